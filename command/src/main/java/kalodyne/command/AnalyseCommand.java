@@ -1,0 +1,97 @@
+package kalodyne.command;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.sound.UnreadableSound;
+import kalodyne.core.takes.ChannelReport;
+import kalodyne.core.takes.Progress;
+import kalodyne.core.takes.TakeReader;
+import kalodyne.core.takes.TakeReport;
+import kalodyne.core.takes.TakeSentence;
+import kalodyne.core.units.Print;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Measures takes: "kalodyne analyse TAKE.wav…". */
+@Command(
+        name = "analyse",
+        mixinStandardHelpOptions = true,
+        description = "Measure takes (WAV) and say what is wrong with them.",
+        footer = {"", "Exit status: 0 when all was read, 2 when something could not be read."})
+public final class AnalyseCommand implements Callable<Integer> {
+    @Parameters(arity = "1..*", paramLabel = "TAKE.wav", description = "The takes to measure.")
+    private List<Path> files;
+
+    @Option(names = "--json", description = "Print JSON, as docs/formats/analyse.md describes.")
+    private boolean json;
+
+    private final Output output;
+    private final ArrayNode array = JsonNodeFactory.instance.arrayNode();
+    private int status = Output.READ;
+
+    public AnalyseCommand(Output output) {
+        this.output = output;
+    }
+
+    @Override
+    public Integer call() {
+        files.forEach(this::analyse);
+        if (json) {
+            output.json(array);
+        }
+        return status;
+    }
+
+    private void analyse(Path file) {
+        try {
+            TakeReport take = TakeReader.read(file, Progress.NONE);
+            if (take.isIncomplete()) {
+                var fault = take.header().fault().orElseThrow();
+                complain(file + ", " + fault.place() + ": " + fault.problem() + " " + fault.remedy());
+            }
+            if (json) {
+                array.add(TakeJson.of(take));
+            } else {
+                print(take);
+            }
+        } catch (UnreadableSound e) {
+            complain(e.getMessage());
+            array.add(TakeJson.unreadable(e));
+        } catch (IOException e) {
+            UnreadableSound told = new UnreadableSound(
+                    file,
+                    "the whole of it",
+                    "Reading failed: " + e.getMessage() + ".",
+                    "Check the disk and try again.");
+            complain(told.getMessage());
+            array.add(TakeJson.unreadable(told));
+        }
+    }
+
+    private void complain(String text) {
+        status = Output.NOT_READ;
+        output.complain(text);
+    }
+
+    private void print(TakeReport take) {
+        output.line(take.file() + ": " + TakeSentence.of(take));
+        output.line("  " + Print.moment(take.header().seconds()) + " · "
+                + Print.plain(take.header().sampleRateHz() / 1000.0) + " kHz · "
+                + take.channels().size() + (take.channels().size() == 1 ? " channel" : " channels"));
+        for (int c = 0; c < take.channels().size(); c++) {
+            ChannelReport channel = take.channels().get(c);
+            output.line("  channel " + (c + 1) + ": peak " + channel.peakLevel() + ", average " + channel.averageLevel()
+                    + " (re a full-scale sine), " + Print.count(channel.clippedSamples()) + " samples cut off in "
+                    + Print.count(channel.clipRuns()) + " runs");
+        }
+        for (Finding finding : take.findings()) {
+            output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+        }
+    }
+}

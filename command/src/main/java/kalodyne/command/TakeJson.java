@@ -1,0 +1,71 @@
+package kalodyne.command;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.sound.UnreadableSound;
+import kalodyne.core.takes.ChannelReport;
+import kalodyne.core.takes.TakeReport;
+import kalodyne.core.takes.TakeSentence;
+import kalodyne.core.units.DigitalLevel;
+
+/** A take as JSON, after docs/formats/analyse.md. Other programs read it: fields are added, never changed. */
+final class TakeJson {
+    private TakeJson() {}
+
+    static ObjectNode of(TakeReport take) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("file", take.file().toString());
+        node.put("sampleRateHz", take.header().sampleRateHz());
+        node.put("channelCount", take.channels().size());
+        node.put("frames", take.header().frames());
+        Output.put(node, "durationSeconds", take.header().seconds());
+        ArrayNode channels = node.putArray("channels");
+        take.channels().forEach(channel -> channels.add(channel(take, channel)));
+        ArrayNode findings = node.putArray("findings");
+        take.findings().forEach(finding -> findings.add(finding(finding)));
+        node.put("verdict", TakeSentence.of(take));
+        return node;
+    }
+
+    static ObjectNode unreadable(UnreadableSound problem) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("file", problem.fileName());
+        node.putObject("error")
+                .put("place", problem.place())
+                .put("problem", problem.problem())
+                .put("remedy", problem.remedy());
+        return node;
+    }
+
+    private static ObjectNode channel(TakeReport take, ChannelReport channel) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        Output.put(node, "samplePeakDbfs", channel.peakLevel().dbfs());
+        Output.put(node, "rmsDbfs", DigitalLevel.plainRmsDbfs(channel.rms()));
+        Output.put(node, "dcOffset", channel.dcOffset());
+        node.put("clippedSamples", channel.clippedSamples());
+        node.put("clipRuns", channel.clipRuns());
+        ArrayNode places = node.putArray("clipPlaces");
+        channel.clipPlaces().forEach(place -> {
+            ObjectNode stretch = places.addObject();
+            Output.put(stretch, "fromSeconds", take.seconds(place.fromFrame()));
+            Output.put(stretch, "toSeconds", take.seconds(place.toFrame()));
+        });
+        return node;
+    }
+
+    private static ObjectNode finding(Finding finding) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("code", finding.code());
+        node.put("severity", finding.severity().word());
+        if (finding.place() instanceof Place.Stretch stretch) {
+            stretch.channel().ifPresentOrElse(channel -> node.put("channel", channel), () -> node.putNull("channel"));
+            Output.put(node, "fromSeconds", stretch.fromSeconds());
+            Output.put(node, "toSeconds", stretch.toSeconds());
+        }
+        Output.putFinding(node, finding);
+        return node;
+    }
+}

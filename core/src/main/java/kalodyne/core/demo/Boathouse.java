@@ -1,0 +1,58 @@
+package kalodyne.core.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Map;
+import kalodyne.core.gear.Run;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.setup.Take;
+import kalodyne.core.units.Gain;
+
+/** The studio "The Boathouse", with two takes of its bass synth that are played and recorded here. */
+public final class Boathouse {
+    private static final double REHEARSAL_GAIN_POSITION = 0.175;
+
+    /** In the second take the filter was opened: the accents come this much above what the synth is described with. */
+    private static final Gain OPENED_FILTER = new Gain(5);
+
+    private static final Instant REHEARSAL = Instant.parse("2026-03-01T11:33:00Z");
+    private static final Instant LOUD_TAKE = Instant.parse("2026-03-01T11:52:00Z");
+
+    private Boathouse() {}
+
+    /** The setup without its takes. */
+    public static Setup setup() {
+        try (InputStream in = Boathouse.class.getResourceAsStream("boathouse.json")) {
+            return SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * Builds the studio in a folder: its setup file and its takes.
+     *
+     * @return the setup file
+     */
+    public static Path build(Path folder) throws IOException {
+        Path takes = Files.createDirectories(folder.resolve("takes"));
+        Setup setup = setup();
+        Run run = setup.runs().get(0);
+        Run rehearsal = run.turned(Map.of(Run.GAIN, REHEARSAL_GAIN_POSITION));
+        BassSynth.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
+        BassSynth.record(run, OPENED_FILTER, takes.resolve("bass-take-2.wav"));
+        Setup complete = setup.with(
+                        new Take("Take 1", run.name(), "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))
+                .with(new Take("Take 2", run.name(), "takes/bass-take-2.wav", LOUD_TAKE, run.positions()));
+        Path file = folder.resolve("boathouse.json");
+        SetupWriter.write(complete, file);
+        return file;
+    }
+}

@@ -1,0 +1,31 @@
+package kalodyne.core.findings;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something that the program noticed.
+ *
+ * @param code stable name of the rule, for other programs: "level.hot"
+ * @param severity how bad it is
+ * @param place where
+ * @param figure the number it rests on
+ * @param title a few words
+ * @param text the reason in plain words with its numbers, two short sentences at the most
+ * @param remedy what to do, if anything
+ */
+public record Finding(
+        String code,
+        Severity severity,
+        Place place,
+        Figure figure,
+        String title,
+        String text,
+        Optional<Remedy> remedy) {
+
+    /** Worst first; rules of one severity stay in the order given. */
+    public static List<Finding> worstFirst(List<Finding> findings) {
+        return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();
+    }
+}

@@ -1,0 +1,22 @@
+package kalodyne.core.findings;
+
+import java.util.OptionalInt;
+
+/** Where something was noticed. */
+public sealed interface Place {
+    /**
+     * At a station of a run.
+     *
+     * @param station its index along the run, from 0 at the source
+     */
+    record Station(int station) implements Place {}
+
+    /**
+     * In a stretch of a take.
+     *
+     * @param channel from 0; empty where all channels are meant
+     * @param fromSeconds start of the stretch
+     * @param toSeconds end of the stretch, not before its start
+     */
+    record Stretch(OptionalInt channel, double fromSeconds, double toSeconds) implements Place {}
+}

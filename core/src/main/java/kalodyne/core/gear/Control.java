@@ -1,0 +1,77 @@
+package kalodyne.core.gear;
+
+import java.util.regex.Pattern;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+import kalodyne.core.units.Quantity;
+import kalodyne.core.units.UnreadableQuantity;
+
+/**
+ * A knob and where it stands.
+ *
+ * @param name as printed beside it: "gain"
+ * @param taper what it does
+ * @param dial how its position is told
+ * @param position from 0, its lowest, to 1, its highest
+ */
+public record Control(String name, Taper taper, Dial dial, double position) {
+    private static final Pattern BARE_NUMBER = Pattern.compile("[+\\-−]?\\d+([.,]\\d+)?");
+
+    public Control {
+        if (!(position >= 0 && position <= 1)) {
+            throw new IllegalArgumentException("position must be from 0 to 1, got " + position);
+        }
+        position = taper.rest(position);
+    }
+
+    public Gain gain() {
+        return taper.at(position);
+    }
+
+    public Control at(double newPosition) {
+        return new Control(name, taper, dial, newPosition);
+    }
+
+    /** Where it stands on the clock face: "10:45". */
+    public String clock() {
+        return dial.clock(position);
+    }
+
+    /** For example "+12.0 dB · 10:45"; a control that is shut says so. */
+    public String reading() {
+        String gain = Double.isInfinite(gain().db()) ? "shut" : gain().toString();
+        return gain + " · " + clock();
+    }
+
+    /** How many decibels a quarter of an hour changes, upwards where there is room, else downwards; never negative. */
+    public Gain perQuarterHour() {
+        double step = dial.quarterHour();
+        double from = position + step <= 1 ? position : position - step;
+        return taper.at(from + step).minus(taper.at(from));
+    }
+
+    /**
+     * The position that somebody typed, as a clock reading or as a gain.
+     *
+     * @throws UnreadableQuantity where it is neither, or out of the control's range
+     */
+    public double read(String text) {
+        String typed = text.strip();
+        if (typed.contains(":")) {
+            return taper.rest(dial.position(typed));
+        }
+        Gain wanted = Quantity.GAIN.read(BARE_NUMBER.matcher(typed).matches() ? typed + " dB" : typed);
+        if (wanted.compareTo(taper.lowest()) < 0 || wanted.compareTo(taper.highest()) > 0) {
+            throw new UnreadableQuantity(
+                    "The " + name + " does not reach " + Print.signed(wanted.db(), 1) + " dB.",
+                    "It goes from " + range() + ".");
+        }
+        return taper.positionFor(wanted);
+    }
+
+    private String range() {
+        String lowest =
+                Double.isInfinite(taper.lowest().db()) ? "shut" : taper.lowest().toString();
+        return lowest + " to " + taper.highest();
+    }
+}

@@ -1,0 +1,43 @@
+package kalodyne.core.levels;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.gear.Run;
+
+/**
+ * Where all controls of a run should stand.
+ *
+ * @param settings in the order of the signal
+ * @param obstacle what is in the way, where even these settings miss the aim
+ */
+public record Advice(List<Setting> settings, Optional<Obstacle> obstacle) {
+    public Advice {
+        settings = List.copyOf(settings);
+    }
+
+    /** Whether the controls already stand as advised. */
+    public boolean isFollowed() {
+        return settings.stream().allMatch(Setting::stays);
+    }
+
+    /** The advised positions of the controls that should move. */
+    public Map<String, Double> turns() {
+        Map<String, Double> turns = new LinkedHashMap<>();
+        settings.stream()
+                .filter(setting -> !setting.stays())
+                .forEach(setting -> turns.put(setting.name(), setting.advised().position()));
+        return turns;
+    }
+
+    /** The setting of a control of the run. */
+    public Optional<Setting> of(String name) {
+        return settings.stream().filter(setting -> setting.name().equals(name)).findFirst();
+    }
+
+    /** The run as it is when the advice is followed. */
+    public Run followedOn(Run run) {
+        return run.turned(turns());
+    }
+}

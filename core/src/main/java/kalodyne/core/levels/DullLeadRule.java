@@ -1,0 +1,36 @@
+package kalodyne.core.levels;
+
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Run;
+import kalodyne.core.gear.Station;
+import kalodyne.core.units.Impedance;
+import kalodyne.core.units.Print;
+
+/** Reports a lead whose capacitance takes treble from the source: −3 dB at 1/(2πRC) within the audible band. */
+final class DullLeadRule implements LevelRule {
+    private static final double AUDIBLE_HZ = 20_000;
+    private static final double CLEARLY_DULL_HZ = 8_000;
+
+    @Override
+    public Optional<Finding> check(LevelPlan plan, Advice advice) {
+        Run run = plan.run();
+        Impedance seen = run.source().impedance().parallelTo(run.input().impedance());
+        double corner = run.lead().capacitance().cornerHz(seen);
+        if (!(corner < AUDIBLE_HZ)) {
+            return Optional.empty();
+        }
+        double fitting = run.lead().length().metres() * corner / AUDIBLE_HZ;
+        return LevelRules.found(
+                "lead.dull",
+                corner < CLEARLY_DULL_HZ ? Severity.WRONG : Severity.WEAK,
+                Station.Part.LEAD,
+                new Figure(corner, "Hz"),
+                "The lead takes treble away",
+                run.lead().capacitance() + " on " + seen + " is 3 dB down at " + Print.prefixed(corner, "Hz") + ".",
+                Optional.of(Remedy.byHand("Use a lead of " + Print.decimal(fitting, 1) + " m at most, or a DI box")));
+    }
+}

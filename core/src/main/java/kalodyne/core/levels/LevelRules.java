@@ -1,0 +1,64 @@
+package kalodyne.core.levels;
+
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Station;
+
+/** All rules on the levels of a run. */
+public final class LevelRules {
+    private static final List<LevelRule> ALL = List.of(
+            new StageClipsRule(),
+            new LineIntoMicRule(),
+            new NoFitRule(),
+            new HotRule(),
+            new QuietRule(),
+            new LoadingRule(),
+            new DullLeadRule(),
+            new NoiseRule(),
+            new NoiseOriginRule(),
+            new ImpossibleNoiseRule(),
+            new PluggingCaution());
+
+    private LevelRules() {}
+
+    /** What there is to say about a run, worst first. */
+    public static List<Finding> check(LevelPlan plan, Advice advice) {
+        return Finding.worstFirst(
+                ALL.stream().flatMap(rule -> rule.check(plan, advice).stream()).toList());
+    }
+
+    static Place at(Station.Part part) {
+        return new Place.Station(part.index());
+    }
+
+    static Figure decibels(double value) {
+        return new Figure(value, "dB");
+    }
+
+    /** Following the whole advice, worded by the control that moves most audibly: the last one that moves. */
+    static Optional<Remedy> followed(Advice advice) {
+        if (advice.isFollowed()) {
+            return Optional.empty();
+        }
+        List<Setting> moving =
+                advice.settings().stream().filter(setting -> !setting.stays()).toList();
+        String words = moving.size() == 1 ? moving.get(0).words() : "Set all knobs as advised";
+        return Optional.of(new Remedy(words, advice.turns()));
+    }
+
+    static Optional<Finding> found(
+            String code,
+            Severity severity,
+            Station.Part part,
+            Figure figure,
+            String title,
+            String text,
+            Optional<Remedy> remedy) {
+        return Optional.of(new Finding(code, severity, at(part), figure, title, text, remedy));
+    }
+}

@@ -1,0 +1,41 @@
+package kalodyne.core.levels;
+
+import kalodyne.core.gear.Station;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
+
+/** The levels of a run in one sentence, and the one next thing to do. */
+public record LevelVerdict(String sentence, String nextStep) {
+
+    public static LevelVerdict of(LevelPlan plan, Advice advice) {
+        return new LevelVerdict(sentence(plan), nextStep(advice));
+    }
+
+    private static String sentence(LevelPlan plan) {
+        DigitalLevel peak = plan.trackPeak();
+        String start = "Loudest peaks reach " + peak + ": ";
+        if (plan.firstToClip().isPresent()) {
+            StageLevel clipping = plan.firstToClip().get();
+            double over = -clipping.headroom().orElseThrow().db();
+            return clipping.stage().part() == Station.Part.TRACK
+                    ? "Loudest peaks would reach " + Print.signed(peak.dbfs(), 1) + " dBFS: cut off"
+                    : clipping.stage().label() + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
+        }
+        double miss = plan.miss().db();
+        if (miss > 0) {
+            return start + Print.decimal(miss, 1) + " dB too hot";
+        }
+        return miss < 0 ? start + Print.decimal(-miss, 1) + " dB too quiet" : start + "right in the aim";
+    }
+
+    private static String nextStep(Advice advice) {
+        if (advice.obstacle().isPresent() && advice.isFollowed()) {
+            return "No knob position fits: see what was noticed";
+        }
+        return advice.settings().stream()
+                .filter(setting -> !setting.stays())
+                .findFirst()
+                .map(setting -> setting.words() + ", then play the loudest part")
+                .orElse("Record a test take of the loudest part");
+    }
+}

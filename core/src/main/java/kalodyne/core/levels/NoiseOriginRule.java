@@ -1,0 +1,29 @@
+package kalodyne.core.levels;
+
+import java.util.Comparator;
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+
+/** Tells which stage makes most of the noise, so that nobody buys the wrong cure. */
+final class NoiseOriginRule implements LevelRule {
+    @Override
+    public Optional<Finding> check(LevelPlan plan, Advice advice) {
+        if (plan.trackFloor().isSilence()) {
+            return Optional.empty();
+        }
+        StageLevel noisiest = plan.stages().stream()
+                .max(Comparator.comparingDouble(StageLevel::noiseShare))
+                .orElseThrow();
+        long percent = Math.round(100 * noisiest.noiseShare());
+        return LevelRules.found(
+                "noise.origin",
+                Severity.NOTE,
+                noisiest.stage().part(),
+                new Figure(percent, "%"),
+                "Most noise comes from " + noisiest.stage().label(),
+                percent + " % of the noise in the track, which is at " + plan.trackFloor() + " in all.",
+                Optional.empty());
+    }
+}

@@ -1,0 +1,33 @@
+package kalodyne.core.levels;
+
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Station;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
+
+/** Reports noise that will be heard in the pauses once the loudest peak lies in the aim. */
+final class NoiseRule implements LevelRule {
+    /** Hiss below this goes unnoticed in a pause at ordinary listening levels (common practice). */
+    private static final DigitalLevel HEARD = new DigitalLevel(-60);
+
+    @Override
+    public Optional<Finding> check(LevelPlan plan, Advice advice) {
+        LevelPlan atBest = LevelPlan.of(advice.followedOn(plan.run()));
+        DigitalLevel floor = atBest.trackFloor();
+        if (floor.compareTo(HEARD) <= 0) {
+            return Optional.empty();
+        }
+        return LevelRules.found(
+                "noise.high",
+                Severity.WEAK,
+                Station.Part.TRACK,
+                new Figure(floor.dbfs(), "dBFS"),
+                "Hiss in the pauses",
+                "Even with the knobs as advised the noise is at " + floor + ", "
+                        + Print.decimal(floor.above(HEARD).db(), 1) + " dB above what passes unnoticed.",
+                Optional.empty());
+    }
+}

@@ -1,0 +1,29 @@
+package kalodyne.core.levels;
+
+import kalodyne.core.gear.Control;
+
+/**
+ * Where a control should stand.
+ *
+ * @param name under which the run knows the control
+ * @param owner the device it is on
+ * @param present the control as it stands
+ * @param advised the control as it should stand
+ */
+public record Setting(String name, String owner, Control present, Control advised) {
+    /** Less than a twentieth of the travel's quarter hour is the same place to a hand. */
+    private static final double SAME_PLACE = 0.05;
+
+    public boolean stays() {
+        return Math.abs(present.position() - advised.position())
+                < SAME_PLACE * present.dial().quarterHour();
+    }
+
+    /** What to do, as an instruction: "Turn the gain on Interface from 10:45 to 8:45". */
+    public String words() {
+        String what = present.name() + " on " + owner;
+        return stays()
+                ? "Leave the " + what + " at " + present.clock()
+                : "Turn the " + what + " from " + present.clock() + " to " + advised.clock();
+    }
+}

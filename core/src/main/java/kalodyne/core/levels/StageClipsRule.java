@@ -1,0 +1,35 @@
+package kalodyne.core.levels;
+
+import java.util.Optional;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Station;
+import kalodyne.core.units.Print;
+
+/** Reports the first stage whose ceiling the loudest peak passes. */
+final class StageClipsRule implements LevelRule {
+    @Override
+    public Optional<Finding> check(LevelPlan plan, Advice advice) {
+        return plan.firstToClip().flatMap(stage -> finding(stage, advice));
+    }
+
+    private static Optional<Finding> finding(StageLevel clipping, Advice advice) {
+        double over = -clipping.headroom().orElseThrow().db();
+        boolean atTrack = clipping.stage().part() == Station.Part.TRACK;
+        String title = atTrack
+                ? "Cut off at the converter"
+                : "Distorts at " + clipping.stage().label();
+        String text = "The loudest peaks are " + Print.decimal(over, 1) + " dB above what it can take. "
+                + (atTrack
+                        ? "What is cut off cannot be repaired afterwards."
+                        : "Turning down behind it makes the distortion quieter, not less.");
+        return LevelRules.found(
+                "level.clips",
+                Severity.WRONG,
+                clipping.stage().part(),
+                LevelRules.decibels(over),
+                title,
+                text,
+                LevelRules.followed(advice));
+    }
+}

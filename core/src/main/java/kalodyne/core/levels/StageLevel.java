@@ -1,0 +1,31 @@
+package kalodyne.core.levels;
+
+import java.util.Optional;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Level;
+
+/**
+ * The three lines at one stage. They are told as if nothing clipped, so that they say by how much it does.
+ *
+ * @param stage what is there
+ * @param peak the loudest peak
+ * @param average RMS while it plays
+ * @param floor all noise up to here
+ * @param noiseShare the part of the noise power at the track that this stage makes, from 0 to 1
+ */
+public record StageLevel(Stage stage, Level peak, Level average, Level floor, double noiseShare) {
+
+    /** How much louder it could get before it clips here; negative where it clips; empty where nothing can. */
+    public Optional<Gain> headroom() {
+        return stage.ceiling().map(ceiling -> ceiling.above(peak));
+    }
+
+    /** How far the average lies above the noise. */
+    public Gain noiseMargin() {
+        return average.above(floor);
+    }
+
+    public boolean clips() {
+        return headroom().isPresent() && headroom().get().db() < 0;
+    }
+}

@@ -1,0 +1,263 @@
+package kalodyne.core.setup;
+
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Aim;
+import kalodyne.core.gear.AudioTaper;
+import kalodyne.core.gear.CalibratedTaper;
+import kalodyne.core.gear.Control;
+import kalodyne.core.gear.Converter;
+import kalodyne.core.gear.Dial;
+import kalodyne.core.gear.Input;
+import kalodyne.core.gear.InputKind;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LinearTaper;
+import kalodyne.core.gear.Run;
+import kalodyne.core.gear.SignalLevels;
+import kalodyne.core.gear.Source;
+import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.gear.Taper;
+import kalodyne.core.setup.UnreadableSetup.Problem;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Quantity;
+import kalodyne.core.units.UnreadableQuantity;
+
+/**
+ * Turns JSON that has the form of a setup into a setup. Goes on after a problem, so that all of them are told at once;
+ * what depends on a value that could not be read is null meanwhile and never leaves this class.
+ */
+final class SetupMapping {
+    private final List<Problem> problems = new ArrayList<>();
+
+    List<Problem> problems() {
+        return List.copyOf(problems);
+    }
+
+    /** The setup; of no use if there are problems. */
+    Setup setup(JsonPlace root) {
+        List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
+        List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
+        if (!problems.isEmpty()) {
+            return Setup.empty();
+        }
+        requireOwnNames(root.get("runs"), runs);
+        return new Setup(root.text("studio"), root.text("name"), runs, takes);
+    }
+
+    private void requireOwnNames(JsonPlace place, List<Run> runs) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < runs.size(); i++) {
+            if (!seen.add(runs.get(i).name())) {
+                problems.add(new Problem(
+                        place.items().get(i).get("name").words(),
+                        "Another run has this name.",
+                        "Give each run a name of its own."));
+            }
+        }
+    }
+
+    private Run run(JsonPlace place) {
+        Source source = source(place.get("source"));
+        Lead lead = lead(place.get("lead"));
+        Input input = input(place.get("input"));
+        Converter converter = converter(place.get("converter"));
+        Aim aim = place.has("aim") ? aim(place.get("aim")) : Aim.EVEN;
+        return build(
+                place,
+                () -> new Run(place.text("name"), source, lead, input, converter, aim),
+                source,
+                lead,
+                input,
+                converter,
+                aim);
+    }
+
+    private Aim aim(JsonPlace place) {
+        var low = quantity(place, "low", Quantity.DIGITAL_LEVEL);
+        var high = quantity(place, "high", Quantity.DIGITAL_LEVEL);
+        return build(place, () -> new Aim(low, high), low, high);
+    }
+
+    private Source source(JsonPlace place) {
+        var peak = quantity(place, "loudestPeak", Quantity.LEVEL);
+        var average = quantity(place, "average", Quantity.LEVEL);
+        var floor = quantity(place, "floor", Quantity.LEVEL);
+        var ceiling = quantity(place, "ceiling", Quantity.LEVEL);
+        var impedance = quantity(place, "impedance", Quantity.IMPEDANCE);
+        var levels = build(place, () -> new SignalLevels(peak, average, floor), peak, average, floor);
+        var volume = place.has("volume") ? control(place.get("volume")) : null;
+        return build(
+                place,
+                () -> new Source(
+                        place.text("name"),
+                        place.text("socket"),
+                        levels,
+                        ceiling,
+                        impedance,
+                        Optional.ofNullable(volume)),
+                levels,
+                ceiling,
+                impedance);
+    }
+
+    private Lead lead(JsonPlace place) {
+        var length = quantity(place, "length", Quantity.LENGTH);
+        var capacitance = quantity(place, "capacitance", Quantity.CAPACITANCE_PER_METRE);
+        var resistance = quantity(place, "resistance", Quantity.IMPEDANCE);
+        return build(
+                place,
+                () -> new Lead(place.text("name"), place.text("plugs"), length, capacitance, resistance),
+                length,
+                capacitance,
+                resistance);
+    }
+
+    private Input input(JsonPlace place) {
+        var impedance = quantity(place, "impedance", Quantity.IMPEDANCE);
+        var socketCeiling = place.has("socketCeiling") ? quantity(place, "socketCeiling", Quantity.LEVEL) : null;
+        var gain = control(place.get("gain"));
+        var ceiling = quantity(place, "ceiling", Quantity.LEVEL);
+        var ein = quantity(place, "equivalentInputNoise", Quantity.LEVEL);
+        var outputNoise = quantity(place, "outputNoise", Quantity.LEVEL);
+        InputKind kind = Stream.of(InputKind.values())
+                .filter(each -> each.word().equals(place.text("kind")))
+                .findFirst()
+                .orElseThrow();
+        return build(
+                place,
+                () -> new Input(
+                        place.text("device"),
+                        place.text("socket"),
+                        kind,
+                        impedance,
+                        Optional.ofNullable(socketCeiling),
+                        gain,
+                        ceiling,
+                        ein,
+                        outputNoise),
+                impedance,
+                gain,
+                ceiling,
+                ein,
+                outputNoise);
+    }
+
+    private Converter converter(JsonPlace place) {
+        var fullScale = quantity(place, "fullScale", Quantity.LEVEL);
+        var noise = quantity(place, "noise", Quantity.DIGITAL_LEVEL);
+        return build(
+                place,
+                () -> new Converter(
+                        place.text("track"),
+                        fullScale,
+                        noise,
+                        place.node().path("bits").asInt(),
+                        place.node().path("sampleRateHz").asInt()),
+                fullScale,
+                noise);
+    }
+
+    private Control control(JsonPlace place) {
+        Taper taper = taper(place.get("taper"));
+        JsonPlace dialPlace = place.get("dial");
+        Dial dial = place.has("dial")
+                ? build(dialPlace, () -> Dial.between(dialPlace.text("lowest"), dialPlace.text("highest")))
+                : Dial.USUAL;
+        JsonPlace position = place.get("position");
+        return build(
+                position,
+                () -> {
+                    Control lowest = new Control(place.text("name"), taper, dial, 0);
+                    return lowest.at(
+                            position.node().isNumber()
+                                    ? position.node().asDouble()
+                                    : lowest.read(position.node().asText()));
+                },
+                taper,
+                dial);
+    }
+
+    private Taper taper(JsonPlace place) {
+        if (place.has("linear")) {
+            JsonPlace linear = place.get("linear");
+            Gain lowest = quantity(linear, "lowest", Quantity.GAIN);
+            Gain highest = quantity(linear, "highest", Quantity.GAIN);
+            return build(linear, () -> new LinearTaper(lowest, highest), lowest, highest);
+        }
+        if (place.has("audio")) {
+            Gain highest = quantity(place.get("audio"), "highest", Quantity.GAIN);
+            return build(place.get("audio"), () -> new AudioTaper(highest), highest);
+        }
+        if (place.has("steps")) {
+            JsonPlace steps = place.get("steps");
+            List<Gain> gains = new ArrayList<>();
+            steps.items().forEach(step -> gains.add(read(step, Quantity.GAIN)));
+            return build(steps, () -> new SteppedTaper(gains), gains.toArray());
+        }
+        JsonPlace points = place.get("points");
+        List<CalibratedTaper.Point> known = new ArrayList<>();
+        for (JsonPlace point : points.items()) {
+            Gain gain = quantity(point, "gain", Quantity.GAIN);
+            known.add(build(
+                    point,
+                    () -> new CalibratedTaper.Point(
+                            point.node().path("position").asDouble(), gain),
+                    gain));
+        }
+        return build(points, () -> new CalibratedTaper(known), known.toArray());
+    }
+
+    private Take take(JsonPlace place) {
+        Instant at = null;
+        try {
+            at = Instant.parse(place.text("at"));
+        } catch (DateTimeParseException e) {
+            problems.add(new Problem(
+                    place.get("at").words(), "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z."));
+        }
+        Map<String, Double> positions = new LinkedHashMap<>();
+        place.get("positions")
+                .node()
+                .properties()
+                .forEach(field -> positions.put(field.getKey(), field.getValue().asDouble()));
+        return new Take(place.text("name"), place.text("run"), place.text("file"), at, positions);
+    }
+
+    private <T> T quantity(JsonPlace parent, String field, Quantity<T> quantity) {
+        return read(parent.get(field), quantity);
+    }
+
+    private <T> T read(JsonPlace place, Quantity<T> quantity) {
+        return build(place, () -> quantity.read(place.node().asText()));
+    }
+
+    /** Builds a value from parts; null, with the reason noted, where the parts do not make one or one is missing. */
+    private <T> T build(JsonPlace place, Supplier<T> make, Object... parts) {
+        for (Object part : parts) {
+            if (part == null) {
+                return null;
+            }
+        }
+        try {
+            return make.get();
+        } catch (UnreadableQuantity e) {
+            problems.add(new Problem(place.words(), e.problem(), e.remedy()));
+        } catch (IllegalArgumentException e) {
+            problems.add(new Problem(place.words(), sentence(e.getMessage()), "Correct it."));
+        }
+        return null;
+    }
+
+    private static String sentence(String message) {
+        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
+    }
+}

@@ -1,0 +1,170 @@
+package kalodyne.core.setup;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import kalodyne.core.gear.Aim;
+import kalodyne.core.gear.AudioTaper;
+import kalodyne.core.gear.CalibratedTaper;
+import kalodyne.core.gear.Control;
+import kalodyne.core.gear.Converter;
+import kalodyne.core.gear.Input;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LinearTaper;
+import kalodyne.core.gear.Run;
+import kalodyne.core.gear.Source;
+import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.gear.Taper;
+import kalodyne.core.units.Quantity;
+
+/** Writes a setup as JSON that {@link SetupReader} reads back to an equal setup. */
+public final class SetupWriter {
+    private static final JsonMapper MAPPER = new JsonMapper();
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+    private SetupWriter() {}
+
+    /** Writes a file such that after a crash or a power cut there is the old content or the new, never a half. */
+    public static void write(Setup setup, Path file) throws IOException {
+        Path target = file.toAbsolutePath();
+        Files.createDirectories(target.getParent());
+        Path part = target.resolveSibling(target.getFileName() + ".part");
+        try (FileChannel channel = FileChannel.open(
+                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+            ByteBuffer bytes = ByteBuffer.wrap(write(setup).getBytes(StandardCharsets.UTF_8));
+            while (bytes.hasRemaining()) {
+                channel.write(bytes);
+            }
+            channel.force(true);
+        }
+        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    }
+
+    /** The setup as JSON, with a line break at its end. */
+    public static String write(Setup setup) {
+        ObjectNode root = NODES.objectNode();
+        root.put("format", "kalodyne-setup").put("version", 1);
+        root.put("studio", setup.studio()).put("name", setup.name());
+        ArrayNode runs = root.putArray("runs");
+        setup.runs().forEach(run -> runs.add(run(run)));
+        ArrayNode takes = root.putArray("takes");
+        setup.takes().forEach(take -> takes.add(take(take)));
+        try {
+            return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static ObjectNode run(Run run) {
+        ObjectNode node = NODES.objectNode().put("name", run.name());
+        node.set("aim", aim(run.aim()));
+        node.set("source", source(run.source()));
+        node.set("lead", lead(run.lead()));
+        node.set("input", input(run.input()));
+        node.set("converter", converter(run.converter()));
+        return node;
+    }
+
+    private static ObjectNode aim(Aim aim) {
+        return NODES.objectNode()
+                .put("low", Quantity.DIGITAL_LEVEL.write(aim.low()))
+                .put("high", Quantity.DIGITAL_LEVEL.write(aim.high()));
+    }
+
+    private static ObjectNode source(Source source) {
+        ObjectNode node = NODES.objectNode()
+                .put("name", source.name())
+                .put("socket", source.socket())
+                .put("loudestPeak", Quantity.LEVEL.write(source.levels().peak()))
+                .put("average", Quantity.LEVEL.write(source.levels().average()))
+                .put("floor", Quantity.LEVEL.write(source.levels().floor()))
+                .put("ceiling", Quantity.LEVEL.write(source.ceiling()))
+                .put("impedance", Quantity.IMPEDANCE.write(source.impedance()));
+        source.volume().ifPresent(volume -> node.set("volume", control(volume)));
+        return node;
+    }
+
+    private static ObjectNode lead(Lead lead) {
+        return NODES.objectNode()
+                .put("name", lead.name())
+                .put("plugs", lead.plugs())
+                .put("length", Quantity.LENGTH.write(lead.length()))
+                .put("capacitance", Quantity.CAPACITANCE_PER_METRE.write(lead.capacitancePerMetre()))
+                .put("resistance", Quantity.IMPEDANCE.write(lead.resistance()));
+    }
+
+    private static ObjectNode input(Input input) {
+        ObjectNode node = NODES.objectNode()
+                .put("device", input.device())
+                .put("socket", input.socket())
+                .put("kind", input.kind().word())
+                .put("impedance", Quantity.IMPEDANCE.write(input.impedance()));
+        input.socketCeiling().ifPresent(ceiling -> node.put("socketCeiling", Quantity.LEVEL.write(ceiling)));
+        node.set("gain", control(input.gain()));
+        return node.put("ceiling", Quantity.LEVEL.write(input.ceiling()))
+                .put("equivalentInputNoise", Quantity.LEVEL.write(input.equivalentInputNoise()))
+                .put("outputNoise", Quantity.LEVEL.write(input.outputNoise()));
+    }
+
+    private static ObjectNode converter(Converter converter) {
+        return NODES.objectNode()
+                .put("track", converter.track())
+                .put("fullScale", Quantity.LEVEL.write(converter.fullScale()))
+                .put("noise", Quantity.DIGITAL_LEVEL.write(converter.noise()))
+                .put("bits", converter.bits())
+                .put("sampleRateHz", converter.sampleRateHz());
+    }
+
+    private static ObjectNode control(Control control) {
+        ObjectNode node = NODES.objectNode().put("name", control.name());
+        node.set("taper", taper(control.taper()));
+        node.putObject("dial")
+                .put("lowest", control.dial().clock(0))
+                .put("highest", control.dial().highestClock());
+        return node.put("position", control.position());
+    }
+
+    private static ObjectNode taper(Taper taper) {
+        ObjectNode node = NODES.objectNode();
+        if (taper instanceof LinearTaper linear) {
+            node.putObject("linear")
+                    .put("lowest", Quantity.GAIN.write(linear.lowest()))
+                    .put("highest", Quantity.GAIN.write(linear.highest()));
+        } else if (taper instanceof AudioTaper audio) {
+            node.putObject("audio").put("highest", Quantity.GAIN.write(audio.highest()));
+        } else if (taper instanceof SteppedTaper stepped) {
+            ArrayNode steps = node.putArray("steps");
+            stepped.steps().forEach(step -> steps.add(Quantity.GAIN.write(step)));
+        } else if (taper instanceof CalibratedTaper calibrated) {
+            ArrayNode points = node.putArray("points");
+            calibrated
+                    .points()
+                    .forEach(point -> points.addObject()
+                            .put("position", point.position())
+                            .put("gain", Quantity.GAIN.write(point.gain())));
+        }
+        return node;
+    }
+
+    private static ObjectNode take(Take take) {
+        ObjectNode node = NODES.objectNode()
+                .put("name", take.name())
+                .put("run", take.run())
+                .put("file", take.file())
+                .put("at", take.at().toString());
+        ObjectNode positions = node.putObject("positions");
+        take.positions().forEach(positions::put);
+        return node;
+    }
+}

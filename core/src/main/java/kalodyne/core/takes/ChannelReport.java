@@ -1,0 +1,48 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import kalodyne.core.units.DigitalLevel;
+
+/**
+ * What was measured in one channel.
+ *
+ * @param samplePeak size of the largest sample, full scale is 1; above 1 only in files of floating numbers
+ * @param rms of all samples, full scale is 1
+ * @param dcOffset mean of all samples, full scale is 1
+ * @param clippedSamples how many samples are cut off at full scale
+ * @param clipRuns in how many runs they lie
+ * @param estimatedPeak how high the cut tops would have gone, from their shape; empty where nothing is cut off
+ * @param clipPlaces where, with places close together joined
+ * @param unusableSamples how many are no number at all and were taken as silence
+ * @param overview for drawing
+ */
+public record ChannelReport(
+        double samplePeak,
+        double rms,
+        double dcOffset,
+        long clippedSamples,
+        int clipRuns,
+        OptionalDouble estimatedPeak,
+        List<Stretch> clipPlaces,
+        long unusableSamples,
+        Overview overview) {
+
+    public DigitalLevel peakLevel() {
+        return DigitalLevel.ofPeak(samplePeak);
+    }
+
+    /** RMS re a full-scale sine, as the corridor tells averages. */
+    public DigitalLevel averageLevel() {
+        return DigitalLevel.ofRms(rms);
+    }
+
+    /** The peak as it was before it was cut off, as far as that can be told. */
+    public DigitalLevel likelyPeak() {
+        return DigitalLevel.ofPeak(estimatedPeak.orElse(samplePeak));
+    }
+
+    public boolean isClipped() {
+        return clipRuns > 0;
+    }
+}

@@ -1,0 +1,40 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.Print;
+
+/** Reports tops that are cut off at full scale, one finding a channel. */
+final class ClippedRule implements TakeRule {
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> take.channels().get(c).isClipped())
+                .mapToObj(c -> finding(take, c))
+                .toList();
+    }
+
+    private static Finding finding(TakeReport take, int c) {
+        ChannelReport channel = take.channels().get(c);
+        List<Stretch> places = channel.clipPlaces();
+        double from = take.seconds(places.get(0).fromFrame());
+        double to = take.seconds(places.get(places.size() - 1).toFrame());
+        String where = places.size() == 1
+                ? "at one place, " + Print.moment(from)
+                : "at " + places.size() + " places, first at " + Print.moment(from);
+        return TakeRules.finding(
+                "clip.digital",
+                Severity.WRONG,
+                new Place.Stretch(OptionalInt.of(c), from, to),
+                new Figure(channel.clippedSamples(), "samples"),
+                "Cut off at full scale" + TakeRules.inChannel(take, c),
+                Print.count(channel.clippedSamples()) + " samples " + where + ". The tops would have reached about "
+                        + Print.signed(channel.likelyPeak().dbfs(), 1) + " dBFS.",
+                "Turn down and record again: what is cut off cannot be repaired");
+    }
+}

@@ -1,0 +1,34 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.Print;
+
+/** Reports a constant offset, which eats headroom and clicks at every cut. */
+final class DcRule implements TakeRule {
+    /** Half a percent of full scale, −46 dBFS; sound inputs stay far below (common practice). */
+    private static final double NOTICEABLE = 0.005;
+
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> Math.abs(take.channels().get(c).dcOffset()) > NOTICEABLE)
+                .mapToObj(c -> finding(take, c, 100 * take.channels().get(c).dcOffset()))
+                .toList();
+    }
+
+    private static Finding finding(TakeReport take, int c, double percent) {
+        return TakeRules.finding(
+                "dc",
+                Severity.WEAK,
+                TakeRules.whole(take, OptionalInt.of(c)),
+                new Figure(percent, "%"),
+                "A constant offset" + TakeRules.inChannel(take, c),
+                "The whole take lies " + Print.signed(percent, 1) + " % off the middle. Cuts will click.",
+                "Remove it with a low-cut filter at 20 Hz; look for a faulty source");
+    }
+}

@@ -1,0 +1,33 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
+
+/** Reports samples above full scale, which only files of floating numbers can hold. */
+final class OverFullScaleRule implements TakeRule {
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> take.channels().get(c).samplePeak() > 1)
+                .mapToObj(c -> finding(take, c, take.channels().get(c).peakLevel()))
+                .toList();
+    }
+
+    private static Finding finding(TakeReport take, int c, DigitalLevel peak) {
+        return TakeRules.finding(
+                "level.over",
+                Severity.WEAK,
+                TakeRules.whole(take, OptionalInt.of(c)),
+                new Figure(peak.dbfs(), "dBFS"),
+                "Above full scale" + TakeRules.inChannel(take, c),
+                "Peaks at " + Print.signed(peak.dbfs(), 1)
+                        + " dBFS are kept in this file, but are cut off in any other format.",
+                "Lower it by " + (long) Math.ceil(peak.dbfs()) + " dB or more before exporting");
+    }
+}

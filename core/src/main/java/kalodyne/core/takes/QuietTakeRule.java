@@ -1,0 +1,32 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.DigitalLevel;
+
+/** Reports a take that is far too quiet, but not silent. */
+final class QuietTakeRule implements TakeRule {
+    /** 18 dB below the aim for uneven players: raised to it, the noise of most inputs is heard (common practice). */
+    private static final DigitalLevel QUIET = new DigitalLevel(-36);
+
+    private static final DigitalLevel SILENT = new DigitalLevel(-90);
+
+    @Override
+    public List<Finding> check(TakeReport take) {
+        DigitalLevel peak = take.loudest().peakLevel();
+        if (peak.compareTo(QUIET) >= 0 || peak.compareTo(SILENT) < 0) {
+            return List.of();
+        }
+        return List.of(TakeRules.finding(
+                "level.low",
+                Severity.WEAK,
+                TakeRules.whole(take, OptionalInt.empty()),
+                new Figure(peak.dbfs(), "dBFS"),
+                "Very quiet",
+                "Nothing is above " + peak + ". Raised afterwards, the noise rises with it.",
+                "Turn the gain up"));
+    }
+}

@@ -1,0 +1,50 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.DigitalLevel;
+
+/** Reports a take, or one channel of it, in which there is nothing. */
+final class SilenceRule implements TakeRule {
+    private static final DigitalLevel NOTHING = new DigitalLevel(-90);
+    private static final DigitalLevel SOMETHING = new DigitalLevel(-50);
+
+    @Override
+    public List<Finding> check(TakeReport take) {
+        DigitalLevel loudest = take.loudest().peakLevel();
+        if (loudest.compareTo(NOTHING) < 0) {
+            return List.of(TakeRules.finding(
+                    "level.silent",
+                    Severity.WRONG,
+                    TakeRules.whole(take, OptionalInt.empty()),
+                    new Figure(loudest.dbfs(), "dBFS"),
+                    "Nothing was recorded",
+                    take.header().frames() == 0
+                            ? "The file holds no samples."
+                            : "No sample is above " + NOTHING + " in the whole take.",
+                    "Check the track's input and that the lead is plugged at both ends"));
+        }
+        if (loudest.compareTo(SOMETHING) < 0) {
+            return List.of();
+        }
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> take.channels().get(c).peakLevel().compareTo(NOTHING) < 0)
+                .mapToObj(c -> deadChannel(take, c))
+                .toList();
+    }
+
+    private static Finding deadChannel(TakeReport take, int c) {
+        return TakeRules.finding(
+                "channel.dead",
+                Severity.WRONG,
+                TakeRules.whole(take, OptionalInt.of(c)),
+                new Figure(take.channels().get(c).peakLevel().dbfs(), "dBFS"),
+                "Nothing" + TakeRules.inChannel(take, c),
+                "The other side was recorded, this one was not.",
+                "Check that side's plug, or record a mono track");
+    }
+}

@@ -1,0 +1,13 @@
+package kalodyne.core.takes;
+
+/**
+ * A stretch of a take.
+ *
+ * @param fromFrame first frame, included
+ * @param toFrame behind its last frame
+ */
+public record Stretch(long fromFrame, long toFrame) {
+    Stretch until(Stretch later) {
+        return new Stretch(fromFrame, Math.max(toFrame, later.toFrame));
+    }
+}

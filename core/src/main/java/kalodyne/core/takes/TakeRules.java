@@ -1,0 +1,44 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+
+/** All rules on a take by itself, whatever run it came from. */
+final class TakeRules {
+    private static final List<TakeRule> ALL = List.of(
+            new ClippedRule(),
+            new FileSizeRule(),
+            new UnusableSamplesRule(),
+            new SilenceRule(),
+            new OverFullScaleRule(),
+            new LittleRoomRule(),
+            new QuietTakeRule(),
+            new DcRule());
+
+    private TakeRules() {}
+
+    static List<Finding> check(TakeReport take) {
+        return Finding.worstFirst(
+                ALL.stream().flatMap(rule -> rule.check(take).stream()).toList());
+    }
+
+    /** "Channel 2" where there are several; nothing to say where there is one. */
+    static String inChannel(TakeReport take, int channel) {
+        return take.channels().size() == 1 ? "" : " in channel " + (channel + 1);
+    }
+
+    static Place whole(TakeReport take, OptionalInt channel) {
+        return new Place.Stretch(channel, 0, take.header().seconds());
+    }
+
+    static Finding finding(
+            String code, Severity severity, Place place, Figure figure, String title, String text, String remedy) {
+        return new Finding(code, severity, place, figure, title, text, Optional.of(Remedy.byHand(remedy)));
+    }
+}

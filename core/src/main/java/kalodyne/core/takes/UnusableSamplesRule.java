@@ -1,0 +1,31 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.Print;
+
+/** Reports samples that are no numbers, which files of floating numbers can hold. */
+final class UnusableSamplesRule implements TakeRule {
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> take.channels().get(c).unusableSamples() > 0)
+                .mapToObj(c -> finding(take, c, take.channels().get(c).unusableSamples()))
+                .toList();
+    }
+
+    private static Finding finding(TakeReport take, int c, long count) {
+        return TakeRules.finding(
+                "samples.unusable",
+                Severity.WRONG,
+                TakeRules.whole(take, OptionalInt.of(c)),
+                new Figure(count, "samples"),
+                "Samples that are no numbers" + TakeRules.inChannel(take, c),
+                Print.count(count) + " samples were taken as silence. They would be loud clicks in some players.",
+                "Export the take again, as 24-bit");
+    }
+}

@@ -1,0 +1,222 @@
+package kalodyne.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Aim;
+import kalodyne.core.gear.Run;
+import kalodyne.core.levels.Advice;
+import kalodyne.core.levels.Adviser;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.Setting;
+import kalodyne.core.takes.TakeReport;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+
+/**
+ * What a take says about its run.
+ *
+ * @param sentence what is the case: "Peaks at −3.1 dBFS: 2.9 dB too hot"
+ * @param instruction the one next thing: "Turn the gain on Interface from 10:45 to 9:30, then record again"
+ * @param aim that it was judged by
+ * @param advice where the controls should stand, by what the take measured and not by the prediction
+ * @param comparisons measure by measure
+ * @param findings of the take and of the comparison, worst first
+ */
+public record TakeVerdict(
+        String sentence, String instruction, Aim aim, Advice advice, List<Comparison> comparisons, List<Finding> findings) {
+
+    /** A source that differs from its description by more than this is described wrongly (common practice). */
+    private static final double SAME_SOURCE_DB = 3;
+
+    /**
+     * Judges a take.
+     *
+     * @param now the run with its controls where they stand now
+     * @param whenRecorded where they stood when the take was made
+     */
+    public static TakeVerdict of(Run now, Map<String, Double> whenRecorded, TakeReport take) {
+        LevelPlan predicted = LevelPlan.of(now.turned(whenRecorded));
+        if (take.isSilent()) {
+            return silent(now, predicted, take);
+        }
+        DigitalLevel likely = take.loudest().likelyPeak();
+        Gain louder = likely.above(predicted.trackPeak());
+        Advice advice = Adviser.advise(now, louder);
+        List<Finding> findings = new ArrayList<>(leveled(take, now, advice));
+        sourceDiffers(take, louder).ifPresent(findings::add);
+        otherRate(now, take).ifPresent(findings::add);
+        return new TakeVerdict(
+                sentence(now, take, likely),
+                instruction(now, whenRecorded, advice),
+                now.aim(),
+                advice,
+                comparisons(predicted, take),
+                Finding.worstFirst(findings));
+    }
+
+    private static TakeVerdict silent(Run now, LevelPlan predicted, TakeReport take) {
+        return new TakeVerdict(
+                "Nothing was recorded",
+                "Check that the lead is plugged at both ends and that the track listens to "
+                        + now.input().socket(),
+                now.aim(),
+                Adviser.advise(now),
+                comparisons(predicted, take),
+                take.findings());
+    }
+
+    private static String sentence(Run run, TakeReport take, DigitalLevel likely) {
+        if (take.isClipped()) {
+            int places = take.clipPlaces();
+            return "Cut off at " + (places == 1 ? "one place" : Print.count(places) + " places")
+                    + ": it wanted to reach " + Print.signed(likely.dbfs(), 1) + " dBFS";
+        }
+        double miss = run.aim().miss(likely).db();
+        String start = "Peaks at " + likely + ": ";
+        if (miss == 0) {
+            return start + "right in the aim";
+        }
+        return start + Print.decimal(Math.abs(miss), 1) + (miss > 0 ? " dB too hot" : " dB too quiet");
+    }
+
+    private static String instruction(Run now, Map<String, Double> whenRecorded, Advice advice) {
+        Optional<Setting> first =
+                advice.settings().stream().filter(setting -> !setting.stays()).findFirst();
+        if (first.isPresent()) {
+            return first.get().words() + ", then record again";
+        }
+        if (advice.obstacle().isPresent()) {
+            return "No knob position fits: see what was noticed in Levels";
+        }
+        boolean moved = !now.turned(whenRecorded).positions().equals(now.positions());
+        return moved
+                ? "The knobs stand as this take advises: record the next one"
+                : "Leave every knob where it is: record the real take";
+    }
+
+    /** The findings of the take, with the general words on level replaced by this run's own, which can be applied. */
+    private static List<Finding> leveled(TakeReport take, Run run, Advice advice) {
+        Optional<Remedy> turn = advice.settings().stream()
+                .filter(setting -> !setting.stays())
+                .findFirst()
+                .map(setting -> new Remedy(setting.words(), advice.turns()));
+        List<Finding> findings = new ArrayList<>();
+        boolean levelTold = false;
+        for (Finding finding : take.findings()) {
+            boolean level =
+                    finding.code().startsWith("level.") || finding.code().equals("clip.digital");
+            levelTold |= level;
+            findings.add(level && turn.isPresent() ? withRemedy(finding, turn) : finding);
+        }
+        if (!levelTold) {
+            missesAim(take, run, turn).ifPresent(findings::add);
+        }
+        return findings;
+    }
+
+    private static Optional<Finding> missesAim(TakeReport take, Run run, Optional<Remedy> turn) {
+        DigitalLevel peak = take.loudest().peakLevel();
+        double miss = run.aim().miss(peak).db();
+        if (miss == 0) {
+            return Optional.empty();
+        }
+        boolean hot = miss > 0;
+        return Optional.of(new Finding(
+                hot ? "level.hot" : "level.low",
+                Severity.WEAK,
+                whole(take),
+                new Figure(peak.dbfs(), "dBFS"),
+                hot ? "Above the aim" : "Below the aim",
+                "The loudest peak is at " + peak + "; the aim is " + run.aim() + ".",
+                turn));
+    }
+
+    private static Optional<Finding> sourceDiffers(TakeReport take, Gain louder) {
+        double by = louder.db();
+        if (Math.abs(by) <= SAME_SOURCE_DB) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                "take.source-differs",
+                Severity.NOTE,
+                whole(take),
+                new Figure(by, "dB"),
+                by > 0 ? "Louder than described" : "Quieter than described",
+                "The loudest peak came " + Print.decimal(Math.abs(by), 1) + " dB " + (by > 0 ? "above" : "below")
+                        + " what the run predicts. The advice goes by this take.",
+                Optional.of(Remedy.byHand("Check the knobs, then correct the source's loudest peak"))));
+    }
+
+    private static Optional<Finding> otherRate(Run run, TakeReport take) {
+        int expected = run.converter().sampleRateHz();
+        int found = take.header().sampleRateHz();
+        if (expected == found) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                "take.other-rate",
+                Severity.NOTE,
+                whole(take),
+                new Figure(found, "Hz"),
+                "Another sample rate",
+                "The take has " + Print.plain(found / 1000.0) + " kHz, the run " + Print.plain(expected / 1000.0)
+                        + " kHz. Is it a take of this run?",
+                Optional.empty()));
+    }
+
+    private static List<Comparison> comparisons(LevelPlan predicted, TakeReport take) {
+        Run run = predicted.run();
+        DigitalLevel peak = take.loudest().peakLevel();
+        boolean outside = take.isClipped() || run.aim().miss(peak).db() != 0;
+        List<Comparison> rows = new ArrayList<>();
+        rows.add(new Comparison(
+                "loudest peak",
+                predicted.trackPeak().toString(),
+                peak.toString(),
+                run.aim().toString(),
+                outside));
+        rows.add(new Comparison(
+                "average, re a full-scale sine",
+                predicted.trackAverage().toString(),
+                take.loudest().averageLevel().toString(),
+                "–",
+                false));
+        rows.add(new Comparison(
+                "places cut off",
+                predicted.trackPeak().dbfs() > 0 ? "some" : "none",
+                take.isClipped() ? Print.count(take.clipPlaces()) : "none",
+                "none",
+                take.isClipped()));
+        rows.add(new Comparison(
+                "constant offset",
+                "none",
+                Print.decimal(100 * take.loudest().dcOffset(), 2) + " %",
+                "under 0.5 %",
+                take.findings().stream().anyMatch(finding -> finding.code().equals("dc"))));
+        return List.copyOf(rows);
+    }
+
+    private static Finding withRemedy(Finding finding, Optional<Remedy> remedy) {
+        return new Finding(
+                finding.code(),
+                finding.severity(),
+                finding.place(),
+                finding.figure(),
+                finding.title(),
+                finding.text(),
+                remedy);
+    }
+
+    private static Place whole(TakeReport take) {
+        return new Place.Stretch(OptionalInt.empty(), 0, take.header().seconds());
+    }
+}

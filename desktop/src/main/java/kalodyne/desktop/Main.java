@@ -1,0 +1,49 @@
+package kalodyne.desktop;
+
+import kalodyne.command.AnalyseCommand;
+import kalodyne.command.LevelsCommand;
+import kalodyne.command.Output;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/**
+ * The program's one entry point. Does not extend Application, so that it starts from the class path, and touches no
+ * JavaFX for commands that need no window.
+ */
+@Command(
+        name = "kalodyne",
+        mixinStandardHelpOptions = true,
+        version = "Kalodyne 0.1.0",
+        description = "Plans, sets and checks the way from an instrument to a clean recording.",
+        subcommands = {OpenCommand.class, DemoCommand.class, PictureCommand.class},
+        footer = {"", "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide."})
+public final class Main implements Runnable {
+    @CommandLine.Option(names = "--debug", hidden = true, description = "Print the cause of a failure.")
+    private boolean debug;
+
+    private Main() {}
+
+    public static void main(String[] arguments) {
+        System.exit(run(Output.standard(), arguments));
+    }
+
+    static int run(Output output, String... arguments) {
+        Main main = new Main();
+        return new CommandLine(main)
+                .addSubcommand(new LevelsCommand(output))
+                .addSubcommand(new AnalyseCommand(output))
+                .setExecutionExceptionHandler((failure, commandLine, parsed) -> {
+                    if (main.debug) {
+                        throw failure;
+                    }
+                    output.complain("Something went wrong inside Kalodyne: " + failure + ". Run again with --debug.");
+                    return 1;
+                })
+                .execute(arguments);
+    }
+
+    @Override
+    public void run() {
+        new OpenCommand().call();
+    }
+}

@@ -1,0 +1,85 @@
+package kalodyne.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.animation.AnimationTimer;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javafx.stage.StageStyle;
+import javax.imageio.ImageIO;
+import kalodyne.command.Output;
+import kalodyne.desktop.shell.Appearance.Look;
+
+/** Shows the window, waits until it has come to rest, and writes what it shows. */
+public final class PictureApp extends Application {
+    /** So many frames with nothing left to do: layout, fonts and canvases have settled. */
+    private static final int FRAMES_AT_REST = 12;
+
+    private static Order order;
+    private static int status;
+
+    /**
+     * What picture is wanted.
+     *
+     * @param dataFolder for what the program keeps meanwhile
+     */
+    record Order(Path dataFolder, Path setup, String room, int width, int height, Look look, Path file) {}
+
+    /** Makes the picture. To be called once in a program's life: JavaFX starts only once. */
+    static int take(Order wanted) {
+        order = wanted;
+        launch(PictureApp.class);
+        return status;
+    }
+
+    @Override
+    public void start(Stage stage) {
+        Workbench workbench = new Workbench(order.dataFolder(), order.setup());
+        workbench.appearance().lookProperty().set(order.look());
+        workbench.window().enter(order.room());
+        stage.initStyle(StageStyle.UNDECORATED);
+        stage.setScene(workbench.window().scene());
+        stage.setX(0);
+        stage.setY(0);
+        stage.setWidth(order.width());
+        stage.setHeight(order.height());
+        stage.show();
+        new AnimationTimer() {
+            private int atRest;
+
+            @Override
+            public void handle(long now) {
+                atRest = workbench.jobs().isIdle() ? atRest + 1 : 0;
+                if (atRest > FRAMES_AT_REST) {
+                    stop();
+                    write(stage.getScene().snapshot(null));
+                    workbench.close();
+                    Platform.exit();
+                }
+            }
+        }.start();
+    }
+
+    private static void write(WritableImage image) {
+        int width = (int) image.getWidth();
+        int height = (int) image.getHeight();
+        int[] pixels = new int[width * height];
+        image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+        BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        picture.setRGB(0, 0, width, height, pixels, 0, width);
+        try {
+            Files.createDirectories(order.file().getParent());
+            if (!ImageIO.write(picture, "png", order.file().toFile())) {
+                throw new IOException("no writer for PNG");
+            }
+        } catch (IOException e) {
+            Output.standard().complain(order.file() + " could not be written. Choose another folder.");
+            status = Output.NOT_READ;
+        }
+    }
+}

@@ -1,0 +1,101 @@
+package kalodyne.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kalodyne.desktop.shell.Appearance.Look;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Makes a picture of a room, with the real window. */
+@Command(
+        name = "picture",
+        mixinStandardHelpOptions = true,
+        description = "Make a picture of a room, for guides and for review.")
+final class PictureCommand implements Callable<Integer> {
+    private static final List<String> ROOMS = List.of("levels", "takes");
+    private static final Pattern SIZE = Pattern.compile("(\\d{3,4})x(\\d{3,4})");
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "ROOM", description = "levels or takes.")
+    private String room;
+
+    @Parameters(index = "1", paramLabel = "FILE.png", description = "Where the picture goes.")
+    private Path file;
+
+    @Option(
+            names = "--size",
+            defaultValue = "1280x800",
+            description = "Width and height in pixels, 100x100 to 9999x9999.")
+    private String size;
+
+    @Option(names = "--theme", defaultValue = "light", description = "light or dark.")
+    private String theme;
+
+    @Option(names = "--text", defaultValue = "1", description = "Size of the text, 0.8 to 2.")
+    private double text;
+
+    @Option(names = "--studio", defaultValue = "demo", description = "demo, empty, or a setup file.")
+    private String studio;
+
+    @Override
+    public Integer call() throws IOException {
+        Matcher dimensions = SIZE.matcher(size);
+        require(ROOMS.contains(room), "There is no room “" + room + "”; choose " + String.join(" or ", ROOMS) + ".");
+        require(dimensions.matches(), "“" + size + "” is no size; write for example 1280x800.");
+        require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is no theme; choose light or dark.");
+        require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");
+        Path folder = Files.createTempDirectory("kalodyne-picture");
+        try {
+            Path setup = setupFile(folder);
+            return PictureApp.take(new PictureApp.Order(
+                    folder,
+                    setup,
+                    room,
+                    Integer.parseInt(dimensions.group(1)),
+                    Integer.parseInt(dimensions.group(2)),
+                    new Look(theme.equals("dark"), (int) Math.round(100 * text)),
+                    file.toAbsolutePath()));
+        } finally {
+            delete(folder);
+        }
+    }
+
+    private Path setupFile(Path folder) throws IOException {
+        return switch (studio.toLowerCase(Locale.ROOT)) {
+            case "demo" -> Workbench.demoFile(folder, true);
+            case "empty" -> folder.resolve("studio.json");
+            default -> {
+                Path named = Path.of(studio).toAbsolutePath();
+                require(Files.isRegularFile(named), "There is no setup file “" + studio + "”.");
+                yield named;
+            }
+        };
+    }
+
+    private void require(boolean condition, String otherwise) {
+        if (!condition) {
+            throw new ParameterException(spec.commandLine(), otherwise);
+        }
+    }
+
+    private static void delete(Path folder) throws IOException {
+        try (var paths = Files.walk(folder)) {
+            for (Path path : paths.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(path);
+            }
+        }
+    }
+}

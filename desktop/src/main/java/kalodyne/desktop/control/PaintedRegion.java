@@ -1,0 +1,146 @@
+package kalodyne.desktop.control;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import javafx.css.CssMetaData;
+import javafx.css.SimpleStyleableObjectProperty;
+import javafx.css.StyleConverter;
+import javafx.css.Styleable;
+import javafx.css.StyleableObjectProperty;
+import javafx.css.StyleableProperty;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+
+/**
+ * A region that is painted on a canvas as large as itself, with the colours and the text size of the style sheets. It is
+ * painted again, once a pulse at the most, when its size, a colour, the text size or what it shows changes.
+ */
+public abstract class PaintedRegion extends Region {
+    /** The colours that can be painted with; each is a property in the style sheet. */
+    public enum Ink {
+        CARD("-k-paint-card"),
+        SUNK("-k-paint-sunk"),
+        TEXT("-k-paint-ink"),
+        SECOND("-k-paint-ink2"),
+        RULE("-k-paint-rule"),
+        ACT("-k-paint-act"),
+        PEAK("-k-paint-peak"),
+        AVERAGE("-k-paint-average"),
+        FLOOR("-k-paint-floor"),
+        WALL("-k-paint-wall"),
+        BED("-k-paint-bed"),
+        AIM("-k-paint-aim"),
+        AIM_EDGE("-k-paint-aim-edge"),
+        WRONG("-k-paint-wrong");
+
+        private final CssMetaData<PaintedRegion, Paint> meta;
+
+        Ink(String property) {
+            Ink self = this;
+            meta = new CssMetaData<>(property, StyleConverter.getPaintConverter(), Color.GRAY) {
+                @Override
+                public boolean isSettable(PaintedRegion region) {
+                    return true;
+                }
+
+                @Override
+                public StyleableProperty<Paint> getStyleableProperty(PaintedRegion region) {
+                    return region.paints.get(self);
+                }
+            };
+        }
+    }
+
+    private static final CssMetaData<PaintedRegion, Font> FONT =
+            new CssMetaData<>("-fx-font", StyleConverter.getFontConverter(), Font.getDefault(), true) {
+                @Override
+                public boolean isSettable(PaintedRegion region) {
+                    return true;
+                }
+
+                @Override
+                public StyleableProperty<Font> getStyleableProperty(PaintedRegion region) {
+                    return region.font;
+                }
+            };
+
+    private static final List<CssMetaData<? extends Styleable, ?>> META = metaData();
+
+    private final Map<Ink, StyleableObjectProperty<Paint>> paints = new EnumMap<>(Ink.class);
+    private final StyleableObjectProperty<Font> font =
+            new SimpleStyleableObjectProperty<>(FONT, this, "font", Font.getDefault());
+    private final Canvas canvas = new Canvas();
+
+    protected PaintedRegion() {
+        getStyleClass().add("painted");
+        for (Ink ink : Ink.values()) {
+            var property = new SimpleStyleableObjectProperty<Paint>(ink.meta, this, ink.name(), Color.GRAY);
+            property.addListener(change -> repaint());
+            paints.put(ink, property);
+        }
+        font.addListener(change -> repaint());
+        canvas.setManaged(false);
+        getChildren().add(canvas);
+    }
+
+    private static List<CssMetaData<? extends Styleable, ?>> metaData() {
+        List<CssMetaData<? extends Styleable, ?>> all = new ArrayList<>(Region.getClassCssMetaData());
+        for (Ink ink : Ink.values()) {
+            all.add(ink.meta);
+        }
+        all.add(FONT);
+        return List.copyOf(all);
+    }
+
+    @Override
+    public List<CssMetaData<? extends Styleable, ?>> getCssMetaData() {
+        return META;
+    }
+
+    /** Asks to be painted again before the next frame is shown. */
+    protected final void repaint() {
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = Math.max(1, getWidth());
+        double height = Math.max(1, getHeight());
+        canvas.setWidth(width);
+        canvas.setHeight(height);
+        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        graphics.clearRect(0, 0, width, height);
+        graphics.save();
+        paint(graphics, width, height);
+        graphics.restore();
+    }
+
+    /** Paints everything. Called on a clear canvas. */
+    protected abstract void paint(GraphicsContext graphics, double width, double height);
+
+    protected final Color color(Ink ink) {
+        return (Color) paints.get(ink).get();
+    }
+
+    /** The size of the text around, in pixels: the em of all sizes that are painted. */
+    protected final double em() {
+        return font.get().getSize();
+    }
+
+    /** The font of labels in a picture. */
+    protected final Font labelFont() {
+        return Font.font("IBM Plex Sans", 0.857 * em());
+    }
+
+    /** The font of what matters in a picture. */
+    protected final Font strongFont() {
+        return Font.font("IBM Plex Sans SemiBold", FontWeight.SEMI_BOLD, 0.857 * em());
+    }
+}

@@ -1,0 +1,2 @@
+/** Controls that several rooms use. */
+package kalodyne.desktop.control;

@@ -1,0 +1,66 @@
+package kalodyne.desktop.levels;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.desktop.model.RunReading;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.shell.Room;
+
+/** The Levels room: where every knob stands and where it should. */
+public final class LevelsRoom implements Room {
+    private final StudioModel studio;
+    private LevelsView view;
+    private LevelsAside aside;
+
+    public LevelsRoom(StudioModel studio) {
+        this.studio = studio;
+    }
+
+    @Override
+    public String id() {
+        return "levels";
+    }
+
+    @Override
+    public String title() {
+        return "Levels";
+    }
+
+    @Override
+    public Node node() {
+        if (view == null) {
+            view = new LevelsView(studio);
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new LevelsAside(studio);
+        }
+        return aside;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return studio.readingProperty().map(LevelsRoom::report);
+    }
+
+    private static Report report(Optional<RunReading> reading) {
+        return reading.map(run -> new Report(
+                        "What was noticed on this run",
+                        run.findings(),
+                        run.verdict().nextStep(),
+                        run.worst(),
+                        ""))
+                .orElse(new Report("", List.of(), "Add a run: what do you want to record?", Optional.empty(), ""));
+    }
+
+    @Override
+    public String helpResource() {
+        return "levels.txt";
+    }
+}

@@ -1,0 +1,109 @@
+package kalodyne.desktop.levels;
+
+import javafx.scene.Cursor;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import kalodyne.core.gear.Control;
+import kalodyne.core.gear.Run;
+import kalodyne.core.units.Gain;
+
+/**
+ * Dragging the loudest peak behind a control up or down, which turns the control. Escape brings it back to where the drag
+ * began.
+ */
+final class PeakDrag {
+    private static final double REACH_EM = 1.4;
+
+    /** Turns a control as a step of a gesture. */
+    @FunctionalInterface
+    interface Turn {
+        void turn(Object gesture, String control, double position);
+    }
+
+    private final Corridor corridor;
+    private final Turn turn;
+    private Handle grabbed;
+    private Object gesture;
+    private double grabbedDbu;
+
+    /**
+     * What can be dragged.
+     *
+     * @param stage whose column it is in
+     * @param name of the control in the run
+     * @param control as it stood when it was grabbed
+     */
+    private record Handle(int stage, String name, Control control) {}
+
+    private PeakDrag(Corridor corridor, Turn turn) {
+        this.corridor = corridor;
+        this.turn = turn;
+    }
+
+    static void install(Corridor corridor, Turn turn) {
+        PeakDrag drag = new PeakDrag(corridor, turn);
+        corridor.setOnMouseMoved(drag::hover);
+        corridor.setOnMousePressed(drag::press);
+        corridor.setOnMouseDragged(drag::drag);
+        corridor.setOnMouseReleased(event -> drag.grabbed = null);
+        corridor.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE && drag.grabbed != null) {
+                turn.turn(
+                        drag.gesture,
+                        drag.grabbed.name(),
+                        drag.grabbed.control().position());
+                drag.grabbed = null;
+                event.consume();
+            }
+        });
+    }
+
+    private void hover(MouseEvent event) {
+        corridor.setCursor(handleAt(event) == null ? Cursor.DEFAULT : Cursor.V_RESIZE);
+    }
+
+    private void press(MouseEvent event) {
+        grabbed = event.getButton() == MouseButton.PRIMARY ? handleAt(event) : null;
+        if (grabbed != null) {
+            gesture = new Object();
+            grabbedDbu = corridor.dbuAt(event.getY());
+            corridor.requestFocus();
+            event.consume();
+        }
+    }
+
+    private void drag(MouseEvent event) {
+        if (grabbed == null) {
+            return;
+        }
+        Gain wanted = grabbed.control().gain().plus(new Gain(corridor.dbuAt(event.getY()) - grabbedDbu));
+        Control control = grabbed.control();
+        double exact = control.taper().positionFor(wanted);
+        double position = event.isShiftDown() ? exact : control.dial().nearestQuarter(exact);
+        turn.turn(gesture, grabbed.name(), control.taper().rest(position));
+        event.consume();
+    }
+
+    /** The control whose peak is near the mouse: the volume at the source, the gain behind it. */
+    private Handle handleAt(MouseEvent event) {
+        if (corridor.plan() == null || corridor.scale() == null) {
+            return null;
+        }
+        Run run = corridor.plan().run();
+        int gainStage = corridor.plan().stages().size() - 2;
+        if (isNear(event, gainStage)) {
+            return new Handle(gainStage, Run.GAIN, run.input().gain());
+        }
+        if (isNear(event, 0) && run.source().volume().isPresent()) {
+            return new Handle(0, Run.VOLUME, run.source().volume().get());
+        }
+        return null;
+    }
+
+    private boolean isNear(MouseEvent event, int stage) {
+        double reach = REACH_EM * corridor.reachEm();
+        double y = corridor.y(corridor.plan().stages().get(stage).peak().dbu());
+        return Math.abs(event.getX() - corridor.centre(stage)) < reach && Math.abs(event.getY() - y) < reach;
+    }
+}

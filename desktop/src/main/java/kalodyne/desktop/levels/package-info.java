@@ -1,0 +1,2 @@
+/** The Levels room: the corridor, the controls beneath it, what the stations are described with. */
+package kalodyne.desktop.levels;

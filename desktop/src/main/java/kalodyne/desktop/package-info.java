@@ -1,0 +1,2 @@
+/** Start and stop of the program, and the one class that joins its parts. */
+package kalodyne.desktop;

@@ -1,0 +1,83 @@
+package kalodyne.desktop.shell;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+import java.util.List;
+import javafx.application.Application;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+
+/** How the window looks: light or dark, and how large its text is. */
+public final class Appearance {
+    /** The sizes that the style sheet knows, in percent. */
+    private static final List<Integer> TEXT_SIZES = List.of(80, 90, 100, 110, 125, 150, 175, 200);
+
+    private static final String[] FONTS = {
+        "IBMPlexSans-Regular.woff", "IBMPlexSans-Medium.woff", "IBMPlexSans-SemiBold.woff"
+    };
+    private static final String[] STYLES = {
+        "theme/tokens.css", "theme/controls.css", "shell/shell.css", "levels/levels.css", "takes/takes.css"
+    };
+
+    private final ObjectProperty<Look> look = new SimpleObjectProperty<>(this, "look", new Look(false, 100));
+
+    /**
+     * A look.
+     *
+     * @param dark rather than light
+     * @param textPercent size of all text, 80 to 200
+     */
+    public record Look(boolean dark, int textPercent) {
+        public Look {
+            textPercent = nearest(textPercent);
+        }
+
+        private static int nearest(int percent) {
+            return TEXT_SIZES.stream()
+                    .min((a, b) -> Integer.compare(Math.abs(a - percent), Math.abs(b - percent)))
+                    .orElseThrow();
+        }
+    }
+
+    public ObjectProperty<Look> lookProperty() {
+        return look;
+    }
+
+    public void toggleDark() {
+        look.set(new Look(!look.get().dark(), look.get().textPercent()));
+    }
+
+    /** Makes the text larger (1), smaller (−1) or as it was made (0). */
+    public void scaleText(int direction) {
+        int index = TEXT_SIZES.indexOf(look.get().textPercent()) + direction;
+        int percent = direction == 0 ? 100 : TEXT_SIZES.get(Math.max(0, Math.min(TEXT_SIZES.size() - 1, index)));
+        look.set(new Look(look.get().dark(), percent));
+    }
+
+    void dress(Scene scene) {
+        for (String font : FONTS) {
+            Font.loadFont(Appearance.class.getResourceAsStream("/kalodyne/desktop/fonts/" + font), 14);
+        }
+        for (String style : STYLES) {
+            scene.getStylesheets()
+                    .add(Appearance.class
+                            .getResource("/kalodyne/desktop/" + style)
+                            .toExternalForm());
+        }
+        look.addListener((property, before, now) -> apply(scene.getRoot(), now));
+        apply(scene.getRoot(), look.get());
+    }
+
+    private static void apply(Parent root, Look look) {
+        Application.setUserAgentStylesheet(
+                look.dark() ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
+        root.getStyleClass().removeIf(style -> style.equals("dark") || style.startsWith("text-"));
+        root.getStyleClass().add("text-" + look.textPercent());
+        if (look.dark()) {
+            root.getStyleClass().add("dark");
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package kalodyne.desktop.shell;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Remedy;
+import kalodyne.desktop.control.SeverityMark;
+
+/** What was noticed, worst first: shape, title, reason, and what to do, which is done at a click where it can be. */
+final class FindingsPane extends ScrollPane {
+    private static final PseudoClass LAST = PseudoClass.getPseudoClass("last");
+
+    private final VBox content = new VBox();
+    private final Label title = new Label();
+    private final VBox list = new VBox(9);
+    private final VBox aside = new VBox();
+    private final Consumer<Remedy> apply;
+    private Room.Report shown;
+
+    FindingsPane(Consumer<Remedy> apply) {
+        this.apply = apply;
+        getStyleClass().add("findings-pane");
+        setId("findings");
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        title.getStyleClass().add("section");
+        content.getStyleClass().add("findings-content");
+        content.getChildren().addAll(title, list, aside);
+        setContent(content);
+    }
+
+    void show(Room.Report report) {
+        title.setText(report.findingsTitle());
+        if (shown != null && shown.findings().equals(report.findings())) {
+            return;
+        }
+        shown = report;
+        List<Finding> findings = report.findings();
+        list.getChildren().setAll(findings.stream().map(this::card).toList());
+        if (!findings.isEmpty()) {
+            list.getChildren().get(findings.size() - 1).pseudoClassStateChanged(LAST, true);
+        }
+    }
+
+    void showAside(Node node) {
+        aside.getChildren().setAll(node);
+    }
+
+    private Node card(Finding finding) {
+        Label head = new Label(finding.title());
+        head.getStyleClass().add("card-title");
+        head.setWrapText(true);
+        Label reason = new Label(finding.text());
+        reason.getStyleClass().add("finding-text");
+        reason.setWrapText(true);
+        VBox words = new VBox(2, head, reason);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        finding.remedy().ifPresent(remedy -> words.getChildren().add(remedy(finding, remedy)));
+        HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
+        card.getStyleClass().add("finding");
+        card.setId("finding-" + finding.code());
+        return card;
+    }
+
+    private Node remedy(Finding finding, Remedy remedy) {
+        if (!remedy.isApplicable()) {
+            Label words = new Label(remedy.words() + ".");
+            words.getStyleClass().addAll("finding-text", "medium");
+            words.setWrapText(true);
+            return words;
+        }
+        Button button = new Button(remedy.words());
+        button.getStyleClass().add("action-link");
+        button.setId("remedy-" + finding.code());
+        button.setWrapText(true);
+        button.setOnAction(event -> apply.accept(remedy));
+        return button;
+    }
+}

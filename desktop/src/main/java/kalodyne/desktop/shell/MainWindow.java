@@ -1,0 +1,275 @@
+package kalodyne.desktop.shell;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+import kalodyne.core.gear.Station;
+import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
+
+/** The window's content: the bars, the list of rooms, the ribbon, the room that is entered, and its findings. */
+public final class MainWindow {
+    private final StudioModel studio;
+    private final Appearance appearance;
+    private final List<Room> rooms;
+    private final DemoOpener demo;
+
+    private final StackPane root = new StackPane();
+    private final StackPane centre = new StackPane();
+    private final StackPane veil = new StackPane();
+    private final FindingsPane findings;
+    private final NextBar nextBar;
+    private final RoomList roomList;
+    private final Welcome welcome;
+    private final List<Command> commands = new ArrayList<>();
+    private final Finder finder;
+    private final Scene scene;
+    private Room entered;
+    private Node focusBefore;
+
+    /** Builds the demonstration studio and opens it. */
+    @FunctionalInterface
+    public interface DemoOpener {
+        void open(boolean afresh);
+    }
+
+    public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, DemoOpener demo) {
+        this.studio = studio;
+        this.appearance = appearance;
+        this.rooms = List.copyOf(rooms);
+        this.demo = demo;
+        findings = new FindingsPane(studio::apply);
+        nextBar = new NextBar(jobs, studio.keptProperty());
+        roomList = new RoomList(rooms, this::enter);
+        welcome = new Welcome(studio, this::openSetup, () -> demo.open(false));
+        finder = new Finder(this::findable, this::lift);
+        root.getChildren().addAll(frame(), veil);
+        veil.getStyleClass().add("veil");
+        veil.setVisible(false);
+        veil.setOnMousePressed(event -> {
+            if (event.getTarget() == veil) {
+                lift();
+            }
+        });
+        scene = new Scene(root, 1280, 800);
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        appearance.dress(scene);
+        rooms.forEach(room -> room.reportProperty().addListener(change -> showReport()));
+        studio.readingProperty().addListener((property, before, now) -> {
+            if (before.isPresent() != now.isPresent()) {
+                showRoom();
+            }
+        });
+        enter(rooms.get(0));
+    }
+
+    public Scene scene() {
+        return scene;
+    }
+
+    private BorderPane frame() {
+        Command find = Command.of("Find anything", "Shortcut+K", this::openFinder);
+        Command help = Command.of("Help on this room", "F1", this::openHelp);
+        List<Command> file = fileCommands();
+        List<Command> view = viewCommands();
+        commands.addAll(roomCommands());
+        commands.addAll(file);
+        commands.addAll(view);
+        commands.addAll(editCommands());
+        commands.add(find);
+        commands.add(help);
+        BorderPane frame = new BorderPane();
+        frame.setTop(new TopBar(studio, file, view, find, help));
+        frame.setLeft(roomList);
+        VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), new RibbonView(studio), centre);
+        VBox.setVgrow(centre, Priority.ALWAYS);
+        frame.setCenter(middle);
+        frame.setRight(findings);
+        frame.setBottom(nextBar);
+        return frame;
+    }
+
+    // --- commands ----------------------------------------------------------------------------------------------
+
+    private List<Command> roomCommands() {
+        List<Command> list = new ArrayList<>();
+        for (int i = 0; i < rooms.size(); i++) {
+            Room room = rooms.get(i);
+            list.add(Command.of("Go to " + room.title(), "Shortcut+" + (i + 1), () -> enter(room)));
+        }
+        return list;
+    }
+
+    private List<Command> fileCommands() {
+        return List.of(
+                Command.of("Open a setup…", "Shortcut+O", this::openSetup),
+                Command.of("Save a copy of this setup…", "Shortcut+Shift+S", this::saveCopy),
+                Command.of("Open the demonstration studio", null, () -> demo.open(false)),
+                Command.of("Start the demonstration afresh", null, () -> demo.open(true)));
+    }
+
+    private List<Command> viewCommands() {
+        return List.of(
+                Command.of("Light or dark", "Shortcut+L", appearance::toggleDark),
+                Command.of("Larger text", "Shortcut+Plus", () -> appearance.scaleText(1)),
+                Command.of("Smaller text", "Shortcut+Minus", () -> appearance.scaleText(-1)),
+                Command.of("Usual text", "Shortcut+0", () -> appearance.scaleText(0)));
+    }
+
+    private List<Command> editCommands() {
+        return List.of(
+                Command.of("Undo", "Shortcut+Z", () -> studio.history().undo()),
+                Command.of("Redo", "Shortcut+Shift+Z", () -> studio.history().redo()),
+                Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised));
+    }
+
+    /** Everything that has a name: commands, stations of this run, other runs. */
+    private List<Command> findable() {
+        List<Command> all = new ArrayList<>(commands);
+        studio.reading()
+                .ifPresent(reading -> Station.of(reading.run())
+                        .forEach(station -> all.add(Command.of(
+                                station.name() + ", " + station.detail(),
+                                null,
+                                () -> studio.focusProperty().set(station.part())))));
+        studio.setup()
+                .runs()
+                .forEach(run -> all.add(Command.of("Run: " + run.name(), null, () -> studio.showRun(run.name()))));
+        return all;
+    }
+
+    private void key(KeyEvent event) {
+        if (event.getCode() == KeyCode.ESCAPE && veil.isVisible()) {
+            lift();
+            event.consume();
+            return;
+        }
+        // A field undoes its own typing first.
+        boolean inText = scene.getFocusOwner() instanceof TextInputControl text && text.isUndoable();
+        for (Command command : commands) {
+            boolean undo = command.name().equals("Undo") || command.name().equals("Redo");
+            if (command.keys() != null && command.keys().match(event) && !(undo && inText)) {
+                command.run().run();
+                event.consume();
+                return;
+            }
+        }
+        alternatives(event);
+    }
+
+    /** The same commands under other usual keys. */
+    private void alternatives(KeyEvent event) {
+        if (!event.isShortcutDown()) {
+            return;
+        }
+        switch (event.getCode()) {
+            case Y -> studio.history().redo();
+            case EQUALS, ADD -> appearance.scaleText(1);
+            case SUBTRACT -> appearance.scaleText(-1);
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void openSetup() {
+        File chosen = chooser("Open a setup").showOpenDialog(scene.getWindow());
+        if (chosen != null) {
+            studio.open(chosen.toPath());
+        }
+    }
+
+    private void saveCopy() {
+        FileChooser chooser = chooser("Save a copy");
+        chooser.setInitialFileName(studio.setup().name() + ".json");
+        File chosen = chooser.showSaveDialog(scene.getWindow());
+        if (chosen != null) {
+            studio.saveCopy(chosen.toPath());
+        }
+    }
+
+    private FileChooser chooser(String title) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        Path folder = studio.fileProperty().get().toAbsolutePath().getParent();
+        if (folder.toFile().isDirectory()) {
+            chooser.setInitialDirectory(folder.toFile());
+        }
+        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne setups", "*.json"));
+        return chooser;
+    }
+
+    // --- rooms -------------------------------------------------------------------------------------------------
+
+    /** Enters the room of this name, if there is one. */
+    public void enter(String id) {
+        rooms.stream().filter(room -> room.id().equals(id)).findFirst().ifPresent(this::enter);
+    }
+
+    private void enter(Room room) {
+        entered = room;
+        roomList.select(room);
+        showRoom();
+    }
+
+    private void showRoom() {
+        boolean empty = studio.reading().isEmpty();
+        centre.getChildren().setAll(empty ? welcome : entered.node());
+        findings.showAside(entered.aside());
+        showReport();
+    }
+
+    private void showReport() {
+        if (entered != null) {
+            findings.show(entered.reportProperty().getValue());
+            nextBar.show(
+                    studio.reading().isEmpty()
+                            ? "Choose what is closest to what you want to record"
+                            : entered.reportProperty().getValue().nextStep());
+        }
+    }
+
+    // --- what lies over the window -----------------------------------------------------------------------------
+
+    private void openFinder() {
+        lay(finder, Pos.TOP_CENTER);
+        finder.open();
+    }
+
+    private void openHelp() {
+        HelpPage page = new HelpPage(entered.helpResource(), this::lift);
+        lay(page, Pos.CENTER);
+        page.focus();
+    }
+
+    private void lay(Node node, Pos where) {
+        if (!veil.isVisible()) {
+            focusBefore = scene.getFocusOwner();
+        }
+        StackPane.setAlignment(node, where);
+        veil.getChildren().setAll(node);
+        veil.setVisible(true);
+    }
+
+    private void lift() {
+        veil.setVisible(false);
+        veil.getChildren().clear();
+        if (focusBefore != null) {
+            focusBefore.requestFocus();
+        }
+    }
+}

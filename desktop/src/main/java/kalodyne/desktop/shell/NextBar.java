@@ -1,0 +1,59 @@
+package kalodyne.desktop.shell;
+
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import kalodyne.desktop.job.Jobs;
+
+/** The line at the bottom: the one next thing, the work that runs, and whether all changes are kept. */
+final class NextBar extends HBox {
+    private final Label step = new Label();
+
+    NextBar(Jobs jobs, ObservableValue<String> kept) {
+        getStyleClass().add("next-bar");
+        Label next = new Label("Next");
+        next.getStyleClass().addAll("second", "small");
+        next.setMinWidth(Region.USE_PREF_SIZE);
+        step.getStyleClass().add("next-step");
+        step.setId("next-step");
+        step.setMinWidth(0);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        Label keptLabel = new Label();
+        keptLabel.getStyleClass().addAll("second", "small");
+        keptLabel.setId("kept");
+        keptLabel.setMinWidth(Region.USE_PREF_SIZE);
+        keptLabel.textProperty().bind(kept);
+        getChildren().addAll(next, step, space, progress(jobs), keptLabel);
+    }
+
+    void show(String nextStep) {
+        step.setText(nextStep);
+    }
+
+    private static HBox progress(Jobs jobs) {
+        Label title = new Label();
+        title.getStyleClass().add("small");
+        ProgressBar bar = new ProgressBar();
+        Button cancel = new Button("Cancel");
+        cancel.getStyleClass().add("quiet");
+        cancel.setOnAction(event -> jobs.cancel());
+        HBox row = new HBox(8, title, bar, cancel);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setMinWidth(Region.USE_PREF_SIZE);
+        jobs.statusProperty().addListener((property, before, status) -> {
+            title.setText(status.title());
+            bar.setProgress(status.done());
+            row.setVisible(!status.isIdle());
+            row.setManaged(!status.isIdle());
+        });
+        row.setVisible(false);
+        row.setManaged(false);
+        return row;
+    }
+}

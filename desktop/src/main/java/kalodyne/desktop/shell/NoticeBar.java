@@ -1,0 +1,49 @@
+package kalodyne.desktop.shell;
+
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Severity;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.Notice;
+
+/** Says in place that something went wrong, until it is dismissed; nothing else is taken away meanwhile. */
+final class NoticeBar extends VBox {
+    private final Label title = new Label();
+    private final Label text = new Label();
+
+    NoticeBar(ObjectProperty<Optional<Notice>> notice) {
+        getStyleClass().add("notice-frame");
+        title.getStyleClass().add("card-title");
+        title.setId("notice-title");
+        text.getStyleClass().add("finding-text");
+        text.setId("notice-text");
+        text.setWrapText(true);
+        text.setMinHeight(Region.USE_PREF_SIZE);
+        VBox words = new VBox(2, title, text);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Button dismiss = new Button("Dismiss");
+        dismiss.setId("notice-dismiss");
+        dismiss.setMinWidth(Region.USE_PREF_SIZE);
+        dismiss.setOnAction(event -> notice.set(Optional.empty()));
+        HBox bar = new HBox(new SeverityMark(Severity.WRONG), words, dismiss);
+        bar.getStyleClass().add("notice");
+        getChildren().add(bar);
+        notice.addListener((property, before, now) -> show(now));
+        show(notice.get());
+    }
+
+    private void show(Optional<Notice> notice) {
+        setVisible(notice.isPresent());
+        setManaged(notice.isPresent());
+        notice.ifPresent(present -> {
+            title.setText(present.title());
+            text.setText(present.text());
+        });
+    }
+}

@@ -1,0 +1,40 @@
+package kalodyne.desktop.shell;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+
+/** A room of the work. Its node is built when it is first asked for. */
+public interface Room {
+    /** Under which it is known to commands: "levels". */
+    String id();
+
+    /** As shown in the list of rooms: "Levels". */
+    String title();
+
+    Node node();
+
+    /** What stands beside the room, under the findings. */
+    Node aside();
+
+    /** What the shell shows of this room. */
+    ObservableValue<Report> reportProperty();
+
+    /** Help on this room, as the name of a resource. */
+    String helpResource();
+
+    /**
+     * What the shell shows of a room.
+     *
+     * @param findingsTitle over the findings
+     * @param findings worst first
+     * @param nextStep the one next thing to do
+     * @param mark the worst severity, for the list of rooms
+     * @param count a number for the list of rooms, or an empty text
+     */
+    record Report(
+            String findingsTitle, List<Finding> findings, String nextStep, Optional<Severity> mark, String count) {}
+}

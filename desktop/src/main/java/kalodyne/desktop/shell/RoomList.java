@@ -1,0 +1,63 @@
+package kalodyne.desktop.shell;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.SeverityMark;
+
+/** The rooms in the order of the work, each with what waits in it. */
+final class RoomList extends VBox {
+    private final ToggleGroup group = new ToggleGroup();
+
+    RoomList(List<Room> rooms, Consumer<Room> enter) {
+        getStyleClass().add("room-list");
+        for (int i = 0; i < rooms.size(); i++) {
+            getChildren().add(button(rooms.get(i), i + 1, enter));
+        }
+    }
+
+    private ToggleButton button(Room room, int number, Consumer<Room> enter) {
+        Label digit = new Label(String.valueOf(number));
+        digit.getStyleClass().addAll("second", "small");
+        Label title = new Label(room.title());
+        Label count = new Label();
+        count.getStyleClass().addAll("strong", "small");
+        SeverityMark mark = new SeverityMark();
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox row = new HBox(12, digit, title, space, count, mark);
+        row.setAlignment(Pos.CENTER_LEFT);
+        ToggleButton button = new ToggleButton();
+        button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        button.setGraphic(row);
+        button.getStyleClass().add("room-button");
+        button.setId("room-" + room.id());
+        button.setAccessibleText(room.title());
+        button.setTooltip(new Tooltip("Ctrl+" + number));
+        button.setToggleGroup(group);
+        button.setUserData(room);
+        row.prefWidthProperty().bind(button.widthProperty().subtract(30));
+        button.setOnAction(event -> enter.accept(room));
+        room.reportProperty().addListener((property, before, report) -> show(report, count, mark));
+        show(room.reportProperty().getValue(), count, mark);
+        return button;
+    }
+
+    private static void show(Room.Report report, Label count, SeverityMark mark) {
+        count.setText(report.count());
+        mark.show(report.mark());
+    }
+
+    void select(Room room) {
+        group.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == room));
+    }
+}

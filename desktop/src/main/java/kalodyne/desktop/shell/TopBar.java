@@ -1,0 +1,115 @@
+package kalodyne.desktop.shell;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import kalodyne.core.gear.Run;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.Starters;
+import kalodyne.desktop.model.StudioModel;
+
+/** The bar at the top: which studio, setup and run this is, finding, undo and redo, help. */
+final class TopBar extends HBox {
+    private final StudioModel studio;
+    private final MenuButton studioMenu = quiet("studio-menu");
+    private final MenuButton runMenu = quiet("run-menu");
+    private final Button undo = new Button("Undo");
+    private final Button redo = new Button("Redo");
+
+    TopBar(StudioModel studio, List<Command> fileCommands, List<Command> viewCommands, Command find, Command help) {
+        this.studio = studio;
+        getStyleClass().add("top-bar");
+        Label brand = new Label("Kalodyne");
+        brand.getStyleClass().add("brand");
+        brand.setMinWidth(Region.USE_PREF_SIZE);
+        fileCommands.forEach(command -> studioMenu.getItems().add(item(command)));
+        studioMenu.getItems().add(new SeparatorMenuItem());
+        viewCommands.forEach(command -> studioMenu.getItems().add(item(command)));
+        Label run = new Label("run");
+        run.getStyleClass().add("crumb");
+        run.setMinWidth(Region.USE_PREF_SIZE);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        undo.getStyleClass().add("quiet");
+        undo.setId("undo");
+        undo.setOnAction(event -> studio.history().undo());
+        redo.getStyleClass().add("quiet");
+        redo.setId("redo");
+        redo.setOnAction(event -> studio.history().redo());
+        getChildren()
+                .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
+        studio.setupProperty().addListener(change -> show());
+        studio.readingProperty().addListener(change -> show());
+        show();
+    }
+
+    private static MenuButton quiet(String id) {
+        MenuButton button = new MenuButton();
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    private static Button button(Command command, String words) {
+        Button button = new Button(words);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(command.toString()));
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(event -> command.run().run());
+        return button;
+    }
+
+    private static MenuItem item(Command command) {
+        MenuItem item = new MenuItem(command.name());
+        item.setAccelerator(command.keys());
+        item.setOnAction(event -> command.run().run());
+        return item;
+    }
+
+    private void show() {
+        Setup setup = studio.setup();
+        studioMenu.setText(setup.studio() + " / " + setup.name());
+        runMenu.setText(studio.reading().map(reading -> reading.run().name()).orElse("none yet"));
+        runMenu.getItems().clear();
+        for (Run run : setup.runs()) {
+            MenuItem item = new MenuItem(run.name());
+            item.setOnAction(event -> studio.showRun(run.name()));
+            runMenu.getItems().add(item);
+        }
+        Menu add = new Menu("Add a run");
+        for (Run starter : starters()) {
+            MenuItem item = new MenuItem(starter.name());
+            item.setOnAction(event -> studio.addRun(starter));
+            add.getItems().add(item);
+        }
+        MenuItem remove = new MenuItem("Remove this run");
+        remove.setDisable(setup.runs().isEmpty());
+        remove.setOnAction(event -> studio.removeRun());
+        runMenu.getItems().addAll(new SeparatorMenuItem(), add, remove);
+        showUndo(undo, "Undo", studio.history().undoable().orElse(null));
+        showUndo(redo, "Redo", studio.history().redoable().orElse(null));
+    }
+
+    private static List<Run> starters() {
+        return StartersHolder.RUNS;
+    }
+
+    /** Read when the menu is first filled, and once. */
+    private static final class StartersHolder {
+        static final List<Run> RUNS = Starters.runs();
+    }
+
+    private static void showUndo(Button button, String word, String what) {
+        button.setDisable(what == null);
+        button.setTooltip(what == null ? null : new Tooltip(word + ": " + what));
+    }
+}

@@ -1,0 +1,37 @@
+package kalodyne.desktop.shell;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import kalodyne.core.gear.Run;
+import kalodyne.core.setup.Starters;
+import kalodyne.desktop.model.StudioModel;
+
+/** What an empty setup shows: the first thing to do. */
+final class Welcome extends VBox {
+    Welcome(StudioModel studio, Runnable openSetup, Runnable openDemo) {
+        getStyleClass().addAll("room", "welcome");
+        setId("welcome");
+        Label title = new Label("What do you want to record?");
+        title.getStyleClass().add("room-sentence");
+        Label how =
+                new Label("Begin with what is closest. Its values are typical ones; correct them from the manuals.");
+        how.getStyleClass().add("second");
+        how.setWrapText(true);
+        getChildren().addAll(title, how);
+        for (Run starter : Starters.runs()) {
+            Button button = new Button(starter.name());
+            button.setMinWidth(340);
+            button.setOnAction(event -> studio.addRun(starter));
+            getChildren().add(button);
+        }
+        getChildren().addAll(link("Open a setup file…", openSetup), link("Look at the demonstration studio", openDemo));
+    }
+
+    private static Button link(String words, Runnable action) {
+        Button link = new Button(words);
+        link.getStyleClass().add("action-link");
+        link.setOnAction(event -> action.run());
+        return link;
+    }
+}

@@ -1,0 +1,52 @@
+package kalodyne.desktop.takes;
+
+import java.util.List;
+import javafx.geometry.HPos;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+
+/** A small table of worded numbers: the first column names them, the others hold them, flush right. */
+final class NumbersTable extends GridPane {
+    private int rows;
+
+    NumbersTable(String id) {
+        setId(id);
+        getStyleClass().add("numbers");
+    }
+
+    void begin(String... heads) {
+        getChildren().clear();
+        getColumnConstraints().clear();
+        for (int column = 0; column < heads.length; column++) {
+            ColumnConstraints constraints = new ColumnConstraints();
+            constraints.setHgrow(column == 0 ? Priority.ALWAYS : Priority.SOMETIMES);
+            constraints.setHalignment(column == 0 ? HPos.LEFT : HPos.RIGHT);
+            getColumnConstraints().add(constraints);
+        }
+        rows = 0;
+        row(List.of(heads), "head");
+    }
+
+    /**
+     * Adds a row.
+     *
+     * @param styles of the cells, by column; an empty text for none
+     */
+    void row(List<String> cells, String... styles) {
+        for (int column = 0; column < cells.size(); column++) {
+            Label label = new Label(cells.get(column));
+            label.getStyleClass().add("cell");
+            String style = styles.length == 1 ? styles[0] : column < styles.length ? styles[column] : "";
+            if (!style.isEmpty()) {
+                label.getStyleClass().add(style);
+            }
+            label.setMaxWidth(Double.MAX_VALUE);
+            label.setAlignment(column == 0 ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
+            add(label, column, rows);
+        }
+        rows++;
+    }
+}

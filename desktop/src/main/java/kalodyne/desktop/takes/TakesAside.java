@@ -1,0 +1,75 @@
+package kalodyne.desktop.takes;
+
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kalodyne.core.gear.Control;
+import kalodyne.core.gear.Run;
+import kalodyne.core.setup.Take;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.model.TakesModel;
+
+/** The log: every take of the run with the knobs as they stood. */
+final class TakesAside extends VBox {
+    private final StudioModel studio;
+    private final TakesModel takes;
+
+    TakesAside(StudioModel studio, TakesModel takes) {
+        super(4);
+        this.studio = studio;
+        this.takes = takes;
+        takes.shownProperty().addListener(change -> show());
+        studio.setupProperty().addListener(change -> show());
+        show();
+    }
+
+    private void show() {
+        getChildren().clear();
+        if (takes.takes().isEmpty()) {
+            return;
+        }
+        Label title = new Label("Log");
+        title.getStyleClass().add("section");
+        getChildren().add(title);
+        takes.takes().forEach(take -> getChildren().add(row(take)));
+        if (takes.shown().isPresent()) {
+            Button remove = new Button("Take it out of the log");
+            remove.getStyleClass().add("action-link");
+            remove.setId("remove-take");
+            remove.setOnAction(event -> takes.remove());
+            getChildren().add(remove);
+        }
+    }
+
+    private HBox row(Take take) {
+        Button name = new Button(take.name() + ", " + TakeTimes.of(take));
+        name.getStyleClass().add("action-link");
+        name.setOnAction(event -> takes.select(take));
+        Label knobs = new Label(knobs(take));
+        knobs.getStyleClass().addAll("second", "small");
+        knobs.setWrapText(true);
+        HBox.setHgrow(knobs, Priority.ALWAYS);
+        HBox row = new HBox(10, name, knobs);
+        row.getStyleClass().add("log-row");
+        row.setAlignment(Pos.BASELINE_LEFT);
+        return row;
+    }
+
+    /** "volume 5:00, gain 10:45". */
+    private String knobs(Take take) {
+        Map<String, Control> controls = studio.setup()
+                .run(take.run())
+                .map(run -> run.turned(take.positions()).controls())
+                .orElse(Map.of());
+        return controls.entrySet().stream()
+                .filter(entry ->
+                        entry.getKey().equals(Run.GAIN) || take.positions().containsKey(entry.getKey()))
+                .map(entry -> entry.getValue().name() + " " + entry.getValue().clock())
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,85 @@
+package kalodyne.desktop.takes;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.core.findings.Severity;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.shell.Room;
+
+/** The Takes room: read a test take, be told what to turn. */
+public final class TakesRoom implements Room {
+    private final StudioModel studio;
+    private final TakesModel takes;
+    private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private TakesView view;
+    private TakesAside aside;
+
+    public TakesRoom(StudioModel studio, TakesModel takes) {
+        this.studio = studio;
+        this.takes = takes;
+        takes.shownProperty().addListener(change -> report.set(report()));
+        studio.readingProperty().addListener(change -> report.set(report()));
+        report.set(report());
+    }
+
+    @Override
+    public String id() {
+        return "takes";
+    }
+
+    @Override
+    public String title() {
+        return "Takes";
+    }
+
+    @Override
+    public Node node() {
+        if (view == null) {
+            view = new TakesView(takes);
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new TakesAside(studio, takes);
+        }
+        return aside;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        int count = takes.takes().size();
+        String counted = count == 0 ? "" : String.valueOf(count);
+        return takes.shown()
+                .map(shown -> new Report(
+                        "What was noticed in this take",
+                        shown.verdict().findings(),
+                        shown.verdict().instruction(),
+                        shown.verdict().findings().stream()
+                                .map(finding -> finding.severity())
+                                .filter(severity -> severity != Severity.NOTE)
+                                .findFirst(),
+                        counted))
+                .orElseGet(() -> new Report(
+                        "",
+                        List.of(),
+                        count == 0 ? "Record the loudest part with your recorder, then drop the WAV here" : "",
+                        Optional.empty(),
+                        counted));
+    }
+
+    @Override
+    public String helpResource() {
+        return "takes.txt";
+    }
+}
