@@ -96,7 +96,7 @@ final class LevelsJson {
         node.put("code", finding.code());
         node.put("severity", finding.severity().word());
         if (finding.place() instanceof Place.Station station) {
-            node.put("station", name(Station.Part.values()[station.station()]));
+            node.put("station", name(Station.Part.at(station.station())));
         }
         Output.putFinding(node, finding);
         return node;

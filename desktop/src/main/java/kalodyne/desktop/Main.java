@@ -1,5 +1,7 @@
 package kalodyne.desktop;
 
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import kalodyne.command.AnalyseCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
@@ -18,12 +20,21 @@ import picocli.CommandLine.Command;
         subcommands = {OpenCommand.class, DemoCommand.class, PictureCommand.class},
         footer = {"", "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide."})
 public final class Main implements Runnable {
-    @CommandLine.Option(names = "--debug", hidden = true, description = "Print the cause of a failure.")
+    @CommandLine.Option(
+            names = "--debug",
+            hidden = true,
+            scope = CommandLine.ScopeType.INHERIT,
+            description = "Print the cause of a failure.")
     private boolean debug;
 
     private Main() {}
 
+    /** Held, since loggers that nobody holds forget their level. */
+    private static final Logger JAVAFX_LOG = Logger.getLogger("javafx");
+
     public static void main(String[] arguments) {
+        // JavaFX warns at every start that it runs from the class path, which is meant so.
+        JAVAFX_LOG.setLevel(Level.SEVERE);
         System.exit(run(Output.standard(), arguments));
     }
 

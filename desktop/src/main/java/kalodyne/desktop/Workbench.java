@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -39,7 +40,7 @@ public final class Workbench implements AutoCloseable {
      */
     public Workbench(Path dataFolder, Path setupFile) {
         this.dataFolder = dataFolder;
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = Clock.system(ZoneId.systemDefault());
         Opened opened = open(setupFile);
         this.studio = new StudioModel(opened.setup(), setupFile, clock);
         studio.noticeProperty().set(opened.notice());
@@ -67,7 +68,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     private static Notice putAside(Path file, UnreadableSetup problem) {
-        String stamp = LocalDateTime.now(Clock.systemDefaultZone())
+        String stamp = LocalDateTime.now(ZoneId.systemDefault())
                 .format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT));
         Path aside = file.resolveSibling(file.getFileName() + ".unreadable-" + stamp);
         try {

@@ -17,7 +17,7 @@ import kalodyne.core.units.Gain;
 
 /** The studio "The Boathouse", with two takes of its bass synth that are played and recorded here. */
 public final class Boathouse {
-    private static final double REHEARSAL_GAIN_POSITION = 0.175;
+    private static final double REHEARSAL_GAIN_POSITION = 0.35;
 
     /** In the second take the filter was opened: the accents come this much above what the synth is described with. */
     private static final Gain OPENED_FILTER = new Gain(5);

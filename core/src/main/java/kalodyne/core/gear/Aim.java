@@ -45,10 +45,15 @@ public record Aim(DigitalLevel low, DigitalLevel high) {
         return equals(UNEVEN) ? "uneven player" : "own aim";
     }
 
+    /** Its edges in dBFS without the unit, where that is told beside: "−12…−6". */
+    public String edges() {
+        return edge(low) + "…" + edge(high);
+    }
+
     /** For example "−12…−6 dBFS". */
     @Override
     public String toString() {
-        return edge(low) + "…" + edge(high) + " dBFS";
+        return edges() + " dBFS";
     }
 
     private static String edge(DigitalLevel level) {

@@ -24,6 +24,11 @@ public record Station(Part part, String name, String detail) {
             this.index = index;
         }
 
+        /** The part at an index along the run. */
+        public static Part at(int index) {
+            return values()[index];
+        }
+
         /** The station's index along the run, 0 at the source. */
         public int index() {
             return index;

@@ -103,9 +103,14 @@ final class ClipDetector {
         runLength = 0;
     }
 
-    /** The middle of the cubic that leaves the cut with the slopes found on both sides: length · (s₁ + s₂) / 8 higher. */
+    /**
+     * How high the cut top went. The lines that go on from both sides with the slopes found there meet at
+     * length · s₁·s₂ / (s₁ + s₂) above the cut; a round top that leaves along them reaches about half of that.
+     */
     private double overshoot(float slopeOut) {
-        return Math.min(MOST_OVERSHOOT, Math.abs(runValue) + runLength * (slopeIn + slopeOut) / 8);
+        double slopes = slopeIn + slopeOut;
+        double meeting = slopes == 0 ? 0 : runLength * (slopeIn / slopes) * slopeOut;
+        return Math.min(MOST_OVERSHOOT, Math.abs(runValue) + meeting / 2);
     }
 
     /** Call once behind the last sample. */

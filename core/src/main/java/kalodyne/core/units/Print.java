@@ -60,6 +60,12 @@ public final class Print {
                 : String.format(Locale.ROOT, "%d:%02d:%s", minutes / 60, minutes % 60, rest);
     }
 
+    /** A moment on a time scale, without tenths where there are none: "0:31", "0:00.5". */
+    public static String tick(double seconds) {
+        String moment = moment(seconds);
+        return moment.endsWith(".0") ? moment.substring(0, moment.length() - 2) : moment;
+    }
+
     private static boolean isZero(String digits) {
         return digits.chars().allMatch(c -> c == '0' || c == '.');
     }

@@ -3,7 +3,7 @@ package kalodyne.core.verdict;
 /**
  * One measure of a take beside its prediction, worded.
  *
- * @param what "loudest peak"
+ * @param what "loudest peak, dBFS"
  * @param predicted from the run, or "–"
  * @param measured in the take
  * @param aim where it should lie, or "–"

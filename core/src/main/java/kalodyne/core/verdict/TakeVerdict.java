@@ -32,7 +32,12 @@ import kalodyne.core.units.Print;
  * @param findings of the take and of the comparison, worst first
  */
 public record TakeVerdict(
-        String sentence, String instruction, Aim aim, Advice advice, List<Comparison> comparisons, List<Finding> findings) {
+        String sentence,
+        String instruction,
+        Aim aim,
+        Advice advice,
+        List<Comparison> comparisons,
+        List<Finding> findings) {
 
     /** A source that differs from its description by more than this is described wrongly (common practice). */
     private static final double SAME_SOURCE_DB = 3;
@@ -179,15 +184,15 @@ public record TakeVerdict(
         boolean outside = take.isClipped() || run.aim().miss(peak).db() != 0;
         List<Comparison> rows = new ArrayList<>();
         rows.add(new Comparison(
-                "loudest peak",
-                predicted.trackPeak().toString(),
-                peak.toString(),
-                run.aim().toString(),
+                "loudest peak, dBFS",
+                number(predicted.trackPeak()),
+                number(peak),
+                run.aim().edges(),
                 outside));
         rows.add(new Comparison(
-                "average, re a full-scale sine",
-                predicted.trackAverage().toString(),
-                take.loudest().averageLevel().toString(),
+                "average, dBFS re a sine",
+                number(predicted.trackAverage()),
+                number(take.loudest().averageLevel()),
                 "–",
                 false));
         rows.add(new Comparison(
@@ -197,12 +202,16 @@ public record TakeVerdict(
                 "none",
                 take.isClipped()));
         rows.add(new Comparison(
-                "constant offset",
+                "constant offset, %",
                 "none",
-                Print.decimal(100 * take.loudest().dcOffset(), 2) + " %",
-                "under 0.5 %",
+                Print.decimal(100 * take.loudest().dcOffset(), 2),
+                "under 0.5",
                 take.findings().stream().anyMatch(finding -> finding.code().equals("dc"))));
         return List.copyOf(rows);
+    }
+
+    private static String number(DigitalLevel level) {
+        return Print.decimal(level.dbfs(), 1);
     }
 
     private static Finding withRemedy(Finding finding, Optional<Remedy> remedy) {

@@ -16,7 +16,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 
 /**
  * A region that is painted on a canvas as large as itself, with the colours and the text size of the style sheets. It is
@@ -24,6 +23,7 @@ import javafx.scene.text.FontWeight;
  */
 public abstract class PaintedRegion extends Region {
     /** The colours that can be painted with; each is a property in the style sheet. */
+    @SuppressWarnings("ImmutableEnumChecker") // what a style sheet knows of a property never changes
     public enum Ink {
         CARD("-k-paint-card"),
         SUNK("-k-paint-sunk"),
@@ -141,6 +141,6 @@ public abstract class PaintedRegion extends Region {
 
     /** The font of what matters in a picture. */
     protected final Font strongFont() {
-        return Font.font("IBM Plex Sans SemiBold", FontWeight.SEMI_BOLD, 0.857 * em());
+        return Font.font("IBM Plex Sans SmBld", 0.857 * em());
     }
 }

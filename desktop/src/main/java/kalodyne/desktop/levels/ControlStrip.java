@@ -10,6 +10,8 @@ import kalodyne.desktop.model.RunReading;
 
 /** The controls of the run, each under the column of the corridor that it acts in; under the track, the noise. */
 final class ControlStrip extends Pane {
+    private static final double GAP = 12;
+
     private final Corridor corridor;
     private final PeakDrag.Turn turn;
     private final Map<String, ControlPanel> panels = new LinkedHashMap<>();
@@ -57,9 +59,22 @@ final class ControlStrip extends Pane {
         corridor.measure(corridor.getWidth(), corridor.getHeight());
         int last = corridor.plan().stages().size() - 1;
         panels.forEach((name, panel) -> place(panel, name.equals(Run.VOLUME) ? 0 : last - 1));
-        double noiseWidth = noise.prefWidth(-1);
-        double x = Math.min(getWidth() - noiseWidth, corridor.centre(last) - noiseWidth / 2);
-        noise.resizeRelocate(x, 0.5, noiseWidth, noise.prefHeight(-1));
+        placeNoise(last);
+    }
+
+    /** Under the track where that is free, else between the controls; where neither is, the findings tell it. */
+    private void placeNoise(int last) {
+        double width = noise.prefWidth(-1);
+        double right = getWidth() - width;
+        ControlPanel gain = panels.get(Run.GAIN);
+        double besideGain = gain.getLayoutX() + (gain.getWidth() + gain.prefWidth(-1)) / 2 + GAP;
+        double between = corridor.centre(1) - corridor.columnWidth() / 2;
+        double gainStart = gain.getLayoutX() + (gain.getWidth() - gain.prefWidth(-1)) / 2;
+        double x = Math.min(right, corridor.centre(last) - width / 2);
+        boolean fitsBeside = right >= besideGain;
+        boolean fitsBetween = between + width + GAP <= gainStart;
+        noise.setVisible(fitsBeside || fitsBetween);
+        noise.resizeRelocate(fitsBeside ? Math.max(x, besideGain) : between, 0, width, noise.prefHeight(-1));
     }
 
     private void place(ControlPanel panel, int stage) {

@@ -37,7 +37,7 @@ final class Corridor extends PaintedRegion {
     Corridor() {
         setId("corridor");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setMinHeight(180);
+        setMinHeight(260);
     }
 
     void show(LevelPlan shown, Station.Part focused) {
@@ -96,7 +96,7 @@ final class Corridor extends PaintedRegion {
         measure(width, height);
         g.setTextBaseline(VPos.CENTER);
         paintGround(g);
-        paintRules(g, width);
+        paintRules(g);
         paintWalls(g);
         paintAim(g);
         paintSeparators(g);
@@ -127,12 +127,12 @@ final class Corridor extends PaintedRegion {
         return new int[] {Math.min(from, to), to};
     }
 
-    private void paintRules(GraphicsContext g, double width) {
+    private void paintRules(GraphicsContext g) {
         double right = left + columnWidth * plan.stages().size();
         g.setFont(labelFont());
         g.setLineWidth(1);
         g.setTextAlign(TextAlignment.RIGHT);
-        for (double tick : scale.ticks(0)) {
+        for (double tick : scale.ticks(0, em())) {
             double y = Math.rint(y(tick)) + 0.5;
             g.setStroke(color(Ink.RULE));
             g.strokeLine(left, y, right, y);
@@ -144,13 +144,30 @@ final class Corridor extends PaintedRegion {
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText("dBFS", right + 0.5 * em(), top - 0.8 * em());
         g.setFont(labelFont());
+        paintDigitalTicks(g, right + 0.5 * em());
+        paintKnee(g, right);
+    }
+
+    /** Round levels in the recording, and the edges of the aim, which go before. */
+    private void paintDigitalTicks(GraphicsContext g, double x) {
         double fullScale = plan.run().converter().fullScale().dbu();
-        for (double tick : scale.ticks(fullScale)) {
-            if (tick <= 0) {
-                g.fillText(Print.decimal(tick, 0), right + 0.5 * em(), Math.rint(y(fullScale + tick)) + 0.5);
+        double high = plan.run().aim().high().dbfs();
+        double low = plan.run().aim().low().dbfs();
+        for (double tick : scale.ticks(fullScale, em())) {
+            double y = y(fullScale + tick);
+            boolean free = Math.abs(y - y(fullScale + high)) > em() && Math.abs(y - y(fullScale + low)) > em();
+            if (tick <= 0 && free) {
+                g.fillText(Print.decimal(tick, 0), x, Math.rint(y) + 0.5);
             }
         }
-        paintKnee(g, right);
+        g.setFill(color(Ink.AIM_EDGE));
+        g.setFont(strongFont());
+        g.fillText(Print.plain(high), x, y(fullScale + high));
+        if (y(fullScale + low) - y(fullScale + high) > 0.9 * em()) {
+            g.fillText(Print.plain(low), x, y(fullScale + low));
+        }
+        g.setFont(labelFont());
+        g.setFill(color(Ink.SECOND));
     }
 
     /** Says that the scale is squeezed below its knee. */
@@ -228,8 +245,9 @@ final class Corridor extends PaintedRegion {
         g.setFill(color(Ink.AIM_EDGE));
         g.setFont(strongFont());
         g.setTextAlign(TextAlignment.LEFT);
-        boolean fits = low - high > 1.1 * em();
-        g.fillText("aim", x + 0.4 * em(), fits ? low - 0.65 * em() : low + 0.7 * em());
+        if (low - high > 1.1 * em()) {
+            g.fillText("aim", x + 0.4 * em(), low - 0.65 * em());
+        }
     }
 
     private void paintSeparators(GraphicsContext g) {
@@ -314,12 +332,13 @@ final class Corridor extends PaintedRegion {
 
     /** A number beside its point, on a ground of its own so that no line crosses it. */
     private void number(GraphicsContext g, Ink ink, int stage, String text, Level at, int side) {
-        double x = centre(stage);
+        double half = text.length() * 0.25 * em() + 0.2 * em();
+        double right = left + columnWidth * plan.stages().size();
+        double x = Math.min(centre(stage), right - half);
         double y = y(at.dbu()) + side * 1.05 * em();
         double lowest = top + scale.height() - 0.6 * em();
         double highest = top + 0.6 * em();
         y = Math.max(highest, Math.min(lowest, y));
-        double half = text.length() * 0.25 * em() + 0.2 * em();
         g.setFill(color(Ink.CARD).deriveColor(0, 1, 1, 0.88));
         g.fillRect(x - half, y - 0.52 * em(), 2 * half, 1.04 * em());
         g.setFill(color(ink));

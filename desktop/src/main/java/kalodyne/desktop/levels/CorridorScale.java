@@ -66,18 +66,30 @@ record CorridorScale(double topDbu, double kneeDbu, double bottomDbu, double hei
                 : kneeDbu - (y - above) / (height - above) * (kneeDbu - bottomDbu);
     }
 
-    /** Round levels that are worth a line, from the top, as numbers re a reference. */
-    List<Double> ticks(double referenceDbu) {
+    /**
+     * Round levels that are worth a line, from the top.
+     *
+     * @param referenceDbu what they are told re
+     * @param apart how far apart they must lie, in pixels
+     */
+    List<Double> ticks(double referenceDbu, double apart) {
         List<Double> ticks = new ArrayList<>();
         double first = Math.floor((topDbu - referenceDbu) / STEP_ABOVE) * STEP_ABOVE;
         double kneeRe = kneeDbu - referenceDbu;
         for (double tick = first; tick >= kneeRe; tick -= STEP_ABOVE) {
-            ticks.add(tick);
+            addApart(ticks, tick, referenceDbu, apart);
         }
         double below = Math.ceil((kneeRe - STEP_BELOW) / STEP_ABOVE) * STEP_ABOVE;
         for (double tick = below; tick > bottomDbu - referenceDbu + STEP_ABOVE; tick -= STEP_BELOW) {
-            ticks.add(tick);
+            addApart(ticks, tick, referenceDbu, apart);
         }
         return ticks;
+    }
+
+    private void addApart(List<Double> ticks, double tick, double referenceDbu, double apart) {
+        boolean first = ticks.isEmpty();
+        if (first || y(referenceDbu + tick) - y(referenceDbu + ticks.get(ticks.size() - 1)) >= apart) {
+            ticks.add(tick);
+        }
     }
 }

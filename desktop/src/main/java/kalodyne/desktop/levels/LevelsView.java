@@ -1,17 +1,16 @@
 package kalodyne.desktop.levels;
 
 import java.util.Optional;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import kalodyne.core.gear.Aim;
+import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
 
@@ -36,10 +35,8 @@ final class LevelsView extends VBox {
         show();
     }
 
-    private HBox header() {
-        sentence.getStyleClass().add("room-sentence");
+    private RoomHeader header() {
         sentence.setId("levels-sentence");
-        sentence.setMinWidth(0);
         aim.setId("aim");
         aim.setConverter(new AimNames());
         aim.setTooltip(new Tooltip("Where the loudest peak should lie in the recording"));
@@ -50,15 +47,11 @@ final class LevelsView extends VBox {
         setAll.setMinWidth(Region.USE_PREF_SIZE);
         setAll.setTooltip(new Tooltip("Turn every knob to its advised place (Ctrl+Enter)"));
         setAll.setOnAction(event -> studio.setAllAsAdvised());
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
         Label aimLabel = new Label("Aim");
         aimLabel.getStyleClass().addAll("second", "small");
         aimLabel.setLabelFor(aim);
         aimLabel.setMinWidth(Region.USE_PREF_SIZE);
-        HBox header = new HBox(10, sentence, space, aimLabel, aim, setAll);
-        header.setAlignment(Pos.CENTER_LEFT);
-        return header;
+        return new RoomHeader(sentence, aimLabel, aim, setAll);
     }
 
     private void chooseAim() {
@@ -92,11 +85,11 @@ final class LevelsView extends VBox {
         aim.setValue(present);
     }
 
-    /** "even player, −12…−6 dBFS". */
+    /** "even player, −12…−6". */
     private static final class AimNames extends StringConverter<Aim> {
         @Override
         public String toString(Aim aim) {
-            return aim == null ? "" : aim.name() + ", " + aim;
+            return aim == null ? "" : aim.name() + ", " + aim.edges();
         }
 
         @Override

@@ -34,7 +34,7 @@ public final class TakesModel {
 
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown =
             new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
-    private Take selected;
+    private Optional<Take> selected = Optional.empty();
     private String shownRun = "";
 
     /** A report stays good while the file is as long and as old as it was. */
@@ -81,7 +81,7 @@ public final class TakesModel {
     }
 
     public void select(Take take) {
-        selected = take;
+        selected = Optional.of(take);
         unreadable.remove(fileOf(take));
         refresh();
     }
@@ -104,7 +104,7 @@ public final class TakesModel {
                     stored(recording),
                     clock.instant().truncatedTo(ChronoUnit.SECONDS),
                     run.positions());
-            selected = take;
+            selected = Optional.of(take);
             studio.edit("add a take", setup -> setup.with(take));
         });
     }
@@ -112,7 +112,7 @@ public final class TakesModel {
     /** Takes the shown take out of the log; the recording stays. */
     public void remove() {
         shown().ifPresent(present -> {
-            selected = null;
+            selected = Optional.empty();
             studio.edit("remove a take", setup -> setup.without(present.take()));
         });
     }
@@ -138,18 +138,18 @@ public final class TakesModel {
     private void refresh() {
         List<Take> takes = takes();
         String run = studio.reading().map(reading -> reading.run().name()).orElse("");
-        if (!takes.contains(selected) || !run.equals(shownRun)) {
-            selected = takes.isEmpty() ? null : takes.get(0);
+        if (selected.filter(takes::contains).isEmpty() || !run.equals(shownRun)) {
+            selected = takes.stream().findFirst();
             shownRun = run;
         }
-        if (selected == null) {
+        if (selected.isEmpty()) {
             shown.set(Optional.empty());
             return;
         }
-        Path file = fileOf(selected);
+        Path file = fileOf(selected.get());
         Measured known = measured.get(file);
         if (known != null && isFresh(file, known)) {
-            show(selected, known.report());
+            show(selected.get(), known.report());
         } else {
             shown.set(Optional.empty());
             if (!unreadable.contains(file)) {

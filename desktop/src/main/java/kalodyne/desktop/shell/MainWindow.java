@@ -7,6 +7,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -28,7 +29,7 @@ public final class MainWindow {
     private final DemoOpener demo;
 
     private final StackPane root = new StackPane();
-    private final StackPane centre = new StackPane();
+    private final ScrollPane page = new ScrollPane();
     private final StackPane veil = new StackPane();
     private final FindingsPane findings;
     private final NextBar nextBar;
@@ -94,8 +95,11 @@ public final class MainWindow {
         BorderPane frame = new BorderPane();
         frame.setTop(new TopBar(studio, file, view, find, help));
         frame.setLeft(roomList);
-        VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), new RibbonView(studio), centre);
-        VBox.setVgrow(centre, Priority.ALWAYS);
+        VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), new RibbonView(studio), page);
+        VBox.setVgrow(page, Priority.ALWAYS);
+        // A room fills the window, and scrolls where the window is too small for it.
+        page.setFitToWidth(true);
+        page.setFitToHeight(true);
         frame.setCenter(middle);
         frame.setRight(findings);
         frame.setBottom(nextBar);
@@ -228,7 +232,7 @@ public final class MainWindow {
 
     private void showRoom() {
         boolean empty = studio.reading().isEmpty();
-        centre.getChildren().setAll(empty ? welcome : entered.node());
+        page.setContent(empty ? welcome : entered.node());
         findings.showAside(entered.aside());
         showReport();
     }

@@ -21,6 +21,9 @@ import kalodyne.desktop.model.StudioModel;
 
 /** The run as a row of stations and joints, each with the worst that was found at it. Choosing one focuses every room. */
 final class RibbonView extends HBox {
+    /** All wires start as long and grow alike. */
+    private static final double WIRE_WIDTH = 80;
+
     private final StudioModel studio;
     private final ToggleGroup group = new ToggleGroup();
     private final List<Piece> pieces = new ArrayList<>();
@@ -61,6 +64,7 @@ final class RibbonView extends HBox {
         content.setAlignment(Pos.CENTER);
         Piece piece = add(part, content, name, new Label(), mark, "joint");
         HBox.setHgrow(piece.button(), Priority.ALWAYS);
+        piece.button().setPrefWidth(WIRE_WIDTH);
         content.prefWidthProperty().bind(piece.button().widthProperty());
     }
 
@@ -95,7 +99,7 @@ final class RibbonView extends HBox {
         StackPane line = new StackPane(wire());
         VBox wire = new VBox(3, name, line);
         wire.setAlignment(Pos.CENTER);
-        wire.setMinWidth(70);
+        wire.setPrefWidth(WIRE_WIDTH);
         HBox.setHgrow(wire, Priority.ALWAYS);
         return wire;
     }

@@ -45,7 +45,8 @@ final class RoomList extends VBox {
         button.setTooltip(new Tooltip("Ctrl+" + number));
         button.setToggleGroup(group);
         button.setUserData(room);
-        row.prefWidthProperty().bind(button.widthProperty().subtract(30));
+        row.minWidthProperty().bind(button.widthProperty().subtract(40));
+        title.setMinWidth(Region.USE_PREF_SIZE);
         button.setOnAction(event -> enter.accept(room));
         room.reportProperty().addListener((property, before, report) -> show(report, count, mark));
         show(room.reportProperty().getValue(), count, mark);

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 
 /** A small table of worded numbers: the first column names them, the others hold them, flush right. */
 final class NumbersTable extends GridPane {
@@ -43,6 +44,7 @@ final class NumbersTable extends GridPane {
             if (!style.isEmpty()) {
                 label.getStyleClass().add(style);
             }
+            label.setMinWidth(Region.USE_PREF_SIZE);
             label.setMaxWidth(Double.MAX_VALUE);
             label.setAlignment(column == 0 ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
             add(label, column, rows);

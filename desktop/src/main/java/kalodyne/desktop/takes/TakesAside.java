@@ -2,11 +2,8 @@ package kalodyne.desktop.takes;
 
 import java.util.Map;
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Run;
@@ -38,7 +35,7 @@ final class TakesAside extends VBox {
         getChildren().add(title);
         takes.takes().forEach(take -> getChildren().add(row(take)));
         if (takes.shown().isPresent()) {
-            Button remove = new Button("Take it out of the log");
+            Button remove = new Button("Remove " + takes.shown().get().take().name() + " from the log");
             remove.getStyleClass().add("action-link");
             remove.setId("remove-take");
             remove.setOnAction(event -> takes.remove());
@@ -46,17 +43,15 @@ final class TakesAside extends VBox {
         }
     }
 
-    private HBox row(Take take) {
+    private VBox row(Take take) {
         Button name = new Button(take.name() + ", " + TakeTimes.of(take));
         name.getStyleClass().add("action-link");
         name.setOnAction(event -> takes.select(take));
         Label knobs = new Label(knobs(take));
         knobs.getStyleClass().addAll("second", "small");
         knobs.setWrapText(true);
-        HBox.setHgrow(knobs, Priority.ALWAYS);
-        HBox row = new HBox(10, name, knobs);
+        VBox row = new VBox(name, knobs);
         row.getStyleClass().add("log-row");
-        row.setAlignment(Pos.BASELINE_LEFT);
         return row;
     }
 

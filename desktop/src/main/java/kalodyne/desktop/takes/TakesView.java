@@ -4,13 +4,12 @@ import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -21,6 +20,7 @@ import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.verdict.Comparison;
+import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
@@ -41,9 +41,7 @@ final class TakesView extends VBox {
         this.takes = takes;
         getStyleClass().add("room");
         VBox.setVgrow(waveform, Priority.ALWAYS);
-        HBox tables = new HBox(28, comparison, channels);
-        HBox.setHgrow(comparison, Priority.ALWAYS);
-        HBox.setHgrow(channels, Priority.ALWAYS);
+        FlowPane tables = new FlowPane(30, 8, comparison, channels);
         tables.setMinHeight(Region.USE_PREF_SIZE);
         filled = new VBox(10, waveform, tables);
         VBox.setVgrow(filled, Priority.ALWAYS);
@@ -56,12 +54,8 @@ final class TakesView extends VBox {
         show();
     }
 
-    private HBox header() {
-        sentence.getStyleClass().add("room-sentence");
+    private RoomHeader header() {
         sentence.setId("takes-sentence");
-        sentence.setMinWidth(0);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
         chooser.setId("take-chooser");
         chooser.setConverter(new TakeNames());
         chooser.setMinWidth(Region.USE_PREF_SIZE);
@@ -74,9 +68,7 @@ final class TakesView extends VBox {
         open.setId("open-take");
         open.setMinWidth(Region.USE_PREF_SIZE);
         open.setOnAction(event -> chooseFile());
-        HBox header = new HBox(10, sentence, space, chooser, open);
-        header.setAlignment(Pos.CENTER_LEFT);
-        return header;
+        return new RoomHeader(sentence, chooser, open);
     }
 
     private VBox dropZone() {
@@ -151,7 +143,7 @@ final class TakesView extends VBox {
                     row.outside() ? "off" : "",
                     "second");
         }
-        channels.begin("channel", "peak, dBFS", "RMS, dB re 1.0", "cut off");
+        channels.begin("channel", "peak, dBFS", "RMS, dB re 1.0", "samples cut off");
         for (int c = 0; c < Math.min(8, shown.report().channels().size()); c++) {
             ChannelReport channel = shown.report().channels().get(c);
             channels.row(
@@ -159,7 +151,7 @@ final class TakesView extends VBox {
                             String.valueOf(c + 1),
                             Print.decimal(channel.peakLevel().dbfs(), 2),
                             Print.decimal(DigitalLevel.plainRmsDbfs(channel.rms()), 2),
-                            channel.isClipped() ? Print.count(channel.clippedSamples()) + " samples" : "none"),
+                            channel.isClipped() ? Print.count(channel.clippedSamples()) : "none"),
                     "",
                     "",
                     "",

@@ -144,7 +144,7 @@ final class Waveform extends PaintedRegion {
         g.setTextAlign(TextAlignment.CENTER);
         for (double at = 0; at <= seconds; at += step) {
             double x = left + at / seconds * width;
-            g.fillText(Print.moment(at), Math.min(left + width - 1.5 * em(), Math.max(left + em(), x)), y);
+            g.fillText(Print.tick(at), Math.min(left + width - 1.5 * em(), Math.max(left + em(), x)), y);
         }
     }
 
