@@ -8,7 +8,8 @@ import kalodyne.core.units.Level;
  *
  * @param track "Track 3"
  * @param fullScale the sine that just reaches 0 dBFS
- * @param noise its own noise (AES17, 20 Hz to 20 kHz): minus the dynamic range that makers print
+ * @param noise its own noise (AES17, 20 Hz to 20 kHz): minus the dynamic range that makers print;
+ *     below 0
  * @param bits per sample, 8 to 32
  * @param sampleRateHz above 0
  */
@@ -16,6 +17,9 @@ public record Converter(String track, Level fullScale, DigitalLevel noise, int b
     public Converter {
         if (bits < 8 || bits > 32) {
             throw new IllegalArgumentException("a converter has 8 to 32 bits, got " + bits);
+        }
+        if (noise.dbfs() >= 0) {
+            throw new IllegalArgumentException("a converter's noise lies below 0 dBFS, got " + noise);
         }
         if (sampleRateHz <= 0) {
             throw new IllegalArgumentException("sample rate must be above 0 Hz, got " + sampleRateHz);

@@ -10,7 +10,7 @@ import kalodyne.core.units.Level;
  *
  * @param name as its owner calls it: "Bass synth"
  * @param socket which of its outputs: "line out, left"
- * @param levels open-circuit, with the volume at its highest
+ * @param levels open-circuit, with the volume where it gives 0 dB: at its highest, for most
  * @param ceiling where its output clips
  * @param impedance of its output
  * @param volume its own level control, if it has one

@@ -35,6 +35,15 @@ public record SteppedTaper(List<Gain> steps) implements Taper {
     }
 
     @Override
+    public double positionAtMost(Gain limit) {
+        int highest = 0;
+        while (highest + 1 < steps.size() && steps.get(highest + 1).compareTo(limit) <= 0) {
+            highest++;
+        }
+        return positionOf(highest);
+    }
+
+    @Override
     public double rest(double position) {
         return positionOf(stepAt(position));
     }

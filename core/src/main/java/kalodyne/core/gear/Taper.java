@@ -16,6 +16,11 @@ public sealed interface Taper permits LinearTaper, AudioTaper, SteppedTaper, Cal
     /** The position whose gain is nearest to the one wanted; the end of the travel for what it does not reach. */
     double positionFor(Gain gain);
 
+    /** The highest position whose gain is not above a limit; the lowest position where there is none. */
+    default double positionAtMost(Gain limit) {
+        return positionFor(limit);
+    }
+
     /** The nearest position that the control can stand at: the same one, but for switches. */
     default double rest(double position) {
         return position;

@@ -1,9 +1,12 @@
 package kalodyne.core.levels;
 
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Run;
 import kalodyne.core.gear.Station;
@@ -15,23 +18,25 @@ import kalodyne.core.units.Level;
  * Finds where the controls of a run should stand: a strong source first, since noise that is added later then counts
  * less, up to the first ceiling; the gain as the aim wants it, in the middle of the aim.
  *
- * <p>With one control before the input and one behind this is exact: the source stands as high as nothing before the
- * gain clips and the gain can still come down to the aim; what is left is the gain's. Positions are then moved to the
- * nearest quarter hour where that keeps the peak in the aim and clips nothing.
+ * <p>With one control before the input and one behind, this is exact but for the rounding to what a hand can set: the
+ * source stands as high as nothing before the gain clips and the gain can still come down to the aim; what is left is the
+ * gain's. Positions are moved to a quarter hour where that keeps the peak in the aim and clips nothing.
  */
 public final class Adviser {
     private final Run run;
 
-    /** The peak at the socket with the volume at its highest. */
-    private final Level loudestAtSocket;
+    /** The peaks at the source's output and at the socket with the volume at its highest. */
+    private final Level loudestAtSource;
 
+    private final Level loudestAtSocket;
     private final Control gain;
 
     private Adviser(Run run) {
         this.run = run;
         this.gain = run.input().gain();
-        Run strong = run.turned(Map.of(Run.VOLUME, 1.0));
-        this.loudestAtSocket = LevelPlan.of(strong).first(Station.Part.INPUT).peak();
+        LevelPlan strong = LevelPlan.of(run.turned(Map.of(Run.VOLUME, 1.0)));
+        this.loudestAtSource = strong.first(Station.Part.SOURCE).peak();
+        this.loudestAtSocket = strong.first(Station.Part.INPUT).peak();
     }
 
     public static Advice advise(Run run) {
@@ -48,17 +53,13 @@ public final class Adviser {
     }
 
     private Advice advise() {
-        Gain cut = cutNeeded();
         Optional<Control> volume = run.source().volume();
-        Optional<Control> advisedVolume = volume.map(control -> control.at(
-                cut.db() <= 0 ? 1 : atMost(control, control.taper().highest().minus(cut))));
-        Gain volumeChange = volume.isPresent()
+        Optional<Control> advisedVolume = volume.map(this::strongest);
+        Gain turnedDown = volume.isPresent()
                 ? advisedVolume.get().gain().minus(volume.get().taper().highest())
                 : Gain.NONE;
-        Level atSocket = loudestAtSocket.plus(volumeChange);
-
-        Gain wanted = target().above(atSocket);
-        Control advisedGain = handy(gain.at(gain.taper().positionFor(wanted)), atSocket);
+        Level atSocket = loudestAtSocket.plus(turnedDown);
+        Control advisedGain = gainFor(atSocket);
 
         Map<String, Control> advised = new LinkedHashMap<>();
         advisedVolume.ifPresent(control -> advised.put(Run.VOLUME, control));
@@ -67,21 +68,25 @@ public final class Adviser {
                 .map(entry -> new Setting(
                         entry.getKey(), ownerOf(entry.getKey()), entry.getValue(), advised.get(entry.getKey())))
                 .toList();
-        return new Advice(settings, obstacle(atSocket, advisedGain));
+        return new Advice(settings, obstacle(loudestAtSource.plus(turnedDown), atSocket, advisedGain));
     }
 
     private String ownerOf(String control) {
         return control.equals(Run.VOLUME) ? run.source().name() : run.input().device();
     }
 
-    /** How far the source must come down from its highest so that the socket bears it and the gain reaches the aim. */
-    private Gain cutNeeded() {
-        Gain overAim = loudestAtSocket.plus(gain.taper().lowest()).above(target());
-        Gain overSocket = run.input()
-                .socketCeiling()
-                .map(ceiling -> loudestAtSocket.above(ceiling))
-                .orElse(Gain.SHUT);
-        return overAim.compareTo(overSocket) > 0 ? overAim : overSocket;
+    /** The volume as high as nothing before the gain clips and the gain can still come down to the aim. */
+    private Control strongest(Control volume) {
+        Gain cut = Collections.max(List.of(
+                loudestAtSource.above(run.source().ceiling()),
+                run.input().socketCeiling().map(loudestAtSocket::above).orElse(Gain.SHUT),
+                loudestAtSocket.plus(gain.taper().lowest()).above(target())));
+        if (cut.db() <= 0) {
+            return volume.at(1);
+        }
+        Control exact =
+                volume.at(volume.taper().positionAtMost(volume.taper().highest().minus(cut)));
+        return exact.taper().isStepped() ? exact : quarterBelow(exact);
     }
 
     /** The middle of the aim, or what the gain stage can give without clipping, whichever is lower. */
@@ -90,50 +95,50 @@ public final class Adviser {
         return middle.compareTo(run.input().ceiling()) > 0 ? run.input().ceiling() : middle;
     }
 
-    /** The highest handy position of a control that does not exceed a gain. */
-    private static double atMost(Control control, Gain limit) {
-        double exact = control.taper().positionFor(limit);
-        double quarter = control.dial().nearestQuarter(exact);
-        double lower = quarter <= exact
-                ? quarter
-                : Math.max(0, quarter - control.dial().quarterHour());
-        return control.taper().isStepped() ? exact : lower;
-    }
-
-    private Control handy(Control exact, Level atSocket) {
-        if (exact.taper().isStepped()) {
-            return exact;
-        }
+    /** Of the positions round the one wanted, handy ones first: the first that hits the aim, else the one nearest to it. */
+    private Control gainFor(Level atSocket) {
+        Control exact = gain.at(gain.taper().positionFor(target().above(atSocket)));
         Control quarter = exact.at(exact.dial().nearestQuarter(exact.position()));
-        Level behind = atSocket.plus(quarter.gain());
-        boolean clips = behind.compareTo(run.input().ceiling()) > 0;
-        boolean exactHits = isInAim(atSocket.plus(exact.gain()));
-        return clips || (exactHits && !isInAim(behind)) ? exact : quarter;
+        Control highest =
+                gain.at(gain.taper().positionAtMost(run.input().ceiling().above(atSocket)));
+        List<Control> clean = Stream.of(quarter, exact, quarterBelow(exact), highest)
+                .filter(control ->
+                        atSocket.plus(control.gain()).compareTo(run.input().ceiling()) <= 0)
+                .toList();
+        return clean.stream()
+                .min(Comparator.comparingDouble(
+                        control -> Math.abs(miss(atSocket.plus(control.gain())).db())))
+                .orElse(gain.at(0));
     }
 
-    private boolean isInAim(Level atTrack) {
-        return miss(atTrack).db() == 0;
+    private static Control quarterBelow(Control exact) {
+        double quarter = exact.dial().nearestQuarter(exact.position());
+        double below =
+                quarter <= exact.position() ? quarter : quarter - exact.dial().quarterHour();
+        return exact.at(Math.max(0, below));
     }
 
     private Gain miss(Level atTrack) {
         return run.aim().miss(DigitalLevel.of(atTrack, run.converter().fullScale()));
     }
 
-    private Optional<Obstacle> obstacle(Level atSocket, Control advisedGain) {
+    private Optional<Obstacle> obstacle(Level atSource, Level atSocket, Control advisedGain) {
         Optional<Level> socketCeiling = run.input().socketCeiling();
+        if (atSource.compareTo(run.source().ceiling()) > 0) {
+            Gain over = atSource.above(run.source().ceiling());
+            return Optional.of(new Obstacle(Obstacle.Kind.SOURCE_CLIPS, Station.Part.SOURCE, over));
+        }
         if (socketCeiling.isPresent() && atSocket.compareTo(socketCeiling.get()) > 0) {
-            return Optional.of(new Obstacle(
-                    Obstacle.Kind.SOCKET_OVERLOADED, Station.Part.INPUT, atSocket.above(socketCeiling.get())));
+            Gain over = atSocket.above(socketCeiling.get());
+            return Optional.of(new Obstacle(Obstacle.Kind.SOCKET_OVERLOADED, Station.Part.INPUT, over));
         }
         Gain miss = miss(atSocket.plus(advisedGain.gain()));
         if (miss.db() > 0) {
             return Optional.of(new Obstacle(Obstacle.Kind.TOO_HOT_AT_LOWEST, Station.Part.INPUT, miss));
         }
         if (miss.db() < 0) {
-            boolean stageLimits = run.input()
-                            .ceiling()
-                            .compareTo(run.aim().low().at(run.converter().fullScale()))
-                    < 0;
+            Level lowEdge = run.aim().low().at(run.converter().fullScale());
+            boolean stageLimits = run.input().ceiling().compareTo(lowEdge) < 0;
             Obstacle.Kind kind = stageLimits ? Obstacle.Kind.CLIPS_BEFORE_AIM : Obstacle.Kind.TOO_QUIET_AT_HIGHEST;
             return Optional.of(new Obstacle(kind, Station.Part.INPUT, miss.negated()));
         }

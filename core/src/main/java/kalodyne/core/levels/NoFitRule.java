@@ -25,6 +25,8 @@ final class NoFitRule implements LevelRule {
 
     private static String reason(Obstacle.Kind kind, String missing) {
         return switch (kind) {
+            case SOURCE_CLIPS ->
+                "The source itself distorts: its loudest peak is " + missing + " above what it can give.";
             case TOO_HOT_AT_LOWEST -> "With every knob at its lowest it is still " + missing + " above the aim.";
             case TOO_QUIET_AT_HIGHEST -> "With every knob at its highest it still lacks " + missing + ".";
             case SOCKET_OVERLOADED ->
@@ -36,6 +38,7 @@ final class NoFitRule implements LevelRule {
     private static String cure(Obstacle obstacle, LevelPlan plan) {
         double wanted = obstacle.by().db();
         return switch (obstacle.kind()) {
+            case SOURCE_CLIPS -> "Play softer, or correct what the source is described with";
             case TOO_HOT_AT_LOWEST, SOCKET_OVERLOADED ->
                 "Put a pad of " + pad(wanted) + " dB before the input, or use a line socket that takes more";
             case TOO_QUIET_AT_HIGHEST ->

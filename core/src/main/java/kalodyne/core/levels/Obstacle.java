@@ -13,6 +13,8 @@ import kalodyne.core.units.Gain;
 public record Obstacle(Kind kind, Station.Part part, Gain by) {
     /** What can be in the way. */
     public enum Kind {
+        /** The source distorts by itself, and has no volume that goes low enough. */
+        SOURCE_CLIPS,
         /** Every control at its lowest, and still too hot for the aim. */
         TOO_HOT_AT_LOWEST,
         /** Every control at its highest, and still too quiet for the aim. */

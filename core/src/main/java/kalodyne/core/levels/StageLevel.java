@@ -15,6 +15,9 @@ import kalodyne.core.units.Level;
  */
 public record StageLevel(Stage stage, Level peak, Level average, Level floor, double noiseShare) {
 
+    /** Less than this is the rounding of the arithmetic. */
+    private static final double ROUNDING_DB = 1e-9;
+
     /** How much louder it could get before it clips here; negative where it clips; empty where nothing can. */
     public Optional<Gain> headroom() {
         return stage.ceiling().map(ceiling -> ceiling.above(peak));
@@ -26,6 +29,6 @@ public record StageLevel(Stage stage, Level peak, Level average, Level floor, do
     }
 
     public boolean clips() {
-        return headroom().isPresent() && headroom().get().db() < 0;
+        return headroom().isPresent() && headroom().get().db() < -ROUNDING_DB;
     }
 }

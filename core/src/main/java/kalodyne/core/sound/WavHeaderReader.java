@@ -19,8 +19,11 @@ final class WavHeaderReader {
     private static final int EXTENSIBLE = 0xFFFE;
     private static final int MOST_CHANNELS = 1024;
 
-    /** Written by programs that stream and cannot know the length beforehand. */
+    /** Programs that stream cannot know the length beforehand. Some write the most that fits... */
     private static final long UNKNOWN_SIZE = 0xFFFFFFFFL;
+
+    /** ... and some the most that fits with a sign, less a page and what is left of a frame. */
+    private static final long UNKNOWN_SIGNED_SIZE = 0x7FFFE000L;
 
     /** Bytes 2 to 15 of the sub-format in an extensible header; the first two tell the encoding. */
     private static final byte[] SUB_FORMAT_TAIL = {
@@ -150,7 +153,7 @@ final class WavHeaderReader {
         }
         long there = size - dataStart;
         int frameBytes = encoding.channels() * encoding.format().bytes();
-        boolean open = stated == UNKNOWN_SIZE || (stated == 0 && there >= frameBytes);
+        boolean open = isUnknown(stated, there) || (stated == 0 && there >= frameBytes);
         long readable = open ? there : Math.min(stated, there);
         return new WavHeader(
                 encoding.format(),
@@ -161,9 +164,14 @@ final class WavHeaderReader {
                 sizeFault(dataStart, stated, there, frameBytes));
     }
 
+    private static boolean isUnknown(long stated, long there) {
+        boolean signed = stated >= UNKNOWN_SIGNED_SIZE && stated <= Integer.MAX_VALUE && there < stated;
+        return stated == UNKNOWN_SIZE || signed;
+    }
+
     private Optional<WavHeader.SizeFault> sizeFault(long dataStart, long stated, long there, int frameBytes) {
         String place = "byte " + (dataStart - 4);
-        if (stated == UNKNOWN_SIZE) {
+        if (isUnknown(stated, there)) {
             return Optional.empty();
         }
         if (stated > there) {
@@ -189,7 +197,7 @@ final class WavHeaderReader {
                     "Its samples end in the middle of one. The last, incomplete one was left out.",
                     COPY_AGAIN);
         }
-        boolean outerWrong = riffSize != UNKNOWN_SIZE && riffSize + 8 < dataStart + stated;
+        boolean outerWrong = riffSize + 8 < dataStart + stated;
         return outerWrong
                 ? fault(
                         false,

@@ -3,58 +3,67 @@ package kalodyne.core.takes;
 import java.util.List;
 
 /**
- * Finds where a converter or a program cut the signal off at full scale: three or more samples in a row at one and the
- * same value at the very end of the scale (common practice).
+ * Finds where a converter or a program cut the signal off at full scale: three or more samples in a row at the very end
+ * of the scale (common practice). Dither that was added afterwards may lift some of them off the end by a step or two.
  *
- * <p>The round top of a low or coarsely quantised tone also stays on the highest step for some samples, but it gets there
- * step by step: it has spent time on the step below. A top counts as cut off when it was entered in a jump of more than
- * one step, or lasts far longer than the step below did. For a round top quantised with rounding that ratio is at most
- * 2√1 / (√2 − 1) = 4.83.
+ * <p>The round top of a low or coarsely quantised tone also stays at the end for some samples, but it gets there slowly:
+ * it has spent time just below. A top counts as cut off when it was entered in a jump, or lasts far longer than the
+ * approach did. A cosine's top of depth s, quantised and dithered, stays at most 2√5 as long at the end as √s; its way
+ * through the approach takes √22 − √5 of that at least, so that the ratio is 1.9 or less.
  */
 final class ClipDetector {
     private static final int SHORTEST_RUN = 3;
-    private static final int LONGEST_ROUND_TOP = 6;
+    private static final int LONGEST_ROUND_TOP = 3;
+    private static final float DITHER_STEPS = 2.5f;
+    private static final float APPROACH_STEPS = 10;
     private static final double JOIN_WITHIN_SECONDS = 0.05;
 
     /** Beyond this an overshoot is not told from the shape of what is left: 12 dB. */
     private static final double MOST_OVERSHOOT = 4;
 
-    private final float step;
+    /** From here to full scale a sample is at the end of the scale. */
     private final float rail;
+
+    private final float nearRail;
+    private final float approach;
     private final StretchList places;
 
     private long clippedSamples;
     private int runs;
     private double estimatedPeak;
 
-    /** Samples just before the run or the present block: the last two, and how many were on the step below the rail. */
+    /** Samples just before the run or the present block: the last two, and how many were on the approach to the end. */
     private float last;
 
     private float lastButOne;
-    private int onStepBelow;
+    private int onApproach;
 
-    private float runValue;
-    private int runLength;
+    /** The run that is being followed; its side is 0 where there is none. */
+    private float side;
+
     private long runStart;
-    private int runOnStepBelow;
+    private long lastAtRail;
+    private int runOnApproach;
     private float slopeIn;
 
     ClipDetector(int resolutionBits, int sampleRateHz) {
         // Converters of 16 bits in files of more: full scale is then the highest of 16 bits.
-        this.step = (float) Math.pow(2, 1 - Math.min(16, resolutionBits));
+        float step = (float) Math.pow(2, 1 - Math.min(16, resolutionBits));
         this.rail = 1 - step;
+        this.nearRail = rail - DITHER_STEPS * step;
+        this.approach = rail - APPROACH_STEPS * step;
         this.places = new StretchList((long) (JOIN_WITHIN_SECONDS * sampleRateHz));
     }
 
     /** A level below this is of no interest: such a block need not be shown. */
     float threshold() {
-        return rail - 1.5f * step;
+        return approach;
     }
 
     /** Tells that a block below the threshold was passed over. */
     void skip(float[] samples, int from, int to) {
         finishRun(samples[from], samples[Math.min(from + 1, to - 1)]);
-        onStepBelow = 0;
+        onApproach = 0;
         last = samples[to - 1];
         lastButOne = to - from > 1 ? samples[to - 2] : last;
     }
@@ -68,54 +77,57 @@ final class ClipDetector {
         for (int i = from; i < to; i++) {
             float x = samples[i];
             float size = Math.abs(x);
-            if (runLength > 0 && x == runValue) {
-                runLength++;
-            } else {
-                if (runLength > 0) {
-                    finishRun(x, samples[Math.min(i + 1, to - 1)]);
-                }
-                if (size >= rail && size <= 1) {
-                    startRun(x, startFrame + i - from);
-                }
+            boolean atRail = size >= rail && size <= 1;
+            if (side != 0 && (x * side < nearRail || size > 1)) {
+                finishRun(x, samples[Math.min(i + 1, to - 1)]);
             }
-            onStepBelow = size >= threshold() && size < rail ? onStepBelow + 1 : 0;
+            if (atRail && side == 0) {
+                startRun(x, startFrame + i - from);
+            }
+            if (atRail) {
+                lastAtRail = startFrame + i - from;
+            }
+            onApproach = side == 0 && size >= approach ? onApproach + 1 : 0;
             lastButOne = last;
             last = x;
         }
     }
 
     private void startRun(float value, long frame) {
-        runValue = value;
-        runLength = 1;
+        side = Math.signum(value);
         runStart = frame;
-        runOnStepBelow = onStepBelow;
+        runOnApproach = onApproach;
         slopeIn = Math.abs(last - lastButOne);
     }
 
     private void finishRun(float next, float nextButOne) {
-        boolean roundTop = runOnStepBelow > 0 && runLength <= LONGEST_ROUND_TOP * runOnStepBelow;
-        if (runLength >= SHORTEST_RUN && !roundTop) {
-            runs++;
-            clippedSamples += runLength;
-            places.add(new Stretch(runStart, runStart + runLength));
-            estimatedPeak = Math.max(estimatedPeak, overshoot(Math.abs(nextButOne - next)));
+        if (side == 0) {
+            return;
         }
-        runLength = 0;
+        long length = lastAtRail + 1 - runStart;
+        boolean roundTop = length <= (long) LONGEST_ROUND_TOP * runOnApproach;
+        if (length >= SHORTEST_RUN && !roundTop) {
+            runs++;
+            clippedSamples += length;
+            places.add(new Stretch(runStart, runStart + length));
+            estimatedPeak = Math.max(estimatedPeak, overshoot(length, Math.abs(nextButOne - next)));
+        }
+        side = 0;
     }
 
     /**
      * How high the cut top went. The lines that go on from both sides with the slopes found there meet at
      * length · s₁·s₂ / (s₁ + s₂) above the cut; a round top that leaves along them reaches about half of that.
      */
-    private double overshoot(float slopeOut) {
+    private double overshoot(long length, float slopeOut) {
         double slopes = slopeIn + slopeOut;
-        double meeting = slopes == 0 ? 0 : runLength * (slopeIn / slopes) * slopeOut;
-        return Math.min(MOST_OVERSHOOT, Math.abs(runValue) + meeting / 2);
+        double meeting = slopes == 0 ? 0 : length * (slopeIn / slopes) * slopeOut;
+        return Math.min(MOST_OVERSHOOT, 1 + meeting / 2);
     }
 
     /** Call once behind the last sample. */
     void finish() {
-        finishRun(runValue, runValue);
+        finishRun(last, last);
     }
 
     long clippedSamples() {

@@ -12,12 +12,10 @@ final class QuietTakeRule implements TakeRule {
     /** 18 dB below the aim for uneven players: raised to it, the noise of most inputs is heard (common practice). */
     private static final DigitalLevel QUIET = new DigitalLevel(-36);
 
-    private static final DigitalLevel SILENT = new DigitalLevel(-90);
-
     @Override
     public List<Finding> check(TakeReport take) {
         DigitalLevel peak = take.loudest().peakLevel();
-        if (peak.compareTo(QUIET) >= 0 || peak.compareTo(SILENT) < 0) {
+        if (peak.compareTo(QUIET) >= 0 || take.isSilent()) {
             return List.of();
         }
         return List.of(TakeRules.finding(

@@ -10,13 +10,12 @@ import kalodyne.core.units.DigitalLevel;
 
 /** Reports a take, or one channel of it, in which there is nothing. */
 final class SilenceRule implements TakeRule {
-    private static final DigitalLevel NOTHING = new DigitalLevel(-90);
     private static final DigitalLevel SOMETHING = new DigitalLevel(-50);
 
     @Override
     public List<Finding> check(TakeReport take) {
         DigitalLevel loudest = take.loudest().peakLevel();
-        if (loudest.compareTo(NOTHING) < 0) {
+        if (take.isSilent()) {
             return List.of(TakeRules.finding(
                     "level.silent",
                     Severity.WRONG,
@@ -25,14 +24,14 @@ final class SilenceRule implements TakeRule {
                     "Nothing was recorded",
                     take.header().frames() == 0
                             ? "The file holds no samples."
-                            : "No sample is above " + NOTHING + " in the whole take.",
+                            : "No sample is above " + TakeReport.NOTHING + " in the whole take.",
                     "Check the track's input and that the lead is plugged at both ends"));
         }
         if (loudest.compareTo(SOMETHING) < 0) {
             return List.of();
         }
         return IntStream.range(0, take.channels().size())
-                .filter(c -> take.channels().get(c).peakLevel().compareTo(NOTHING) < 0)
+                .filter(c -> take.channels().get(c).peakLevel().compareTo(TakeReport.NOTHING) < 0)
                 .mapToObj(c -> deadChannel(take, c))
                 .toList();
     }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.sound.WavHeader;
+import kalodyne.core.units.DigitalLevel;
 
 /**
  * What was measured in a take.
@@ -15,6 +16,9 @@ import kalodyne.core.sound.WavHeader;
  * @param findings what is wrong with it, whatever it was meant for, worst first
  */
 public record TakeReport(Path file, WavHeader header, List<ChannelReport> channels, List<Finding> findings) {
+    /** No input is so quiet with something plugged into it (common practice). */
+    static final DigitalLevel NOTHING = new DigitalLevel(-90);
+
     public TakeReport {
         channels = List.copyOf(channels);
         findings = List.copyOf(findings);
@@ -42,8 +46,9 @@ public record TakeReport(Path file, WavHeader header, List<ChannelReport> channe
                 .sum();
     }
 
+    /** Whether nothing was recorded: what is below this is the noise of an open input or of rounding. */
     public boolean isSilent() {
-        return loudest().peakLevel().isSilence();
+        return loudest().peakLevel().compareTo(NOTHING) < 0;
     }
 
     /** Whether samples that the file promises could not be read. */

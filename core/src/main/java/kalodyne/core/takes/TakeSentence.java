@@ -10,7 +10,7 @@ public final class TakeSentence {
 
     public static String of(TakeReport take) {
         DigitalLevel peak = take.loudest().peakLevel();
-        if (take.findings().stream().anyMatch(finding -> finding.code().equals("level.silent"))) {
+        if (take.isSilent()) {
             return "Nothing was recorded.";
         }
         if (take.isClipped()) {

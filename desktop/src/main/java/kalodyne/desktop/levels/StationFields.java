@@ -53,7 +53,7 @@ final class StationFields {
             }),
             quantity(
                     "loudest peak",
-                    "The loudest it gets with its volume full, as the sine that peaks as high",
+                    "The loudest it gets with its volume at 0 dB, mostly full; as the sine that peaks as high",
                     Quantity.LEVEL,
                     run -> run.source().levels().peak(),
                     (run, level) -> levels(
