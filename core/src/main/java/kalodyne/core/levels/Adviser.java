@@ -1,8 +1,8 @@
 package kalodyne.core.levels;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Run;
 import kalodyne.core.gear.Station;
+import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
@@ -52,35 +53,47 @@ public final class Adviser {
         return advise(run.withSource(run.source().louderBy(correction)));
     }
 
-    private Advice advise() {
-        Optional<Control> volume = run.source().volume();
-        Optional<Control> advisedVolume = volume.map(this::strongest);
-        Gain turnedDown = volume.isPresent()
-                ? advisedVolume.get().gain().minus(volume.get().taper().highest())
-                : Gain.NONE;
-        Level atSocket = loudestAtSocket.plus(turnedDown);
-        Control advisedGain = gainFor(atSocket);
+    /** The volume, if there is one, and the gain, with the peak that they give at the socket. */
+    private record Pair(Optional<Control> volume, Level atSocket, Control gain) {}
 
-        Map<String, Control> advised = new LinkedHashMap<>();
-        advisedVolume.ifPresent(control -> advised.put(Run.VOLUME, control));
-        advised.put(Run.GAIN, advisedGain);
-        List<Setting> settings = run.controls().entrySet().stream()
-                .map(entry -> new Setting(
-                        entry.getKey(), ownerOf(entry.getKey()), entry.getValue(), advised.get(entry.getKey())))
-                .toList();
-        return new Advice(settings, obstacle(loudestAtSource.plus(turnedDown), atSocket, advisedGain));
+    private Advice advise() {
+        Pair pair = strongSource(gain.taper().lowest());
+        if (miss(pair).db() != 0 && gain.taper() instanceof SteppedTaper clicks) {
+            // Between two clicks the volume must do the rest.
+            pair = clicks.steps().stream()
+                    .map(this::strongSource)
+                    .filter(candidate -> miss(candidate).db() == 0)
+                    .findFirst()
+                    .orElse(pair);
+        }
+        return new Advice(settings(pair), obstacle(pair));
     }
 
-    private String ownerOf(String control) {
-        return control.equals(Run.VOLUME) ? run.source().name() : run.input().device();
+    private List<Setting> settings(Pair pair) {
+        List<Setting> settings = new ArrayList<>();
+        pair.volume()
+                .ifPresent(advised -> settings.add(new Setting(
+                        Run.VOLUME, run.source().name(), run.source().volume().orElseThrow(), advised)));
+        settings.add(new Setting(Run.GAIN, run.input().device(), gain, pair.gain()));
+        return settings;
+    }
+
+    /** The source as strong as may be where the gain will be a given one or more, and the gain that then fits. */
+    private Pair strongSource(Gain leastGain) {
+        Optional<Control> volume = run.source().volume().map(control -> strongest(control, leastGain));
+        Gain turnedDown = volume.map(
+                        control -> control.gain().minus(control.taper().highest()))
+                .orElse(Gain.NONE);
+        Level atSocket = loudestAtSocket.plus(turnedDown);
+        return new Pair(volume, atSocket, gainFor(atSocket));
     }
 
     /** The volume as high as nothing before the gain clips and the gain can still come down to the aim. */
-    private Control strongest(Control volume) {
+    private Control strongest(Control volume, Gain leastGain) {
         Gain cut = Collections.max(List.of(
                 loudestAtSource.above(run.source().ceiling()),
                 run.input().socketCeiling().map(loudestAtSocket::above).orElse(Gain.SHUT),
-                loudestAtSocket.plus(gain.taper().lowest()).above(target())));
+                loudestAtSocket.plus(leastGain).above(target())));
         if (cut.db() <= 0) {
             return volume.at(1);
         }
@@ -122,17 +135,22 @@ public final class Adviser {
         return run.aim().miss(DigitalLevel.of(atTrack, run.converter().fullScale()));
     }
 
-    private Optional<Obstacle> obstacle(Level atSource, Level atSocket, Control advisedGain) {
-        Optional<Level> socketCeiling = run.input().socketCeiling();
+    private Gain miss(Pair pair) {
+        return miss(pair.atSocket().plus(pair.gain().gain()));
+    }
+
+    private Optional<Obstacle> obstacle(Pair pair) {
+        Level atSource = loudestAtSource.plus(pair.atSocket().above(loudestAtSocket));
         if (atSource.compareTo(run.source().ceiling()) > 0) {
             Gain over = atSource.above(run.source().ceiling());
             return Optional.of(new Obstacle(Obstacle.Kind.SOURCE_CLIPS, Station.Part.SOURCE, over));
         }
-        if (socketCeiling.isPresent() && atSocket.compareTo(socketCeiling.get()) > 0) {
-            Gain over = atSocket.above(socketCeiling.get());
+        Optional<Level> socketCeiling = run.input().socketCeiling();
+        if (socketCeiling.isPresent() && pair.atSocket().compareTo(socketCeiling.get()) > 0) {
+            Gain over = pair.atSocket().above(socketCeiling.get());
             return Optional.of(new Obstacle(Obstacle.Kind.SOCKET_OVERLOADED, Station.Part.INPUT, over));
         }
-        Gain miss = miss(atSocket.plus(advisedGain.gain()));
+        Gain miss = miss(pair);
         if (miss.db() > 0) {
             return Optional.of(new Obstacle(Obstacle.Kind.TOO_HOT_AT_LOWEST, Station.Part.INPUT, miss));
         }

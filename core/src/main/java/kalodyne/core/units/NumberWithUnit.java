@@ -1,15 +1,16 @@
 package kalodyne.core.units;
 
+import java.math.BigDecimal;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
  * A number and the word behind it, as people and data sheets write them: "+4 dBu", "−10dBV", "1,2 Vrms", "4k7", "1M".
  *
- * @param value the number, finite
+ * @param value the number with every digit that was written
  * @param unit what stands behind it, without blanks around; may be empty
  */
-record NumberWithUnit(double value, String unit) {
+record NumberWithUnit(BigDecimal value, String unit) {
     /** Longer than anything that a person means as one number; keeps pathological input away from the pattern. */
     private static final int LONGEST = 60;
 
@@ -34,7 +35,7 @@ record NumberWithUnit(double value, String unit) {
         Matcher lettered = LETTER_FOR_POINT.matcher(trimmed);
         if (lettered.matches()) {
             String prefix = lettered.group(2).equals("R") ? "Ω" : lettered.group(2);
-            return new NumberWithUnit(Double.parseDouble(lettered.group(1) + "." + lettered.group(3)), prefix);
+            return new NumberWithUnit(new BigDecimal(lettered.group(1) + "." + lettered.group(3)), prefix);
         }
         Matcher matcher = FORM.matcher(trimmed);
         if (!matcher.matches()) {
@@ -45,7 +46,7 @@ record NumberWithUnit(double value, String unit) {
         return new NumberWithUnit(number(trimmed, matcher), unit);
     }
 
-    private static double number(String text, Matcher matcher) {
+    private static BigDecimal number(String text, Matcher matcher) {
         String sign = matcher.group(1);
         if (sign.equals("±")) {
             throw new UnreadableQuantity("“" + text + "” has two signs at once.", "Write plus or minus.");
@@ -57,7 +58,7 @@ record NumberWithUnit(double value, String unit) {
                     "Write " + digits.replace(",", "") + " or " + digits.replace(',', '.') + ".");
         }
         String exponent = matcher.group(3) == null ? "" : "e" + matcher.group(3).replace('−', '-');
-        double size = Double.parseDouble(digits.replace(',', '.') + exponent);
-        return sign.isEmpty() || sign.equals("+") ? size : -size;
+        BigDecimal size = new BigDecimal(digits.replace(',', '.') + exponent);
+        return sign.isEmpty() || sign.equals("+") ? size : size.negate();
     }
 }

@@ -26,11 +26,15 @@ enum SiPrefix {
     }
 
     /** The number without the prefix, rounded once: "100 p" is exactly the double nearest to 1e-10. */
-    double applyTo(double value) {
-        return BigDecimal.valueOf(value).scaleByPowerOfTen(exponent).doubleValue();
+    double applyTo(BigDecimal value) {
+        return value.scaleByPowerOfTen(exponent).doubleValue();
     }
 
-    /** The inverse of {@link #applyTo}, as decimal digits that lose nothing. */
+    private double applyTo(double value) {
+        return applyTo(BigDecimal.valueOf(value));
+    }
+
+    /** The inverse of {@link #applyTo(BigDecimal)}, as decimal digits that lose nothing. */
     String exactly(double value) {
         BigDecimal digits = BigDecimal.valueOf(value).scaleByPowerOfTen(-exponent);
         return digits.signum() == 0 ? "0" : digits.stripTrailingZeros().toPlainString();

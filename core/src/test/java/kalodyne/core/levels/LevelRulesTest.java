@@ -1,0 +1,140 @@
+package kalodyne.core.levels;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Converter;
+import kalodyne.core.gear.Input;
+import kalodyne.core.gear.InputKind;
+import kalodyne.core.gear.Run;
+import kalodyne.core.testing.Runs;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Level;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class LevelRulesTest {
+    private static Run gain(double db) {
+        Run run = Runs.plain();
+        return run.turned(Map.of(Run.GAIN, run.input().gain().taper().positionFor(new kalodyne.core.units.Gain(db))));
+    }
+
+    private static Run ohms(double source, double input) {
+        return gain(5).withSource(Runs.source(6, -6, -80, 18, source, Optional.empty()))
+                .withInput(Runs.input(
+                        InputKind.LINE, input, Optional.empty(), Runs.knob("gain", Runs.linear(-8, 32), 0.35), 24));
+    }
+
+    private static Run mic(double peak) {
+        return gain(5).withSource(Runs.source(peak, peak - 12, -130, 18, 200, Optional.empty()))
+                .withInput(Runs.input(
+                        InputKind.MIC, 3000, Optional.empty(), Runs.knob("gain", Runs.linear(0, 60), 0.5), 24));
+    }
+
+    private static Run noise(double floor, double ein) {
+        Run run = gain(5).withSource(Runs.source(6, -6, floor, 18, 0, Optional.empty()));
+        Input i = run.input();
+        return run.withInput(new Input(
+                i.device(),
+                i.socket(),
+                i.kind(),
+                i.impedance(),
+                i.socketCeiling(),
+                i.gain(),
+                i.ceiling(),
+                new Level(ein),
+                i.outputNoise()));
+    }
+
+    /** Each rule: a run it must report with its severity, and a near miss that it must not. */
+    static Stream<Arguments> cases() {
+        return Stream.of(
+                Arguments.of("level.clips", Severity.WRONG, gain(14.5), gain(13.5)),
+                Arguments.of("level.hot", Severity.WRONG, gain(12), gain(7.5)),
+                Arguments.of("level.hot", Severity.WEAK, gain(9), gain(14.5)),
+                Arguments.of("level.low", Severity.WEAK, gain(1), gain(2.5)),
+                Arguments.of("joint.loading", Severity.WEAK, ohms(2000, 10_000), ohms(1000, 10_000)),
+                Arguments.of("joint.loading", Severity.WRONG, ohms(12_000, 10_000), ohms(1000, 1e6)),
+                Arguments.of("lead.dull", Severity.WEAK, ohms(40_000, 1e6), ohms(20_000, 1e6)),
+                Arguments.of("caution.line-into-mic", Severity.HARM, mic(4), mic(-20)),
+                Arguments.of("noise.high", Severity.WEAK, noise(-40, -106), noise(-50, -106)),
+                Arguments.of("noise.impossible", Severity.NOTE, noise(-80, -134), noise(-80, -129)),
+                Arguments.of("level.no-fit", Severity.WRONG, mic(-70), mic(-34)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void reports_the_case_and_not_the_near_miss(String code, Severity severity, Run wrong, Run nearMiss) {
+        assertThat(of(code, wrong)).map(Finding::severity).contains(severity);
+        assertThat(of(code, nearMiss)).isEmpty();
+    }
+
+    private static Optional<Finding> of(String code, Run run) {
+        return findings(run).stream()
+                .filter(finding -> finding.code().equals(code))
+                .findFirst();
+    }
+
+    private static List<Finding> findings(Run run) {
+        return LevelRules.check(LevelPlan.of(run), Adviser.advise(run));
+    }
+
+    @Test
+    void worst_comes_first_and_the_caution_is_always_there() {
+        for (Run run : List.of(gain(5), gain(20), mic(4), ohms(12_000, 10_000))) {
+            List<Finding> findings = findings(run);
+            assertThat(findings).extracting(Finding::severity).isSorted();
+            assertThat(findings).extracting(Finding::code).contains("caution.plugging");
+        }
+    }
+
+    /** The wording of each finding with its numbers, once. */
+    @Test
+    void words_its_numbers() {
+        Function<Run, String> hot = run -> of("level.hot", run).orElseThrow().text();
+        assertThat(hot.apply(gain(12)))
+                .isEqualTo("2.0 dB are left above the loudest peak, 4.0 dB less than the aim keeps free.");
+        assertThat(of("level.clips", gain(16)).orElseThrow())
+                .returns("Cut off at the converter", Finding::title)
+                .returns(
+                        "The loudest peaks are 2.0 dB above what it can take. What is cut off cannot be repaired afterwards.",
+                        Finding::text);
+        assertThat(of("joint.loading", ohms(10_000, 10_000)).orElseThrow().text())
+                .isEqualTo("10 kΩ on a source of 10 kΩ costs 6.0 dB. A pickup also loses its treble.");
+        assertThat(of("noise.origin", gain(12)).orElseThrow().title()).isEqualTo("Most noise comes from Synth");
+        assertThat(of("level.hot", gain(12))
+                        .orElseThrow()
+                        .remedy()
+                        .orElseThrow()
+                        .words())
+                .isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
+    }
+
+    /** A microphone of 2 mV/Pa at 94 dB SPL gives −51.8 dBu: 60 dB of gain reach +8 dBu, 3 dB short of −9 dBFS at +20 dBu. */
+    @Test
+    void a_sentence_says_the_case_and_the_next_step() {
+        assertThat(verdict(gain(12)))
+                .isEqualTo(new LevelVerdict(
+                        "Loudest peaks reach −2.0 dBFS: 4.0 dB too hot",
+                        "Turn the gain on Interface from 12:00 to 10:15, then play the loudest part"));
+        assertThat(verdict(gain(5)).sentence()).isEqualTo("Loudest peaks reach −9.0 dBFS: right in the aim");
+        assertThat(verdict(gain(5)).nextStep()).isEqualTo("Record a test take of the loudest part");
+        assertThat(verdict(gain(16)).sentence()).isEqualTo("Loudest peaks would reach +2.0 dBFS: cut off");
+        Run narrow = gain(12).withConverter(new Converter("T", new Level(40), new DigitalLevel(-110), 24, 48_000));
+        assertThat(verdict(narrow.turned(Map.of(Run.GAIN, 1.0))).sentence())
+                .isEqualTo("Interface gain distorts: 14.0 dB too loud for it");
+        assertThat(verdict(mic(-90)).nextStep()).startsWith("Turn the gain on Interface from 12:00 to 5:00");
+    }
+
+    private static LevelVerdict verdict(Run run) {
+        return LevelVerdict.of(LevelPlan.of(run), Adviser.advise(run));
+    }
+}

@@ -1,0 +1,28 @@
+package kalodyne.core.testing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** General-purpose sound tools of the system (SoX, ffmpeg), to make files with and to measure against. */
+public final class Tool {
+    private Tool() {}
+
+    /** Runs a command and gives all that it printed; fails the test where the command fails. */
+    public static String run(String... command) throws IOException, InterruptedException {
+        Process process = new ProcessBuilder(List.of(command))
+                .redirectErrorStream(true)
+                .redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")))
+                .start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(process.exitValue())
+                .as(String.join(" ", command) + "\n" + printed)
+                .isZero();
+        return printed;
+    }
+}
