@@ -87,7 +87,8 @@ final class ChannelMeter {
                 clips.clippedSamples(),
                 clips.runs(),
                 clips.runs() == 0 ? OptionalDouble.empty() : OptionalDouble.of(clips.estimatedPeak()),
-                clips.places(),
+                clips.places().toList(),
+                clips.places().count(),
                 unusable,
                 new Overview(framesPerPart, lowest, highest));
     }

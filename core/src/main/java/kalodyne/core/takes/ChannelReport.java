@@ -13,7 +13,8 @@ import kalodyne.core.units.DigitalLevel;
  * @param clippedSamples how many samples are cut off at full scale
  * @param clipRuns in how many runs they lie
  * @param estimatedPeak how high the cut tops would have gone, from their shape; empty where nothing is cut off
- * @param clipPlaces where, with places close together joined
+ * @param clipPlaces where, with places close together joined; of very many, neighbours are told as one
+ * @param clipPlaceCount how many places there are
  * @param unusableSamples how many are no number at all and were taken as silence
  * @param overview for drawing
  */
@@ -25,6 +26,7 @@ public record ChannelReport(
         int clipRuns,
         OptionalDouble estimatedPeak,
         List<Stretch> clipPlaces,
+        int clipPlaceCount,
         long unusableSamples,
         Overview overview) {
 

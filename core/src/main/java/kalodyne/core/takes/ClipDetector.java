@@ -1,7 +1,5 @@
 package kalodyne.core.takes;
 
-import java.util.List;
-
 /**
  * Finds where a converter or a program cut the signal off at full scale: three or more samples in a row at the very end
  * of the scale (common practice). Dither that was added afterwards may lift some of them off the end by a step or two.
@@ -138,8 +136,8 @@ final class ClipDetector {
         return runs;
     }
 
-    List<Stretch> places() {
-        return places.toList();
+    StretchList places() {
+        return places;
     }
 
     /** How high the highest cut top would have gone, re full scale 1; 0 where nothing was cut off. */

@@ -24,9 +24,9 @@ final class ClippedRule implements TakeRule {
         List<Stretch> places = channel.clipPlaces();
         double from = take.seconds(places.get(0).fromFrame());
         double to = take.seconds(places.get(places.size() - 1).toFrame());
-        String where = places.size() == 1
+        String where = channel.clipPlaceCount() == 1
                 ? "at one place, " + Print.moment(from)
-                : "at " + places.size() + " places, first at " + Print.moment(from);
+                : "at " + Print.count(channel.clipPlaceCount()) + " places, first at " + Print.moment(from);
         return TakeRules.finding(
                 "clip.digital",
                 Severity.WRONG,

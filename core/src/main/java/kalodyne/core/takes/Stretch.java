@@ -7,6 +7,10 @@ package kalodyne.core.takes;
  * @param toFrame behind its last frame
  */
 public record Stretch(long fromFrame, long toFrame) {
+    long gapTo(Stretch later) {
+        return later.fromFrame - toFrame;
+    }
+
     Stretch until(Stretch later) {
         return new Stretch(fromFrame, Math.max(toFrame, later.toFrame));
     }

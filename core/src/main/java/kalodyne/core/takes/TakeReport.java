@@ -41,9 +41,7 @@ public record TakeReport(Path file, WavHeader header, List<ChannelReport> channe
 
     /** How many places are cut off, over all channels. */
     public int clipPlaces() {
-        return channels.stream()
-                .mapToInt(channel -> channel.clipPlaces().size())
-                .sum();
+        return channels.stream().mapToInt(ChannelReport::clipPlaceCount).sum();
     }
 
     /** Whether nothing was recorded: what is below this is the noise of an open input or of rounding. */
