@@ -20,6 +20,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import kalodyne.core.setup.UnreadableSetup.Problem;
 
@@ -53,6 +54,8 @@ public final class SetupReader {
         JsonNode root = parse(json, file);
         requireKnownVersion(root, file);
         List<Problem> formProblems = SchemaHolder.SCHEMA.validate(root).stream()
+                // A misspelt name is both unknown and missing: the misspelling is the one to tell first.
+                .sorted(Comparator.comparing(error -> !error.getKeyword().equals("additionalProperties")))
                 .map(error -> SchemaProblem.of(error, root))
                 .distinct()
                 .toList();

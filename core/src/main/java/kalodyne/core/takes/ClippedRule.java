@@ -34,7 +34,7 @@ final class ClippedRule implements TakeRule {
                 new Figure(channel.clippedSamples(), "samples"),
                 "Cut off at full scale" + TakeRules.inChannel(take, c),
                 Print.count(channel.clippedSamples()) + " samples " + where + ". The tops would have reached about "
-                        + Print.signed(channel.likelyPeak().dbfs(), 1) + " dBFS.",
+                        + Print.signed(channel.likelyPeak().dbfs(), 0) + " dBFS.",
                 "Turn down and record again: what is cut off cannot be repaired");
     }
 }

@@ -1,0 +1,85 @@
+package kalodyne.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The rooms of the core and what each may know, as docs/architecture.md tells. */
+class ArchitectureTest {
+    /** A room may use those before it. */
+    private static final List<String> ORDER =
+            List.of("units", "findings", "gear", "levels", "sound", "takes", "verdict", "setup", "demo");
+
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("kalodyne.core");
+
+    private static final ArchRule NO_INTERFACE = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..", "kalodyne.desktop..", "kalodyne.command..");
+
+    @Test
+    void core_knows_no_interface_code() {
+        NO_INTERFACE.check(CORE);
+    }
+
+    /** The rule itself can fail: a class that breaks it is caught. */
+    @Test
+    void the_rule_would_catch_interface_code() {
+        JavaClasses bad = new ClassFileImporter().importClasses(KnowsScreens.class);
+        assertThat(NO_INTERFACE.evaluate(bad).hasViolation()).isTrue();
+    }
+
+    private static final class KnowsScreens {
+        @SuppressWarnings("unused")
+        private final java.awt.Point screen = new java.awt.Point();
+    }
+
+    @Test
+    void rooms_have_no_cycles() {
+        slices().matching("kalodyne.core.(*)..").should().beFreeOfCycles().check(CORE);
+    }
+
+    @Test
+    void rooms_use_only_those_before_them() {
+        assertThat(CORE.stream().map(each -> room(each.getPackageName())).distinct())
+                .containsExactlyInAnyOrderElementsOf(ORDER);
+        for (int i = 0; i < ORDER.size(); i++) {
+            for (String later : ORDER.subList(i + 1, ORDER.size())) {
+                noClasses()
+                        .that()
+                        .resideInAPackage(packages(ORDER.get(i)))
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAPackage(packages(later))
+                        .check(CORE);
+            }
+        }
+    }
+
+    private static String room(String packageName) {
+        return packageName.substring("kalodyne.core.".length()).split("\\.")[0];
+    }
+
+    private static String packages(String room) {
+        return "kalodyne.core." + room + "..";
+    }
+
+    @Test
+    void logarithms_of_levels_are_taken_in_units_only() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("kalodyne.core.units..")
+                .should()
+                .callMethod(Math.class, "log10", double.class)
+                .check(CORE);
+    }
+}
