@@ -3,6 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.OptionalDouble;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
 
 /**
  * What was measured in one channel.
@@ -42,6 +43,12 @@ public record ChannelReport(
     /** The peak as it was before it was cut off, as far as that can be told. */
     public DigitalLevel likelyPeak() {
         return DigitalLevel.ofPeak(estimatedPeak.orElse(samplePeak));
+    }
+
+    /** The same in words, as coarsely as it is known: "about +3 dBFS". */
+    public String likelyReach() {
+        String rounded = Print.signed(likelyPeak().dbfs(), 0);
+        return rounded.equals("0") ? "a little over 0 dBFS" : "about " + rounded + " dBFS";
     }
 
     public boolean isClipped() {

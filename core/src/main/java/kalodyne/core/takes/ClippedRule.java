@@ -33,8 +33,8 @@ final class ClippedRule implements TakeRule {
                 new Place.Stretch(OptionalInt.of(c), from, to),
                 new Figure(channel.clippedSamples(), "samples"),
                 "Cut off at full scale" + TakeRules.inChannel(take, c),
-                Print.count(channel.clippedSamples()) + " samples " + where + ". The tops would have reached about "
-                        + Print.signed(channel.likelyPeak().dbfs(), 0) + " dBFS.",
+                Print.count(channel.clippedSamples()) + " samples " + where + ". The tops would have reached "
+                        + channel.likelyReach() + ".",
                 "Turn down and record again: what is cut off cannot be repaired");
     }
 }

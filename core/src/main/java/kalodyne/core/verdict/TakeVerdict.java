@@ -83,7 +83,7 @@ public record TakeVerdict(
         if (take.isClipped()) {
             int places = take.clipPlaces();
             return "Cut off at " + (places == 1 ? "one place" : Print.count(places) + " places")
-                    + ": it wanted to reach about " + Print.signed(likely.dbfs(), 0) + " dBFS";
+                    + ": it wanted to reach " + take.loudest().likelyReach();
         }
         double miss = run.aim().miss(likely).db();
         String start = "Peaks at " + likely + ": ";

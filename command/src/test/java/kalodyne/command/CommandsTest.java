@@ -1,0 +1,145 @@
+package kalodyne.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import kalodyne.core.demo.Boathouse;
+import kalodyne.core.testing.Signals;
+import kalodyne.core.testing.WavBytes;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** What other programs read: exit status, the JSON after its published schema, complaints. */
+class CommandsTest {
+    private static final Path FORMATS = Path.of("../docs/formats");
+
+    @TempDir
+    Path folder;
+
+    private final ByteArrayOutputStream printed = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream complained = new ByteArrayOutputStream();
+    private final Output output = new Output(
+            new PrintStream(printed, true, StandardCharsets.UTF_8),
+            new PrintStream(complained, true, StandardCharsets.UTF_8));
+
+    private int analyse(String... arguments) {
+        return new CommandLine(new AnalyseCommand(output)).execute(arguments);
+    }
+
+    private int levels(String... arguments) {
+        return new CommandLine(new LevelsCommand(output)).execute(arguments);
+    }
+
+    private JsonNode json(String schema) throws IOException {
+        String text = printed.toString(StandardCharsets.UTF_8);
+        JsonNode node = new JsonMapper().readTree(text);
+        try (var in = Files.newInputStream(FORMATS.resolve(schema))) {
+            assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                            .getSchema(in)
+                            .validate(node))
+                    .as(text)
+                    .isEmpty();
+        }
+        return node;
+    }
+
+    @Test
+    void analyse_prints_an_object_a_file() throws IOException {
+        double[] loud = Signals.sine(1000, 1, 48_000, 48_000);
+        Path good = WavBytes.floats(loud, new double[48_000]).write(folder.resolve("good.wav"));
+        Path clipped =
+                WavBytes.integers(16, Signals.sine(1000, 1.5, 48_000, 48_000)).write(folder.resolve("cut.wav"));
+        assertThat(analyse(good.toString(), clipped.toString(), "--json")).isZero();
+        JsonNode array = json("analyse.schema.json");
+        assertThat(array).hasSize(2);
+        JsonNode first = array.get(0);
+        assertThat(first.get("file").asText()).isEqualTo(good.toString());
+        assertThat(first.get("sampleRateHz").asInt()).isEqualTo(48_000);
+        assertThat(first.get("frames").asInt()).isEqualTo(48_000);
+        assertThat(first.get("durationSeconds").asDouble()).isEqualTo(1);
+        assertThat(first.get("channels").get(0).get("rmsDbfs").asDouble()).isCloseTo(-3.0103, within(1e-4));
+        assertThat(first.get("channels").get(1).get("samplePeakDbfs").isNull()).isTrue();
+        assertThat(first.get("findings").findValuesAsText("code")).containsExactly("channel.dead", "level.hot");
+        assertThat(first.get("findings").get(0).get("channel").asInt()).isEqualTo(1);
+        assertThat(array.get(1).get("channels").get(0).get("clipRuns").asInt()).isEqualTo(2000);
+        assertThat(array.get(1).get("verdict").asText()).startsWith("Cut off at");
+        assertThat(complained.size()).isZero();
+    }
+
+    @Test
+    void analyse_goes_on_after_a_file_that_cannot_be_read() throws IOException {
+        Path text = Files.writeString(folder.resolve("notes.wav"), "these are no samples at all");
+        byte[] whole =
+                WavBytes.integers(16, Signals.sine(1000, 0.4, 48_000, 48_000)).bytes();
+        Path half = Files.write(folder.resolve("half.wav"), Arrays.copyOf(whole, whole.length / 2));
+        String gone = folder.resolve("gone.wav").toString();
+        assertThat(analyse("--json", text.toString(), half.toString(), gone)).isEqualTo(2);
+        JsonNode array = json("analyse.schema.json");
+        assertThat(array.get(0).get("error").get("problem").asText()).isEqualTo("This is not a WAV file.");
+        assertThat(array.get(1).get("frames").asInt()).isEqualTo(23_989);
+        assertThat(array.get(2).get("error").get("problem").asText()).isEqualTo("There is no such file.");
+        assertThat(complained.toString(StandardCharsets.UTF_8).lines())
+                .hasSize(3)
+                .allMatch(line -> line.startsWith(folder.toString()));
+    }
+
+    @Test
+    void analyse_tells_people_the_same() throws IOException {
+        Path hot =
+                WavBytes.integers(16, Signals.sine(1000, 0.9, 48_000, 48_000)).write(folder.resolve("hot.wav"));
+        assertThat(analyse(hot.toString())).isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8))
+                .contains("hot.wav: Peaks at −0.9 dBFS: little room above the peaks.")
+                .contains("0:01.0 · 48 kHz · 1 channel")
+                .contains("peak −0.9 dBFS, average −0.9 dBFS (re a full-scale sine)")
+                .contains("weak: Little room above the peaks.");
+    }
+
+    @Test
+    void levels_prints_every_run() throws IOException {
+        Path setup = Boathouse.build(folder);
+        assertThat(levels(setup.toString(), "--json")).isZero();
+        JsonNode run = json("levels.schema.json").get("runs").get(0);
+        // +6 dBu, a twelfth lost into 10 kΩ, +12 dB, 0 dBFS at +20 dBu.
+        assertThat(run.get("track").get("peakDbfs").asDouble()).isCloseTo(6 - 0.828 + 12 - 20, within(1e-3));
+        assertThat(run.get("stages")).hasSize(5);
+        assertThat(run.get("stages").get(1).get("ceilingDbu").isNull()).isTrue();
+        assertThat(run.get("controls").get(1).get("advisedClock").asText()).isEqualTo("10:30");
+        assertThat(run.get("findings").findValuesAsText("code")).contains("level.hot", "caution.plugging");
+        assertThat(run.get("nextStep").asText()).startsWith("Turn the gain on Interface from 12:00 to 10:30");
+        printed.reset();
+        assertThat(levels(setup.toString())).isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8))
+                .contains("Bass synth → track 3: Loudest peaks reach −2.8 dBFS: 3.2 dB too hot")
+                .contains("gain on Interface: +12.0 dB · 12:00 → +6.0 dB · 10:30");
+    }
+
+    @Test
+    void levels_tells_what_is_wrong_with_a_setup() throws IOException {
+        Path bad = Files.writeString(
+                folder.resolve("bad.json"),
+                Files.readString(Boathouse.build(folder)).replace("\"10000 Ω\"", "\"-10 kΩ\""));
+        assertThat(levels(bad.toString(), "--json")).isEqualTo(2);
+        assertThat(json("levels.schema.json")
+                        .get("problems")
+                        .get(0)
+                        .get("place")
+                        .asText())
+                .contains("input › impedance, line");
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains(bad + ", runs › 1 › input › impedance, line");
+        assertThat(levels(folder.resolve("gone.json").toString())).isEqualTo(2);
+        assertThat(levels()).isEqualTo(2);
+    }
+}
