@@ -15,9 +15,9 @@ import picocli.CommandLine.Command;
 @Command(
         name = "kalodyne",
         mixinStandardHelpOptions = true,
-        version = "Kalodyne 0.1.0",
+        versionProvider = Main.Version.class,
         description = "Plans, sets and checks the way from an instrument to a clean recording.",
-        subcommands = {OpenCommand.class, DemoCommand.class, PictureCommand.class},
+        subcommands = {DemoCommand.class, PictureCommand.class},
         footer = {"", "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide."})
 public final class Main implements Runnable {
     @CommandLine.Option(
@@ -27,7 +27,20 @@ public final class Main implements Runnable {
             description = "Print the cause of a failure.")
     private boolean debug;
 
-    private Main() {}
+    private final Output output;
+
+    private Main(Output output) {
+        this.output = output;
+    }
+
+    /** As the jar says that it is; a program that runs from loose classes has no version. */
+    static final class Version implements CommandLine.IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            String version = Main.class.getPackage().getImplementationVersion();
+            return new String[] {"Kalodyne " + (version == null ? "(not packaged)" : version)};
+        }
+    }
 
     /** Held, since loggers that nobody holds forget their level. */
     private static final Logger JAVAFX_LOG = Logger.getLogger("javafx");
@@ -39,8 +52,9 @@ public final class Main implements Runnable {
     }
 
     static int run(Output output, String... arguments) {
-        Main main = new Main();
+        Main main = new Main(output);
         return new CommandLine(main)
+                .addSubcommand(new OpenCommand(output))
                 .addSubcommand(new LevelsCommand(output))
                 .addSubcommand(new AnalyseCommand(output))
                 .setExecutionExceptionHandler((failure, commandLine, parsed) -> {
@@ -55,6 +69,6 @@ public final class Main implements Runnable {
 
     @Override
     public void run() {
-        new OpenCommand().call();
+        new OpenCommand(output).call();
     }
 }

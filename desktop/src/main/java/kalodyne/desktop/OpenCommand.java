@@ -2,6 +2,9 @@ package kalodyne.desktop;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import kalodyne.command.Output;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.UnreadableSetup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
@@ -14,10 +17,26 @@ final class OpenCommand implements Callable<Integer> {
     @Parameters(arity = "0..1", paramLabel = "SETUP.json", description = "Another setup than your own.")
     private Path setup;
 
+    private final Output output;
+
+    OpenCommand(Output output) {
+        this.output = output;
+    }
+
     @Override
     public Integer call() {
         Path folder = DataFolder.find();
-        DesktopApp.show(folder, setup == null ? folder.resolve("studio.json") : setup.toAbsolutePath());
-        return 0;
+        if (setup == null) {
+            DesktopApp.show(folder, folder.resolve("studio.json"));
+            return Output.READ;
+        }
+        try {
+            SetupReader.read(setup);
+        } catch (UnreadableSetup e) {
+            output.complain(e.getMessage());
+            return Output.NOT_READ;
+        }
+        DesktopApp.show(folder, setup.toAbsolutePath());
+        return Output.READ;
     }
 }

@@ -3,14 +3,11 @@ package kalodyne.desktop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
@@ -42,7 +39,7 @@ public final class Workbench implements AutoCloseable {
         this.dataFolder = dataFolder;
         Clock clock = Clock.system(ZoneId.systemDefault());
         Opened opened = open(setupFile);
-        this.studio = new StudioModel(opened.setup(), setupFile, clock);
+        this.studio = new StudioModel(opened.setup(), opened.file(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
         this.window = new MainWindow(
@@ -53,49 +50,52 @@ public final class Workbench implements AutoCloseable {
                 this::openDemo);
     }
 
-    private record Opened(Setup setup, Optional<Notice> notice) {}
+    private record Opened(Setup setup, Path file, Optional<Notice> notice) {}
 
-    /** A setup that cannot be read is put aside whole, and work begins with an empty one. */
+    /** A setup that cannot be read stays as it is; work begins with an empty one in a file beside it. */
     private static Opened open(Path file) {
         if (!Files.exists(file)) {
-            return new Opened(Setup.empty(), Optional.empty());
+            return new Opened(Setup.empty(), file, Optional.empty());
         }
         try {
-            return new Opened(SetupReader.read(file), Optional.empty());
+            return new Opened(SetupReader.read(file), file, Optional.empty());
         } catch (UnreadableSetup e) {
-            return new Opened(Setup.empty(), Optional.of(putAside(file, e)));
+            Path beside = unusedBeside(file);
+            String text = e.problems().get(0).what() + " It was left as it is: " + file
+                    + ". What you do now is kept beside it, in " + beside.getFileName() + ".";
+            return new Opened(Setup.empty(), beside, Optional.of(new Notice("Your setup could not be read", text)));
         }
     }
 
-    private static Notice putAside(Path file, UnreadableSetup problem) {
-        String stamp = LocalDateTime.now(ZoneId.systemDefault())
-                .format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT));
-        Path aside = file.resolveSibling(file.getFileName() + ".unreadable-" + stamp);
-        try {
-            Files.copy(file, aside, StandardCopyOption.COPY_ATTRIBUTES);
-            return new Notice(
-                    "Your setup could not be read",
-                    problem.problems().get(0).what() + " A copy of it lies in " + aside + "; here is an empty one.");
-        } catch (IOException e) {
-            return new Notice(
-                    "Your setup could not be read",
-                    problem.getMessage() + " Copy the file elsewhere before you change anything.");
-        }
+    private static Path unusedBeside(Path file) {
+        String name = file.getFileName().toString().replaceFirst("\\.json$", "");
+        return IntStream.iterate(2, number -> number + 1)
+                .mapToObj(number -> file.resolveSibling(name + "-" + number + ".json"))
+                .filter(candidate -> !Files.exists(candidate))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void openDemo(boolean afresh) {
         Path folder = dataFolder.resolve("demo");
-        jobs.run(
-                "Making the demonstration studio",
-                progress -> demoFile(folder, afresh),
-                studio::open,
-                failure -> studio.noticeProperty()
-                        .set(
-                                Optional.of(
-                                        new Notice(
-                                                "The demonstration studio could not be made",
-                                                folder
-                                                        + " cannot be written. Free some space, or set KALODYNE_HOME to another folder."))));
+        jobs.run("Making the demonstration studio", progress -> demoFile(folder, afresh), new Jobs.Listener<Path>() {
+            @Override
+            public void delivered(Path file) {
+                studio.open(file);
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                String text = folder + " cannot be written. Free some space, or set KALODYNE_HOME to another folder.";
+                studio.noticeProperty()
+                        .set(Optional.of(new Notice("The demonstration studio could not be made", text)));
+            }
+
+            @Override
+            public void stopped() {
+                // Nothing was opened: the present setup is still there.
+            }
+        });
     }
 
     /** The setup file of the demonstration studio, which is made if it is not there. */

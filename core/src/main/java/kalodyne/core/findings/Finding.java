@@ -28,4 +28,12 @@ public record Finding(
     public static List<Finding> worstFirst(List<Finding> findings) {
         return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();
     }
+
+    /** The worst severity of all, notes left out; empty where there is nothing but notes. */
+    public static Optional<Severity> worst(List<Finding> findings) {
+        return findings.stream()
+                .map(Finding::severity)
+                .filter(severity -> severity != Severity.NOTE)
+                .min(Comparator.naturalOrder());
+    }
 }

@@ -3,7 +3,6 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Station;
 
@@ -17,7 +16,7 @@ final class PluggingCaution implements LevelRule {
                 Station.Part.LEAD,
                 new Figure(plan.run().controls().size(), "knobs"),
                 "Before you plug",
-                "Speakers off, headphones off your ears, every knob down. Makers' manuals come first.",
-                Optional.of(Remedy.byHand("Start low, then turn up to the advised places")));
+                "Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.",
+                Optional.empty());
     }
 }

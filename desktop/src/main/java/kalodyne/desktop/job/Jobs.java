@@ -3,7 +3,7 @@ package kalodyne.desktop.job;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.function.Consumer;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -22,8 +22,10 @@ public final class Jobs implements AutoCloseable {
         return thread;
     });
     private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(this, "status", Status.IDLE);
-    private volatile boolean cancelled;
     private int open;
+
+    /** Shared by all work that was handed in since the last cancelling; set to stop them. */
+    private AtomicBoolean cancelled = new AtomicBoolean();
 
     /** Work that takes a while. */
     @FunctionalInterface
@@ -55,20 +57,36 @@ public final class Jobs implements AutoCloseable {
     }
 
     /**
-     * Runs work. Call on the screen's thread; both consumers are called there too. Cancelled work calls neither.
+     * Hears what became of work, on the screen's thread. One of the three is called.
+     *
+     * @param <T> what the work delivers
      */
-    public <T> void run(String title, Work<T> work, Consumer<T> delivered, Consumer<Exception> failed) {
+    public interface Listener<T> {
+        void delivered(T result);
+
+        void failed(Exception failure);
+
+        /** Somebody cancelled it. */
+        void stopped();
+    }
+
+    /** Runs work after all that was handed in before. Call on the screen's thread. */
+    public <T> void run(String title, Work<T> work, Listener<T> listener) {
         open++;
-        cancelled = false;
+        AtomicBoolean stop = cancelled;
         worker.execute(() -> {
             try {
-                T result = work.run(new Reporter(title));
-                finish(() -> delivered.accept(result));
+                Reporter reporter = new Reporter(title, stop);
+                if (!reporter.report(0)) {
+                    throw new CancellationException();
+                }
+                T result = work.run(reporter);
+                finish(() -> listener.delivered(result));
             } catch (CancellationException e) {
-                finish(() -> {});
+                finish(listener::stopped);
             } catch (Exception e) {
                 LOG.info("{} failed", title, e);
-                finish(() -> failed.accept(e));
+                finish(() -> listener.failed(e));
             }
         });
     }
@@ -81,9 +99,10 @@ public final class Jobs implements AutoCloseable {
         });
     }
 
-    /** Stops the work that runs; what it did not finish is dropped. */
+    /** Stops all work that was handed in so far; what it did not finish is dropped. Call on the screen's thread. */
     public void cancel() {
-        cancelled = true;
+        cancelled.set(true);
+        cancelled = new AtomicBoolean();
     }
 
     @Override
@@ -95,10 +114,12 @@ public final class Jobs implements AutoCloseable {
     /** Passes progress on to the screen, in steps that can be seen. */
     private final class Reporter implements Progress {
         private final String title;
+        private final AtomicBoolean stop;
         private double told = -1;
 
-        Reporter(String title) {
+        Reporter(String title, AtomicBoolean stop) {
             this.title = title;
+            this.stop = stop;
         }
 
         @Override
@@ -111,7 +132,7 @@ public final class Jobs implements AutoCloseable {
                     }
                 });
             }
-            return !cancelled;
+            return !stop.get();
         }
     }
 }

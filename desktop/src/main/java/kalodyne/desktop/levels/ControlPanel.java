@@ -1,6 +1,7 @@
 package kalodyne.desktop.levels;
 
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.units.Print;
@@ -14,12 +15,14 @@ final class ControlPanel extends VBox {
     private final QuantityField typed;
     private final Label advice = new Label();
     private final Label problem = new Label();
+    private final Tooltip hint = new Tooltip();
     private Setting shown;
 
     ControlPanel(String control, PeakDrag.Turn turn) {
         getStyleClass().add("control-panel");
         face = new ClockFace((gesture, position) -> turn.turn(gesture, control, position));
         face.setId(control + "-face");
+        Tooltip.install(face, hint);
         typed = new QuantityField(
                 text -> turn.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
         typed.setId(control + "-field");
@@ -48,6 +51,9 @@ final class ControlPanel extends VBox {
         face.show(setting.present(), setting.advised());
         name.setText(setting.present().name());
         typed.show(setting.present().reading());
+        hint.setText("A quarter of an hour is "
+                + Print.decimal(setting.present().perQuarterHour().db(), 1)
+                + " dB here. Arrow keys turn; Enter sets as advised.");
         typed.setAccessibleText(setting.present().name() + " on " + setting.owner());
         advice.setText(
                 setting.stays()

@@ -36,8 +36,8 @@ final class Corridor extends PaintedRegion {
 
     Corridor() {
         setId("corridor");
+        getStyleClass().add("corridor");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setMinHeight(260);
     }
 
     void show(LevelPlan shown, Station.Part focused) {

@@ -7,6 +7,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
+import kalodyne.core.units.Print;
 
 /** Which stages make the noise in the track: the three that make most of it. */
 final class NoiseShares extends GridPane {
@@ -40,8 +41,8 @@ final class NoiseShares extends GridPane {
             bar.setMinWidth(width);
             bar.setPrefWidth(width);
             bar.setMaxWidth(width);
-            long percent = Math.round(100 * stage.noiseShare());
-            Label share = new Label(percent == 0 ? "under 1 %" : percent + " %");
+            double percent = 100 * stage.noiseShare();
+            Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
             share.getStyleClass().add("small");
             share.setMinWidth(Region.USE_PREF_SIZE);
             addRow(row + 1, name, bar, share);

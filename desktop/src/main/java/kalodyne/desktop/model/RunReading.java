@@ -32,18 +32,14 @@ public record RunReading(Run run, LevelPlan plan, Advice advice, List<Finding> f
 
     /** The worst that was found at a station, notes left out. */
     public Optional<Severity> worstAt(Station.Part part) {
-        return findings.stream()
-                .filter(finding -> finding.severity() != Severity.NOTE)
-                .filter(finding -> finding.place().equals(new Place.Station(part.index())))
-                .map(Finding::severity)
-                .findFirst();
+        Place place = new Place.Station(part.index());
+        return Finding.worst(findings.stream()
+                .filter(finding -> finding.place().equals(place))
+                .toList());
     }
 
     /** The worst that was found anywhere, notes left out. */
     public Optional<Severity> worst() {
-        return findings.stream()
-                .map(Finding::severity)
-                .filter(severity -> severity != Severity.NOTE)
-                .findFirst();
+        return Finding.worst(findings);
     }
 }

@@ -34,7 +34,7 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>(this, "file");
     private final ReadOnlyObjectWrapper<Optional<RunReading>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
-    private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept", "");
+    private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept", "All changes kept");
     private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());

@@ -1,44 +1,40 @@
 package kalodyne.desktop.model;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.gear.Run;
 import kalodyne.core.setup.Take;
-import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.verdict.TakeVerdict;
 import kalodyne.desktop.job.Jobs;
 
-/** The takes of the run that is looked at, the one that is shown, what was measured in it and what it says. */
+/** The takes of the run that is looked at, the one that is selected, what was measured in it and what it says. */
 public final class TakesModel {
     private final StudioModel studio;
-    private final Jobs jobs;
     private final Clock clock;
-    private final Map<Path, Measured> measured = new HashMap<>();
+    private final TakeReports reports;
 
-    /** Not tried again until somebody selects such a take. */
-    private final Set<Path> unreadable = new HashSet<>();
-
-    private final ReadOnlyObjectWrapper<Optional<Shown>> shown =
-            new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
+    private final ReadOnlyObjectWrapper<Selection> selection =
+            new ReadOnlyObjectWrapper<>(this, "selection", Selection.NONE);
     private Optional<Take> selected = Optional.empty();
-    private String shownRun = "";
+    private String selectedRun = "";
 
-    /** A report stays good while the file is as long and as old as it was. */
-    private record Measured(TakeReport report, long size, long modified) {}
+    /**
+     * The take that is selected.
+     *
+     * @param take empty where the run has none
+     * @param shown what was measured in it; empty while it is not read
+     * @param sentence what is the case
+     */
+    public record Selection(Optional<Take> take, Optional<Shown> shown, String sentence) {
+        static final Selection NONE = new Selection(Optional.empty(), Optional.empty(), "No take of this run yet");
+    }
 
     /**
      * A take on the screen.
@@ -51,19 +47,18 @@ public final class TakesModel {
 
     public TakesModel(StudioModel studio, Jobs jobs, Clock clock) {
         this.studio = studio;
-        this.jobs = jobs;
         this.clock = clock;
+        this.reports = new TakeReports(jobs);
         studio.readingProperty().addListener((property, before, after) -> refresh());
         refresh();
     }
 
-    /** The take that is shown; empty where the run has none or while it is being read. */
-    public ReadOnlyObjectProperty<Optional<Shown>> shownProperty() {
-        return shown.getReadOnlyProperty();
+    public ReadOnlyObjectProperty<Selection> selectionProperty() {
+        return selection.getReadOnlyProperty();
     }
 
-    public Optional<Shown> shown() {
-        return shown.get();
+    public Selection selection() {
+        return selection.get();
     }
 
     /** The takes of the run, newest first. */
@@ -80,9 +75,10 @@ public final class TakesModel {
                 .toList();
     }
 
+    /** Looks at a take; one that could not be read before is tried again. */
     public void select(Take take) {
         selected = Optional.of(take);
-        unreadable.remove(fileOf(take));
+        reports.forgive(fileOf(take));
         refresh();
     }
 
@@ -90,40 +86,57 @@ public final class TakesModel {
     public void add(Path recording) {
         Optional<RunReading> reading = studio.reading();
         if (reading.isEmpty()) {
-            studio.noticeProperty()
-                    .set(Optional.of(
-                            new Notice("There is no run yet", "A take belongs to a run. Add one in Levels first.")));
+            notice("There is no run yet", "A take belongs to a run. Add one in Levels first.");
             return;
         }
         Run run = reading.get().run();
-        read(recording.toAbsolutePath().normalize(), report -> {
-            int number = studio.setup().takesOf(run.name()).size() + 1;
-            Take take = new Take(
-                    "Take " + number,
-                    run.name(),
-                    stored(recording),
-                    clock.instant().truncatedTo(ChronoUnit.SECONDS),
-                    run.positions());
-            selected = Optional.of(take);
-            studio.edit("add a take", setup -> setup.with(take));
-        });
+        Path file = recording.toAbsolutePath().normalize();
+        if (reports.of(file).isPresent()) {
+            log(run, file);
+        } else {
+            reports.read(file, report -> log(run, file), this::told);
+            refresh();
+        }
     }
 
-    /** Takes the shown take out of the log; the recording stays. */
+    private void log(Run run, Path file) {
+        if (studio.setup().run(run.name()).isEmpty()) {
+            // The run was removed, or another setup opened, while the take was read.
+            return;
+        }
+        Take take = new Take(
+                nextName(run),
+                run.name(),
+                stored(file),
+                clock.instant().truncatedTo(ChronoUnit.SECONDS),
+                run.positions());
+        selected = Optional.of(take);
+        studio.edit("add a take", setup -> setup.with(take));
+    }
+
+    /** One more than the highest number in use, so that a name never means two takes. */
+    private String nextName(Run run) {
+        int highest = studio.setup().takesOf(run.name()).stream()
+                .map(Take::name)
+                .filter(name -> name.matches("Take \\d{1,6}"))
+                .mapToInt(name -> Integer.parseInt(name.substring("Take ".length())))
+                .max()
+                .orElse(0);
+        return "Take " + (highest + 1);
+    }
+
+    /** Takes the selected take out of the log; the recording stays. */
     public void remove() {
-        shown().ifPresent(present -> {
+        selected.ifPresent(take -> {
             selected = Optional.empty();
-            studio.edit("remove a take", setup -> setup.without(present.take()));
+            studio.edit("remove a take", setup -> setup.without(take));
         });
     }
 
     /** Relative to the setup where it lies beneath it, so that the folder can be moved. */
-    private String stored(Path recording) {
+    private String stored(Path file) {
         Path folder = studio.fileProperty().get().toAbsolutePath().getParent();
-        Path absolute = recording.toAbsolutePath().normalize();
-        return absolute.startsWith(folder)
-                ? folder.relativize(absolute).toString().replace('\\', '/')
-                : absolute.toString();
+        return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
     private Path fileOf(Take take) {
@@ -138,61 +151,39 @@ public final class TakesModel {
     private void refresh() {
         List<Take> takes = takes();
         String run = studio.reading().map(reading -> reading.run().name()).orElse("");
-        if (selected.filter(takes::contains).isEmpty() || !run.equals(shownRun)) {
+        if (selected.filter(takes::contains).isEmpty() || !run.equals(selectedRun)) {
             selected = takes.stream().findFirst();
-            shownRun = run;
+            selectedRun = run;
         }
-        if (selected.isEmpty()) {
-            shown.set(Optional.empty());
-            return;
-        }
-        Path file = fileOf(selected.get());
-        Measured known = measured.get(file);
-        if (known != null && isFresh(file, known)) {
-            show(selected.get(), known.report());
-        } else {
-            shown.set(Optional.empty());
-            if (!unreadable.contains(file)) {
-                read(file, report -> refresh());
-            }
-        }
+        selection.set(selected.map(this::selectionOf).orElse(Selection.NONE));
     }
 
-    private void show(Take take, TakeReport report) {
-        studio.reading()
-                .ifPresent(reading -> shown.set(
-                        Optional.of(new Shown(take, report, TakeVerdict.of(reading.run(), take.positions(), report)))));
-    }
-
-    private void read(Path file, Consumer<TakeReport> then) {
-        jobs.run(
-                "Reading " + file.getFileName(),
-                progress -> {
-                    TakeReport report = TakeReader.read(file, progress);
-                    return new Measured(
-                            report,
-                            Files.size(file),
-                            Files.getLastModifiedTime(file).toMillis());
-                },
-                result -> {
-                    measured.put(file, result);
-                    then.accept(result.report());
-                },
-                failure -> {
-                    unreadable.add(file);
-                    studio.noticeProperty()
-                            .set(Optional.of(
-                                    new Notice("This take could not be read", String.valueOf(failure.getMessage()))));
-                });
-    }
-
-    private static boolean isFresh(Path file, Measured known) {
-        try {
-            return Files.size(file) == known.size()
-                    && Files.getLastModifiedTime(file).toMillis() == known.modified();
-        } catch (IOException e) {
-            // It is gone: what was measured is still worth showing.
-            return true;
+    private Selection selectionOf(Take take) {
+        Path file = fileOf(take);
+        Optional<TakeReport> report = reports.of(file);
+        if (report.isEmpty() && reports.state(file) == TakeReports.State.NOT_READ) {
+            reports.read(file, ready -> refresh(), this::told);
         }
+        Optional<Shown> shown = report.map(measured -> new Shown(
+                take, measured, TakeVerdict.of(studio.reading().orElseThrow().run(), take.positions(), measured)));
+        String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
+        return new Selection(Optional.of(take), shown, sentence);
+    }
+
+    private String waiting(Path file) {
+        return switch (reports.state(file)) {
+            case NOT_READ, READING -> " is being read";
+            case FAILED -> " cannot be read";
+            case STOPPED -> " was not read to its end";
+        };
+    }
+
+    private void told(Optional<String> failure) {
+        failure.ifPresent(reason -> notice("This take could not be read", reason));
+        refresh();
+    }
+
+    private void notice(String title, String text) {
+        studio.noticeProperty().set(Optional.of(new Notice(title, text)));
     }
 }

@@ -233,6 +233,8 @@ public final class MainWindow {
     private void showRoom() {
         boolean empty = studio.reading().isEmpty();
         page.setContent(empty ? welcome : entered.node());
+        findings.setVisible(!empty);
+        findings.setManaged(!empty);
         findings.showAside(entered.aside());
         showReport();
     }

@@ -9,6 +9,7 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -75,6 +76,7 @@ final class RibbonView extends HBox {
         button.getStyleClass().add(style);
         button.setToggleGroup(group);
         button.setId("station-" + part.index());
+        button.setTooltip(new Tooltip());
         // Pressing the chosen one again must not leave none chosen.
         button.setOnAction(event -> {
             button.setSelected(true);
@@ -118,6 +120,7 @@ final class RibbonView extends HBox {
                 piece.mark().show(run.worstAt(piece.part()));
                 piece.button()
                         .setSelected(piece.part() == studio.focusProperty().get());
+                piece.button().getTooltip().setText(station.name() + ", " + station.detail());
                 piece.button()
                         .setAccessibleText(station.name() + ", " + station.detail()
                                 + run.worstAt(piece.part())

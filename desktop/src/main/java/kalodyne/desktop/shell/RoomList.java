@@ -2,6 +2,7 @@ package kalodyne.desktop.shell;
 
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -31,10 +32,11 @@ final class RoomList extends VBox {
         Label title = new Label(room.title());
         Label count = new Label();
         count.getStyleClass().addAll("strong", "small");
+        count.managedProperty().bind(count.textProperty().isNotEmpty());
         SeverityMark mark = new SeverityMark();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox row = new HBox(12, digit, title, space, count, mark);
+        HBox row = new HBox(8, digit, title, space, count, mark);
         row.setAlignment(Pos.CENTER_LEFT);
         ToggleButton button = new ToggleButton();
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
@@ -45,7 +47,14 @@ final class RoomList extends VBox {
         button.setTooltip(new Tooltip("Ctrl+" + number));
         button.setToggleGroup(group);
         button.setUserData(room);
-        row.minWidthProperty().bind(button.widthProperty().subtract(40));
+        // A button does not stretch what it shows.
+        row.prefWidthProperty()
+                .bind(Bindings.createDoubleBinding(
+                        () -> button.getWidth()
+                                - button.getInsets().getLeft()
+                                - button.getInsets().getRight(),
+                        button.widthProperty(),
+                        button.insetsProperty()));
         title.setMinWidth(Region.USE_PREF_SIZE);
         button.setOnAction(event -> enter.accept(room));
         room.reportProperty().addListener((property, before, report) -> show(report, count, mark));

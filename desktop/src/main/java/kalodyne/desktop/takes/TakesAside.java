@@ -20,7 +20,7 @@ final class TakesAside extends VBox {
         super(4);
         this.studio = studio;
         this.takes = takes;
-        takes.shownProperty().addListener(change -> show());
+        takes.selectionProperty().addListener(change -> show());
         studio.setupProperty().addListener(change -> show());
         show();
     }
@@ -34,13 +34,13 @@ final class TakesAside extends VBox {
         title.getStyleClass().add("section");
         getChildren().add(title);
         takes.takes().forEach(take -> getChildren().add(row(take)));
-        if (takes.shown().isPresent()) {
-            Button remove = new Button("Remove " + takes.shown().get().take().name() + " from the log");
+        takes.selection().take().ifPresent(take -> {
+            Button remove = new Button("Remove " + take.name() + " from the log");
             remove.getStyleClass().add("action-link");
             remove.setId("remove-take");
             remove.setOnAction(event -> takes.remove());
             getChildren().add(remove);
-        }
+        });
     }
 
     private VBox row(Take take) {

@@ -5,7 +5,7 @@ import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
-import kalodyne.core.findings.Severity;
+import kalodyne.core.findings.Finding;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Room;
@@ -21,7 +21,7 @@ public final class TakesRoom implements Room {
     public TakesRoom(StudioModel studio, TakesModel takes) {
         this.studio = studio;
         this.takes = takes;
-        takes.shownProperty().addListener(change -> report.set(report()));
+        takes.selectionProperty().addListener(change -> report.set(report()));
         studio.readingProperty().addListener(change -> report.set(report()));
         report.set(report());
     }
@@ -60,22 +60,21 @@ public final class TakesRoom implements Room {
     private Report report() {
         int count = takes.takes().size();
         String counted = count == 0 ? "" : String.valueOf(count);
-        return takes.shown()
+        return takes.selection()
+                .shown()
                 .map(shown -> new Report(
                         "What was noticed in this take",
                         shown.verdict().findings(),
                         shown.verdict().instruction(),
-                        shown.verdict().findings().stream()
-                                .map(finding -> finding.severity())
-                                .filter(severity -> severity != Severity.NOTE)
-                                .findFirst(),
+                        Finding.worst(shown.verdict().findings()),
                         counted))
-                .orElseGet(() -> new Report(
-                        "",
-                        List.of(),
-                        count == 0 ? "Record the loudest part with your recorder, then drop the WAV here" : "",
-                        Optional.empty(),
-                        counted));
+                .orElseGet(() -> new Report("", List.of(), waitingFor(count), Optional.empty(), counted));
+    }
+
+    private String waitingFor(int count) {
+        return count == 0
+                ? "Record the loudest part with your recorder, then drop the WAV here"
+                : takes.selection().sentence();
     }
 
     @Override

@@ -50,7 +50,7 @@ final class TakesView extends VBox {
         setOnDragOver(this::dragOver);
         setOnDragExited(event -> pseudoClassStateChanged(DROPPING, false));
         setOnDragDropped(this::dropped);
-        takes.shownProperty().addListener(change -> show());
+        takes.selectionProperty().addListener(change -> show());
         show();
     }
 
@@ -118,17 +118,16 @@ final class TakesView extends VBox {
     private void show() {
         showing = true;
         chooser.getItems().setAll(takes.takes());
-        Optional<TakesModel.Shown> shown = takes.shown();
+        Optional<TakesModel.Shown> shown = takes.selection().shown();
         chooser.setVisible(!takes.takes().isEmpty());
         chooser.setManaged(!takes.takes().isEmpty());
-        chooser.setValue(shown.map(TakesModel.Shown::take).orElse(null));
+        chooser.setValue(takes.selection().take().orElse(null));
         showing = false;
         filled.setVisible(shown.isPresent());
         filled.setManaged(shown.isPresent());
         dropZone.setVisible(shown.isEmpty());
         dropZone.setManaged(shown.isEmpty());
-        sentence.setText(shown.map(present -> present.verdict().sentence())
-                .orElse(takes.takes().isEmpty() ? "No take of this run yet" : "This take is not there"));
+        sentence.setText(takes.selection().sentence());
         shown.ifPresent(this::show);
     }
 

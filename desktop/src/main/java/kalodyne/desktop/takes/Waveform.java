@@ -27,7 +27,6 @@ final class Waveform extends PaintedRegion {
         setId("waveform");
         getStyleClass().add("waveform");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setMinHeight(120);
     }
 
     void show(TakeReport shown, Aim itsAim) {
@@ -55,6 +54,11 @@ final class Waveform extends PaintedRegion {
             Lane lane = new Lane(left, top + c * laneHeight, plotWidth, laneHeight - (lanes > 1 ? 4 : 0));
             paintLane(g, lane, take.channels().get(c));
         }
+        g.setFill(color(Ink.SECOND));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.setFont(strongFont());
+        g.fillText("dBFS", left - 0.4 * em(), 0.6 * em());
+        g.setFont(labelFont());
         paintTime(g, left, plotWidth, height - 0.7 * em());
     }
 

@@ -1,0 +1,99 @@
+package kalodyne.desktop.model;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import kalodyne.core.takes.Progress;
+import kalodyne.core.takes.TakeReader;
+import kalodyne.core.takes.TakeReport;
+import kalodyne.desktop.job.Jobs;
+
+/** What was measured in the takes that were looked at, so that each file is read once while it does not change. */
+final class TakeReports {
+    private final Jobs jobs;
+    private final Map<Path, Measured> measured = new HashMap<>();
+    private final Map<Path, State> states = new HashMap<>();
+
+    /** How far a file that is not measured has come. */
+    enum State {
+        NOT_READ,
+        READING,
+        FAILED,
+        STOPPED
+    }
+
+    /** A report stays good while the file is as long and as old as it was. */
+    private record Measured(TakeReport report, long size, long modified) {}
+
+    TakeReports(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    /** The report of a file, if it was measured and has not changed since. */
+    Optional<TakeReport> of(Path file) {
+        return Optional.ofNullable(measured.get(file))
+                .filter(known -> isFresh(file, known))
+                .map(Measured::report);
+    }
+
+    State state(Path file) {
+        return states.getOrDefault(file, State.NOT_READ);
+    }
+
+    /** Makes a file that failed or was stopped one that is not read yet. */
+    void forgive(Path file) {
+        states.computeIfPresent(file, (path, state) -> state == State.READING ? state : null);
+    }
+
+    /**
+     * Reads a file, unless it is being read.
+     *
+     * @param ready is given the report
+     * @param changed hears that the file's state is another one, with the reason where it could not be read
+     */
+    void read(Path file, Consumer<TakeReport> ready, Consumer<Optional<String>> changed) {
+        if (states.put(file, State.READING) == State.READING) {
+            return;
+        }
+        jobs.run("Reading " + file.getFileName(), progress -> measure(file, progress), new Jobs.Listener<Measured>() {
+            @Override
+            public void delivered(Measured result) {
+                states.remove(file);
+                measured.put(file, result);
+                ready.accept(result.report());
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                states.put(file, State.FAILED);
+                changed.accept(Optional.of(String.valueOf(failure.getMessage())));
+            }
+
+            @Override
+            public void stopped() {
+                states.put(file, State.STOPPED);
+                changed.accept(Optional.empty());
+            }
+        });
+    }
+
+    private static Measured measure(Path file, Progress progress) throws IOException {
+        TakeReport report = TakeReader.read(file, progress);
+        return new Measured(
+                report, Files.size(file), Files.getLastModifiedTime(file).toMillis());
+    }
+
+    private static boolean isFresh(Path file, Measured known) {
+        try {
+            return Files.size(file) == known.size()
+                    && Files.getLastModifiedTime(file).toMillis() == known.modified();
+        } catch (IOException e) {
+            // It is gone: what was measured is still worth showing.
+            return true;
+        }
+    }
+}
