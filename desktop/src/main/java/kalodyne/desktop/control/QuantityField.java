@@ -16,7 +16,11 @@ public final class QuantityField extends TextField {
 
     private final Consumer<String> take;
     private final Consumer<String> explain;
-    private String shown = "";
+
+    /** The present value, and what was typed last and found good or bad. */
+    private String value = "";
+
+    private String settled = "";
 
     /**
      * A field.
@@ -37,34 +41,45 @@ public final class QuantityField extends TextField {
         });
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
-                show(shown);
+                settled = value;
+                setText(value);
+                selectAll();
+                accept();
                 event.consume();
             }
         });
     }
 
     /** Shows a value, unless somebody is typing another one. */
-    public void show(String value) {
-        boolean typing = isFocused() && !getText().equals(shown) && !value.equals(shown);
-        shown = value;
-        if (!typing) {
+    public void show(String present) {
+        boolean isTyping = isFocused() && !getText().equals(settled);
+        boolean isRefused = getPseudoClassStates().contains(REFUSED) && present.equals(value);
+        value = present;
+        if (!isTyping && !isRefused) {
+            settled = present;
             accept();
-            if (!getText().equals(value)) {
-                setText(value);
+            if (!getText().equals(present)) {
+                setText(present);
             }
         }
     }
 
     private void commit() {
-        if (getText().equals(shown)) {
+        String typed = getText();
+        if (typed.equals(settled)) {
+            return;
+        }
+        // Before it is taken: what takes it shows the new value, which is then no longer being typed over.
+        settled = typed;
+        if (typed.equals(value)) {
             accept();
             return;
         }
         try {
-            String typed = getText();
-            shown = typed;
             take.accept(typed);
             accept();
+            settled = value;
+            setText(value);
         } catch (UnreadableQuantity e) {
             refuse(e.getMessage());
         } catch (IllegalArgumentException e) {
@@ -74,7 +89,6 @@ public final class QuantityField extends TextField {
     }
 
     private void refuse(String reason) {
-        shown = "";
         pseudoClassStateChanged(REFUSED, true);
         setTooltip(new Tooltip(reason));
         explain.accept(reason);

@@ -74,9 +74,9 @@ final class Corridor extends PaintedRegion {
         return top + scale.y(dbu);
     }
 
-    /** The level at a height of the region. */
-    double dbuAt(double y) {
-        return scale.dbu(y - top);
+    /** The same height, counted from the top of the scale. */
+    double heightInScale(double y) {
+        return y - top;
     }
 
     /** Works out where things lie; also called by others who must know before it is painted. */

@@ -22,6 +22,7 @@ final class LevelsView extends VBox {
     private final Button setAll = new Button("Set all as advised");
     private final Corridor corridor = new Corridor();
     private final ControlStrip strip;
+    private boolean showing;
 
     LevelsView(StudioModel studio) {
         this.studio = studio;
@@ -47,16 +48,12 @@ final class LevelsView extends VBox {
         setAll.setMinWidth(Region.USE_PREF_SIZE);
         setAll.setTooltip(new Tooltip("Turn every knob to its advised place (Ctrl+Enter)"));
         setAll.setOnAction(event -> studio.setAllAsAdvised());
-        Label aimLabel = new Label("Aim");
-        aimLabel.getStyleClass().addAll("second", "small");
-        aimLabel.setLabelFor(aim);
-        aimLabel.setMinWidth(Region.USE_PREF_SIZE);
-        return new RoomHeader(sentence, aimLabel, aim, setAll);
+        return new RoomHeader(sentence, aim, setAll);
     }
 
     private void chooseAim() {
         Aim chosen = aim.getValue();
-        if (chosen != null && studio.reading().isPresent()) {
+        if (!showing && chosen != null) {
             studio.editRun("change the aim", run -> run.withAim(chosen));
         }
     }
@@ -68,7 +65,9 @@ final class LevelsView extends VBox {
         }
         RunReading run = reading.get();
         sentence.setText(run.verdict().sentence());
+        showing = true;
         showAim(run.run().aim());
+        showing = false;
         setAll.setDisable(run.advice().isFollowed());
         corridor.show(run.plan(), studio.focusProperty().get());
         strip.show(run);
@@ -85,11 +84,11 @@ final class LevelsView extends VBox {
         aim.setValue(present);
     }
 
-    /** "even player, −12…−6". */
+    /** "Aim: even player, −12…−6". */
     private static final class AimNames extends StringConverter<Aim> {
         @Override
         public String toString(Aim aim) {
-            return aim == null ? "" : aim.name() + ", " + aim.edges();
+            return aim == null ? "" : "Aim: " + aim.name() + ", " + aim.edges();
         }
 
         @Override

@@ -25,7 +25,12 @@ final class PeakDrag {
     private final Turn turn;
     private Handle grabbed;
     private Object gesture;
-    private double grabbedDbu;
+
+    /** As they were at the start: whatever moves in the window meanwhile, the mouse keeps its hold. */
+    private CorridorScale grabbedScale;
+
+    private double grabbedSceneY;
+    private double grabbedY;
 
     /**
      * What can be dragged.
@@ -67,7 +72,9 @@ final class PeakDrag {
         grabbed = event.getButton() == MouseButton.PRIMARY ? handleAt(event) : null;
         if (grabbed != null) {
             gesture = new Object();
-            grabbedDbu = corridor.dbuAt(event.getY());
+            grabbedScale = corridor.scale();
+            grabbedSceneY = event.getSceneY();
+            grabbedY = corridor.heightInScale(event.getY());
             corridor.requestFocus();
             event.consume();
         }
@@ -77,12 +84,21 @@ final class PeakDrag {
         if (grabbed == null) {
             return;
         }
-        Gain wanted = grabbed.control().gain().plus(new Gain(corridor.dbuAt(event.getY()) - grabbedDbu));
+        double y = grabbedY + event.getSceneY() - grabbedSceneY;
+        double change = grabbedScale.dbu(y) - grabbedScale.dbu(grabbedY);
         Control control = grabbed.control();
+        Gain wanted = audible(control).plus(new Gain(change));
         double exact = control.taper().positionFor(wanted);
         double position = event.isShiftDown() ? exact : control.dial().nearestQuarter(exact);
         turn.turn(gesture, grabbed.name(), control.taper().rest(position));
         event.consume();
+    }
+
+    /** Its gain; of a control that is shut, the first that lets something through. */
+    private static Gain audible(Control control) {
+        return Double.isInfinite(control.gain().db())
+                ? control.taper().at(control.dial().quarterHour())
+                : control.gain();
     }
 
     /** The control whose peak is near the mouse: the volume at the source, the gain behind it. */

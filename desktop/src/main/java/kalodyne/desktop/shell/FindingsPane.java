@@ -66,7 +66,7 @@ final class FindingsPane extends ScrollPane {
         finding.remedy().ifPresent(remedy -> words.getChildren().add(remedy(finding, remedy)));
         HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
         card.getStyleClass().add("finding");
-        card.setId("finding-" + finding.code());
+        card.setId("finding-" + id(finding));
         return card;
     }
 
@@ -79,9 +79,14 @@ final class FindingsPane extends ScrollPane {
         }
         Button button = new Button(remedy.words());
         button.getStyleClass().add("action-link");
-        button.setId("remedy-" + finding.code());
+        button.setId("remedy-" + id(finding));
         button.setWrapText(true);
         button.setOnAction(event -> apply.accept(remedy));
         return button;
+    }
+
+    /** Its code as style sheets and lookups can name it: "level-hot". */
+    private static String id(Finding finding) {
+        return finding.code().replace('.', '-');
     }
 }

@@ -1,0 +1,157 @@
+package kalodyne.desktop.testing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import kalodyne.core.demo.Boathouse;
+import kalodyne.desktop.Workbench;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * The program in a real window of 1280 × 800, on files of its own. An exception on the screen's thread fails the test when
+ * the desk is closed.
+ */
+public final class Desk implements AutoCloseable {
+    private static final int LONGEST_WAIT_SECONDS = 20;
+
+    private final FxRobot robot = new FxRobot();
+    private final List<Throwable> failures = Collections.synchronizedList(new ArrayList<>());
+    private final Stage stage;
+    private final Workbench workbench;
+
+    private Desk(Path folder, Path setup) {
+        try {
+            stage = FxToolkit.registerPrimaryStage();
+        } catch (TimeoutException e) {
+            throw new IllegalStateException(e);
+        }
+        workbench = onScreen(() -> {
+            Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> failures.add(failure));
+            Workbench built = new Workbench(folder, setup);
+            stage.setScene(built.window().scene());
+            stage.setX(0);
+            stage.setY(0);
+            stage.setWidth(1280);
+            stage.setHeight(800);
+            stage.show();
+            stage.toFront();
+            return built;
+        });
+        rest();
+    }
+
+    public static Desk on(Path folder, Path setup) {
+        return new Desk(folder, setup);
+    }
+
+    public static Desk demo(Path folder) throws IOException {
+        return new Desk(folder, Boathouse.build(folder));
+    }
+
+    public static Desk empty(Path folder) {
+        return new Desk(folder, folder.resolve("studio.json"));
+    }
+
+    public Workbench workbench() {
+        return workbench;
+    }
+
+    public FxRobot robot() {
+        return robot;
+    }
+
+    public Stage stage() {
+        return stage;
+    }
+
+    /** Does something on the screen's thread and gives its result. */
+    public static <T> T onScreen(Callable<T> action) {
+        return WaitForAsyncUtils.waitForAsyncFx(1000L * LONGEST_WAIT_SECONDS, action);
+    }
+
+    /** Waits until the window has nothing left to do. */
+    public void rest() {
+        until(() -> onScreen(() -> workbench.jobs().isIdle()));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits until something is so. */
+    public static void until(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS, condition);
+        } catch (TimeoutException e) {
+            throw new AssertionError("it did not come about within " + LONGEST_WAIT_SECONDS + " s", e);
+        }
+    }
+
+    public <T extends Node> T find(String query) {
+        T node = robot.lookup(query).query();
+        assertThat(node.isVisible()).as(query + " is visible").isTrue();
+        return node;
+    }
+
+    public boolean shows(String query) {
+        return robot.lookup(query).queryAll().stream().anyMatch(node -> node.isVisible() && node.getScene() != null);
+    }
+
+    public String text(String query) {
+        Node node = find(query);
+        return onScreen(() -> node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText());
+    }
+
+    public void click(String query) {
+        robot.clickOn(query);
+        rest();
+    }
+
+    public void press(KeyCode... keys) {
+        robot.push(keys);
+        rest();
+    }
+
+    /** Types over what stands in a field. */
+    public void typeInto(String query, String text) {
+        robot.clickOn(query);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        // Signs that no keyboard layout is sure to have are pasted, as a musician would.
+        TextInputControl field = find(query);
+        onScreen(() -> {
+            field.replaceSelection(text);
+            return null;
+        });
+        robot.push(KeyCode.ENTER);
+        rest();
+    }
+
+    /** A point of a node, from its upper left corner, on the screen. */
+    public Point2D point(Node node, double x, double y) {
+        Bounds bounds = onScreen(() -> node.localToScreen(node.getBoundsInLocal()));
+        return new Point2D(bounds.getMinX() + x, bounds.getMinY() + y);
+    }
+
+    @Override
+    public void close() {
+        onScreen(() -> {
+            stage.hide();
+            workbench.close();
+            return null;
+        });
+        assertThat(failures).isEmpty();
+    }
+}
