@@ -49,6 +49,7 @@ public final class TakesModel {
         this.studio = studio;
         this.clock = clock;
         this.reports = new TakeReports(jobs);
+        studio.setupProperty().addListener((property, before, after) -> refresh());
         studio.readingProperty().addListener((property, before, after) -> refresh());
         refresh();
     }

@@ -42,6 +42,7 @@ final class NextBar extends HBox {
         ProgressBar bar = new ProgressBar();
         Button cancel = new Button("Cancel");
         cancel.getStyleClass().add("quiet");
+        cancel.setId("job-cancel");
         cancel.setOnAction(event -> jobs.cancel());
         HBox row = new HBox(8, title, bar, cancel);
         row.setAlignment(Pos.CENTER_LEFT);

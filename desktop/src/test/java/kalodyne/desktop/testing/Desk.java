@@ -102,12 +102,21 @@ public final class Desk implements AutoCloseable {
 
     public <T extends Node> T find(String query) {
         T node = robot.lookup(query).query();
-        assertThat(node.isVisible()).as(query + " is visible").isTrue();
+        assertThat(isShown(node)).as(query + " is shown").isTrue();
         return node;
     }
 
     public boolean shows(String query) {
-        return robot.lookup(query).queryAll().stream().anyMatch(node -> node.isVisible() && node.getScene() != null);
+        return robot.lookup(query).queryAll().stream().anyMatch(Desk::isShown);
+    }
+
+    private static boolean isShown(Node node) {
+        for (Node each = node; each != null; each = each.getParent()) {
+            if (!each.isVisible()) {
+                return false;
+            }
+        }
+        return node.getScene() != null;
     }
 
     public String text(String query) {

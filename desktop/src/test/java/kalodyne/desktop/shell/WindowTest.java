@@ -1,0 +1,226 @@
+package kalodyne.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import kalodyne.core.gear.Aim;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.testing.Runs;
+import kalodyne.desktop.testing.Desk;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class WindowTest {
+    @TempDir
+    Path folder;
+
+    private static boolean hasStyle(Desk desk, String style) {
+        return desk.stage().getScene().getRoot().getStyleClass().contains(style);
+    }
+
+    @Test
+    void everything_can_be_reached_with_the_keyboard() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+            assertThat(desk.shows("#takes-sentence")).isTrue();
+            desk.press(KeyCode.F1);
+            assertThat(desk.shows("#help")).isTrue();
+            desk.press(KeyCode.ESCAPE);
+            assertThat(desk.shows("#help")).isFalse();
+            desk.press(KeyCode.CONTROL, KeyCode.K);
+            desk.robot().write("go lev");
+            assertThat(desk.<ListView<?>>find("#finder-hits").getItems()).hasSize(1);
+            desk.press(KeyCode.ENTER);
+            assertThat(desk.shows("#levels-sentence")).isTrue();
+            desk.press(KeyCode.CONTROL, KeyCode.K);
+            desk.robot().write("nothing has this name");
+            desk.press(KeyCode.ENTER);
+            desk.press(KeyCode.ESCAPE);
+            assertThat(desk.shows("#finder")).isFalse();
+            desk.press(KeyCode.CONTROL, KeyCode.L);
+            assertThat(hasStyle(desk, "dark")).isTrue();
+            desk.press(KeyCode.CONTROL, KeyCode.ADD);
+            desk.press(KeyCode.CONTROL, KeyCode.ADD);
+            assertThat(hasStyle(desk, "text-125")).isTrue();
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT0);
+            assertThat(hasStyle(desk, "text-100")).isTrue();
+            desk.press(KeyCode.CONTROL, KeyCode.ENTER);
+            assertThat(desk.text("#levels-sentence")).contains("right in the aim");
+        }
+    }
+
+    /** Tab goes through everything that can be done; arrows go along the rooms and the run. */
+    @Test
+    void tab_and_arrows_reach_every_control() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            Set<String> reached = new LinkedHashSet<>();
+            for (int i = 0; i < 25; i++) {
+                desk.robot().push(KeyCode.TAB);
+                String id = Desk.onScreen(
+                        () -> desk.stage().getScene().getFocusOwner().getId());
+                reached.add(String.valueOf(id));
+                if (i > 0 && "station-2".equals(id)) {
+                    desk.press(KeyCode.LEFT);
+                    desk.press(KeyCode.SPACE);
+                }
+            }
+            assertThat(reached)
+                    .contains(
+                            "room-levels",
+                            "aim",
+                            "set-all",
+                            "volume-face",
+                            "gain-face",
+                            "gain-field",
+                            "remedy-level-hot")
+                    // The lead was chosen with the arrow.
+                    .contains("field-capacitance");
+        }
+    }
+
+    @Test
+    void every_edit_is_in_the_file_when_the_window_is_opened_again() throws IOException {
+        Path file;
+        try (Desk desk = Desk.demo(folder)) {
+            file = desk.workbench().studio().fileProperty().get();
+            desk.typeInto("#gain-field", "9:00");
+            Desk.until(() -> desk.text("#kept").startsWith("All changes kept · "));
+            assertThat(SetupReader.read(file).runs().get(0).input().gain().clock())
+                    .isEqualTo("9:00");
+        }
+        try (Desk desk = Desk.on(folder, file)) {
+            assertThat(desk.text("#gain-field")).isEqualTo("0.0 dB · 9:00");
+        }
+    }
+
+    @Test
+    void an_empty_studio_says_what_to_do_first() {
+        try (Desk desk = Desk.empty(folder)) {
+            assertThat(desk.shows("#welcome")).isTrue();
+            assertThat(desk.text("#next-step")).isEqualTo("Choose what is closest to what you want to record");
+            desk.robot().clickOn("Electric guitar or bass → instrument input");
+            desk.rest();
+            assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach");
+            assertThat(desk.workbench().studio().setup().runs()).hasSize(1);
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.shows("#welcome")).isTrue();
+        }
+    }
+
+    @Test
+    void a_run_can_be_added_chosen_and_removed() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            Desk.onScreen(() -> {
+                desk.workbench().studio().addRun(Runs.plain().withAim(Aim.UNEVEN));
+                return null;
+            });
+            assertThat(desk.text("#run-menu")).isEqualTo("Synth → track");
+            desk.click("#run-menu");
+            desk.robot().clickOn("Bass synth → track 3");
+            desk.rest();
+            assertThat(desk.text("#run-menu")).isEqualTo("Bass synth → track 3");
+            Desk.onScreen(() -> {
+                desk.workbench().studio().removeRun();
+                return null;
+            });
+            assertThat(desk.text("#run-menu")).isEqualTo("Synth → track");
+            assertThat(desk.workbench().studio().setup().takes()).isEmpty();
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
+        }
+    }
+
+    /** Your studio's file is damaged: it stays as it is, work goes on beside it, and nothing is thrown away. */
+    @Test
+    void a_damaged_studio_stays_as_it_is() throws IOException {
+        Path file = Files.writeString(folder.resolve("studio.json"), "{ \"format\": \"kalodyne-setup\", ");
+        try (Desk desk = Desk.on(folder, file)) {
+            assertThat(desk.text("#notice-title")).isEqualTo("Your setup could not be read");
+            assertThat(desk.text("#notice-text")).contains("not valid JSON").contains("studio-2.json");
+            desk.robot().clickOn("Dynamic voice microphone → mic input");
+            desk.rest();
+        }
+        assertThat(file).hasContent("{ \"format\": \"kalodyne-setup\", ");
+        assertThat(SetupReader.read(folder.resolve("studio-2.json")).runs()).hasSize(1);
+    }
+
+    @Test
+    void another_setup_that_cannot_be_read_leaves_this_one_open() throws IOException {
+        Path bad = folder.resolve("bad.json");
+        try (Desk desk = Desk.demo(folder)) {
+            Files.writeString(
+                    bad, Files.readString(folder.resolve("boathouse.json")).replace("\"6 dBu\"", "\"6\""));
+            Desk.onScreen(() -> {
+                desk.workbench().studio().open(bad);
+                return null;
+            });
+            assertThat(desk.text("#notice-text"))
+                    .contains("bad.json, runs › 1 › source › loudestPeak, line")
+                    .contains("has no unit");
+            assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach −2.8 dBFS");
+        }
+    }
+
+    @Test
+    void a_folder_that_cannot_be_written_is_told_and_the_work_goes_on() throws IOException {
+        Path file = Files.createDirectories(folder.resolve("blocked")).resolve("studio.json");
+        Files.createDirectories(file.resolveSibling("studio.json.part").resolve("full"));
+        try (Desk desk = Desk.on(folder, file)) {
+            desk.robot().clickOn("Synth or drum machine → line input");
+            Desk.until(() -> desk.shows("#notice-title"));
+            assertThat(desk.text("#notice-title")).isEqualTo("Your changes cannot be kept");
+            assertThat(desk.text("#kept")).isEqualTo("Changes are not kept");
+            desk.typeInto("#gain-field", "9:00");
+            assertThat(desk.text("#gain-field")).contains("9:00");
+        }
+    }
+
+    /** Sentences, names, numbers and buttons are whole: none is cut to an ellipsis. */
+    @ParameterizedTest
+    @CsvSource({"1280, 800, 100", "1100, 700, 100", "1280, 800, 150"})
+    void no_words_are_cut_short(int width, int height, int textPercent) throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            for (KeyCode room : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2)) {
+                Desk.onScreen(() -> {
+                    desk.stage().setWidth(width);
+                    desk.stage().setHeight(height);
+                    desk.workbench().appearance().lookProperty().set(new Appearance.Look(false, textPercent));
+                    return null;
+                });
+                desk.press(KeyCode.CONTROL, room);
+                List<String> cut =
+                        desk.robot().lookup((Node node) -> node instanceof Labeled).queryAllAs(Labeled.class).stream()
+                                .filter(WindowTest::isCutShort)
+                                .map(Labeled::getText)
+                                .toList();
+                // The ribbon's leads are told whole in their tooltip and, chosen, beside the findings.
+                assertThat(cut).allMatch(text -> text.startsWith("Lead 7 · "));
+            }
+        }
+    }
+
+    private static boolean isCutShort(Labeled label) {
+        boolean shown = label.isVisible()
+                && label.getText() != null
+                && !label.getText().isEmpty()
+                && !(label instanceof Button b && b.getGraphic() != null);
+        return shown
+                && label.lookupAll(".text").stream()
+                        .filter(Text.class::isInstance)
+                        .map(node -> ((Text) node).getText())
+                        .anyMatch(text -> text.endsWith("…") && !label.getText().endsWith("…"));
+    }
+}

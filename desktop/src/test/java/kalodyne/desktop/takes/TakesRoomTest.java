@@ -1,0 +1,217 @@
+package kalodyne.desktop.takes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.TransferMode;
+import javafx.stage.Stage;
+import javafx.stage.StageStyle;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.testing.Signals;
+import kalodyne.core.testing.WavBytes;
+import kalodyne.core.units.Gain;
+import kalodyne.desktop.testing.Desk;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TakesRoomTest {
+    @TempDir
+    Path folder;
+
+    @TempDir
+    Path elsewhere;
+
+    private Desk desk;
+
+    @BeforeEach
+    void open() throws IOException {
+        desk = Desk.demo(folder);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+    }
+
+    @AfterEach
+    void close() {
+        desk.close();
+    }
+
+    private Path recording(String name, double peakDbfs) throws IOException {
+        double[] sine = Signals.sine(110, new Gain(peakDbfs).ratio(), 96_000, 48_000);
+        return WavBytes.integers(24, sine).write(elsewhere.resolve(name));
+    }
+
+    /** As the shell hands over a chosen or dropped file. */
+    private void add(Path file) {
+        Desk.onScreen(() -> {
+            desk.workbench().takes().add(file);
+            return null;
+        });
+        desk.rest();
+    }
+
+    private List<String> cells(String table) {
+        return desk.robot().from(desk.<Node>find(table)).lookup(".cell").queryAllAs(Labeled.class).stream()
+                .map(Labeled::getText)
+                .toList();
+    }
+
+    @Test
+    void the_demonstrations_second_take_is_too_hot_and_says_what_to_turn() {
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it wanted to reach about +1 dBFS");
+        assertThat(desk.text("#next-step"))
+                .isEqualTo("Turn the gain on Interface from 12:00 to 9:30, then record again");
+        assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.8", "0.0", "−12…−6");
+        assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.43", "1,353");
+        assertThat(((Waveform) desk.<Node>find("#waveform")).getAccessibleText())
+                .contains("7 places cut off");
+        desk.click("#remedy-clip-digital");
+        assertThat(desk.text("#next-step")).isEqualTo("The knobs stand as this take advises: record the next one");
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
+        assertThat(desk.text("#gain-field")).isEqualTo("+2.0 dB · 9:30");
+    }
+
+    @Test
+    void the_log_shows_an_earlier_take_again() {
+        desk.robot().clickOn((Button) desk.robot()
+                .lookup((Node node) -> node instanceof Button button
+                        && String.valueOf(button.getText()).startsWith("Take 1, "))
+                .query());
+        desk.rest();
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
+        assertThat(desk.text("#remove-take")).isEqualTo("Remove Take 1 from the log");
+    }
+
+    /** A file from another window, really dragged over the room and dropped there. */
+    @Test
+    void a_dropped_recording_becomes_a_take_with_the_knobs_as_they_stand() throws IOException {
+        Path file = recording("Probe mit Ümlaut.wav", -3.1);
+        AtomicReference<Stage> other = new AtomicReference<>();
+        Label source = Desk.onScreen(() -> {
+            Label label = new Label("recordings");
+            label.setMinSize(200, 120);
+            label.setOnDragDetected(event -> {
+                ClipboardContent content = new ClipboardContent();
+                content.putFiles(List.of(file.toFile()));
+                label.startDragAndDrop(TransferMode.COPY).setContent(content);
+                event.consume();
+            });
+            Stage stage = new Stage(StageStyle.UNDECORATED);
+            stage.setScene(new Scene(label));
+            stage.setX(1400);
+            stage.setY(100);
+            stage.show();
+            other.set(stage);
+            return label;
+        });
+        Node room = desk.find("#waveform");
+        desk.robot()
+                .drag(source, MouseButton.PRIMARY)
+                .moveBy(30, 30)
+                .moveTo(room)
+                .moveBy(10, 10)
+                .drop();
+        Desk.until(() -> desk.workbench().studio().setup().takes().size() == 3);
+        desk.rest();
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −3.1 dBFS: 2.9 dB too hot");
+        assertThat(desk.text("#next-step"))
+                .isEqualTo("Turn the gain on Interface from 12:00 to 10:30, then record again");
+        assertThat(desk.workbench().studio().setup().takes().get(2))
+                .returns("Take 3", take -> take.name())
+                .returns(file.toString(), take -> take.file())
+                .returns(0.5, take -> take.positions().get("gain"));
+        Desk.onScreen(() -> {
+            other.get().close();
+            return null;
+        });
+    }
+
+    @Test
+    void every_take_is_kept_and_can_be_undone() throws IOException {
+        add(recording("one.wav", -9));
+        Desk.until(
+                () -> SetupReader.read(folder.resolve("boathouse.json")).takes().size() == 3);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            notes.wav  | Dear diary, today we played | This is not a WAV file. Choose a WAV
+            empty.wav  | ''              | The file is empty. Copy it again
+            cut.wav    | RIFFxxxxWAVE    | The file ends before its samples begin
+            gone.wav   |                 | There is no such file. Check its name
+            """)
+    void what_cannot_be_read_is_told_in_place_and_nothing_is_lost(String name, String content, String message)
+            throws IOException {
+        Path file = elsewhere.resolve(name);
+        if (content != null) {
+            Files.writeString(file, content);
+        }
+        add(file);
+        assertThat(desk.text("#notice-title")).isEqualTo("This take could not be read");
+        assertThat(desk.text("#notice-text")).contains(file.toString()).contains(message);
+        assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
+        assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
+        desk.click("#notice-dismiss");
+        assertThat(desk.shows("#notice-title")).isFalse();
+    }
+
+    @Test
+    void a_take_whose_file_is_gone_says_so_and_can_be_removed() throws IOException {
+        desk.close();
+        Files.delete(folder.resolve("takes/bass-take-2.wav"));
+        desk = Desk.on(folder, folder.resolve("boathouse.json"));
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Take 2 cannot be read");
+        assertThat(desk.text("#notice-text")).contains("bass-take-2.wav").contains("There is no such file.");
+        desk.click("#remove-take");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
+    }
+
+    /** A recording of an hour and a half shows how far its reading is and can be left. */
+    @Test
+    void a_long_reading_can_be_cancelled() throws IOException {
+        Path file = elsewhere.resolve("long.wav");
+        WavBytes head = WavBytes.integers(24, new double[0], new double[0]);
+        head.statedDataSize = 0xFFFFFFFFL;
+        Files.write(file, head.bytes());
+        try (RandomAccessFile grown = new RandomAccessFile(file.toFile(), "rw")) {
+            grown.setLength(3_000_000_044L);
+        }
+        Desk.onScreen(() -> {
+            desk.workbench().takes().add(file);
+            return null;
+        });
+        Desk.until(() -> desk.shows("#job-cancel"));
+        desk.robot().clickOn("#job-cancel");
+        desk.rest();
+        assertThat(desk.shows("#job-cancel")).isFalse();
+        assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
+        assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
+    }
+
+    @Test
+    void a_take_with_many_channels_shows_each() throws IOException {
+        double[] left = Signals.sine(440, 0.3, 48_000, 48_000);
+        add(WavBytes.integers(16, left, new double[48_000], left).write(elsewhere.resolve("three.wav")));
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −10.5 dBFS: right in the aim");
+        assertThat(cells("#channels")).contains("1", "2", "3", "−10.46", "−∞");
+        assertThat(desk.shows("#finding-channel-dead")).isTrue();
+    }
+}
