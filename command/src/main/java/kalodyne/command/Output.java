@@ -1,13 +1,16 @@
 package kalodyne.command;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import kalodyne.core.findings.Finding;
 
 /** Where the commands print to: UTF-8 whatever the terminal's locale, results and complaints apart. */
@@ -17,8 +20,6 @@ public final class Output {
 
     /** Something could not be read, or was not understood. */
     public static final int NOT_READ = 2;
-
-    private static final JsonMapper MAPPER = new JsonMapper();
 
     private final PrintStream results;
     private final PrintStream complaints;
@@ -45,11 +46,42 @@ public final class Output {
         complaints.println(text);
     }
 
+    /** Written by hand from the tree: the mapper that could do it takes longer to start than a take to measure. */
     void json(JsonNode node) {
-        try {
-            results.println(MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node));
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e);
+        try (JsonGenerator generator = new JsonFactory().createGenerator(results)) {
+            generator.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+            generator.useDefaultPrettyPrinter();
+            write(generator, node);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        results.println();
+    }
+
+    private static void write(JsonGenerator generator, JsonNode node) throws IOException {
+        if (node.isObject()) {
+            generator.writeStartObject();
+            for (Map.Entry<String, JsonNode> field : node.properties()) {
+                generator.writeFieldName(field.getKey());
+                write(generator, field.getValue());
+            }
+            generator.writeEndObject();
+        } else if (node.isArray()) {
+            generator.writeStartArray();
+            for (JsonNode element : node) {
+                write(generator, element);
+            }
+            generator.writeEndArray();
+        } else if (node.isTextual()) {
+            generator.writeString(node.textValue());
+        } else if (node.isIntegralNumber()) {
+            generator.writeNumber(node.longValue());
+        } else if (node.isNumber()) {
+            generator.writeNumber(node.doubleValue());
+        } else if (node.isBoolean()) {
+            generator.writeBoolean(node.booleanValue());
+        } else {
+            generator.writeNull();
         }
     }
 

@@ -1,6 +1,7 @@
 package kalodyne.desktop;
 
 import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Screen;
@@ -8,17 +9,21 @@ import javafx.stage.Stage;
 
 /** The window's life: built, shown, closed. */
 public final class DesktopApp extends Application {
+    private static Path dataFolder;
+    private static CompletableFuture<OpenedSetup> opened;
     private Workbench workbench;
 
-    /** Opens the window and waits until it is closed. */
-    static void show(Path dataFolder, Path setupFile) {
-        launch(DesktopApp.class, dataFolder.toString(), setupFile.toString());
+    /** Opens the window and waits until it is closed. To be called once in a program's life: JavaFX starts only once. */
+    static void show(Path folder, Path setupFile) {
+        dataFolder = folder;
+        // Read while the toolkit starts, which takes about as long.
+        opened = CompletableFuture.supplyAsync(() -> OpenedSetup.of(setupFile));
+        launch(DesktopApp.class);
     }
 
     @Override
     public void start(Stage stage) {
-        Path dataFolder = Path.of(getParameters().getRaw().get(0));
-        workbench = new Workbench(dataFolder, Path.of(getParameters().getRaw().get(1)));
+        workbench = new Workbench(dataFolder, opened.join());
         ViewSettings settings = new ViewSettings(dataFolder);
         var look = workbench.appearance().lookProperty();
         look.set(settings.read());

@@ -1,5 +1,9 @@
 package kalodyne.desktop;
 
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import kalodyne.command.AnalyseCommand;
@@ -13,19 +17,16 @@ import picocli.CommandLine.Command;
  * JavaFX for commands that need no window.
  */
 @Command(
-        name = "kalodyne",
+        name = Main.NAME,
         mixinStandardHelpOptions = true,
         versionProvider = Main.Version.class,
         description = "Plans, sets and checks the way from an instrument to a clean recording.",
-        subcommands = {DemoCommand.class, PictureCommand.class},
         footer = {"", "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide."})
 public final class Main implements Runnable {
-    @CommandLine.Option(
-            names = "--debug",
-            hidden = true,
-            scope = CommandLine.ScopeType.INHERIT,
-            description = "Print the cause of a failure.")
-    private boolean debug;
+    static final String NAME = "kalodyne";
+
+    /** Held, since loggers that nobody holds forget their level. */
+    private static final Logger JAVAFX_LOG = Logger.getLogger("javafx");
 
     private final Output output;
 
@@ -42,9 +43,6 @@ public final class Main implements Runnable {
         }
     }
 
-    /** Held, since loggers that nobody holds forget their level. */
-    private static final Logger JAVAFX_LOG = Logger.getLogger("javafx");
-
     public static void main(String[] arguments) {
         // JavaFX warns at every start that it runs from the class path, which is meant so.
         JAVAFX_LOG.setLevel(Level.SEVERE);
@@ -52,19 +50,40 @@ public final class Main implements Runnable {
     }
 
     static int run(Output output, String... arguments) {
-        Main main = new Main(output);
-        return new CommandLine(main)
-                .addSubcommand(new OpenCommand(output))
-                .addSubcommand(new LevelsCommand(output))
-                .addSubcommand(new AnalyseCommand(output))
-                .setExecutionExceptionHandler((failure, commandLine, parsed) -> {
-                    if (main.debug) {
-                        throw failure;
-                    }
-                    output.complain("Something went wrong inside Kalodyne: " + failure + ". Run again with --debug.");
-                    return 1;
-                })
-                .execute(arguments);
+        Map<String, Supplier<Object>> commands = commands(output);
+        boolean named = arguments.length > 0 && commands.containsKey(arguments[0]);
+        // A named one is built alone: building all of them takes longer than measuring a short take.
+        CommandLine line = named
+                ? new CommandLine(commands.get(arguments[0]).get()).setCommandName(NAME + " " + arguments[0])
+                : whole(output, commands);
+        String[] rest = named ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
+        return line.setExecutionExceptionHandler((failure, commandLine, parsed) -> failed(output, failure))
+                .execute(rest);
+    }
+
+    private static CommandLine whole(Output output, Map<String, Supplier<Object>> commands) {
+        CommandLine line = new CommandLine(new Main(output));
+        commands.forEach((name, command) -> line.addSubcommand(name, command.get()));
+        return line;
+    }
+
+    private static Map<String, Supplier<Object>> commands(Output output) {
+        Map<String, Supplier<Object>> commands = new LinkedHashMap<>();
+        commands.put("open", () -> new OpenCommand(output));
+        commands.put("demo", DemoCommand::new);
+        commands.put("levels", () -> new LevelsCommand(output));
+        commands.put("analyse", () -> new AnalyseCommand(output));
+        commands.put("picture", PictureCommand::new);
+        return commands;
+    }
+
+    /** With KALODYNE_DEBUG set, the cause of a failure is printed whole. */
+    private static int failed(Output output, Exception failure) throws Exception {
+        if (System.getenv("KALODYNE_DEBUG") != null) {
+            throw failure;
+        }
+        output.complain("Something went wrong inside Kalodyne: " + failure + ". Run again with KALODYNE_DEBUG=1 set.");
+        return 1;
     }
 
     @Override

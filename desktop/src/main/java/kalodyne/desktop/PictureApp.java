@@ -39,7 +39,7 @@ public final class PictureApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        Workbench workbench = new Workbench(order.dataFolder(), order.setup());
+        Workbench workbench = new Workbench(order.dataFolder(), OpenedSetup.of(order.setup()));
         workbench.appearance().lookProperty().set(order.look());
         workbench.window().enter(order.room());
         stage.initStyle(StageStyle.UNDECORATED);

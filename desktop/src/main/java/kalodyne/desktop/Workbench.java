@@ -7,11 +7,7 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.UnreadableSetup;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
 import kalodyne.desktop.model.Notice;
@@ -33,12 +29,11 @@ public final class Workbench implements AutoCloseable {
     /**
      * Builds the program for a setup.
      *
-     * @param setupFile is created with the first edit if it is not there
+     * @param dataFolder for the demonstration studio, should it be asked for
      */
-    public Workbench(Path dataFolder, Path setupFile) {
+    public Workbench(Path dataFolder, OpenedSetup opened) {
         this.dataFolder = dataFolder;
         Clock clock = Clock.system(ZoneId.systemDefault());
-        Opened opened = open(setupFile);
         this.studio = new StudioModel(opened.setup(), opened.file(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
@@ -48,32 +43,6 @@ public final class Workbench implements AutoCloseable {
                 appearance,
                 List.of(new LevelsRoom(studio), new TakesRoom(studio, takes)),
                 this::openDemo);
-    }
-
-    private record Opened(Setup setup, Path file, Optional<Notice> notice) {}
-
-    /** A setup that cannot be read stays as it is; work begins with an empty one in a file beside it. */
-    private static Opened open(Path file) {
-        if (!Files.exists(file)) {
-            return new Opened(Setup.empty(), file, Optional.empty());
-        }
-        try {
-            return new Opened(SetupReader.read(file), file, Optional.empty());
-        } catch (UnreadableSetup e) {
-            Path beside = unusedBeside(file);
-            String text = e.problems().get(0).what() + " It was left as it is: " + file
-                    + ". What you do now is kept beside it, in " + beside.getFileName() + ".";
-            return new Opened(Setup.empty(), beside, Optional.of(new Notice("Your setup could not be read", text)));
-        }
-    }
-
-    private static Path unusedBeside(Path file) {
-        String name = file.getFileName().toString().replaceFirst("\\.json$", "");
-        return IntStream.iterate(2, number -> number + 1)
-                .mapToObj(number -> file.resolveSibling(name + "-" + number + ".json"))
-                .filter(candidate -> !Files.exists(candidate))
-                .findFirst()
-                .orElseThrow();
     }
 
     private void openDemo(boolean afresh) {

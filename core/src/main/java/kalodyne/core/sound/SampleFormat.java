@@ -1,59 +1,66 @@
 package kalodyne.core.sound;
 
-import java.nio.ByteBuffer;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
 
 /** How a sample lies in a file. All but the 8-bit format are signed and little-endian. */
 public enum SampleFormat {
     UNSIGNED_8(1, 8) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
-                into[i] = ((bytes.get(at) & 0xff) - 128) * 0x1p-7f;
+                into[i] = ((bytes[at] & 0xff) - 128) * 0x1p-7f;
             }
         }
     },
     SIGNED_16(2, 16) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
-                into[i] = bytes.getShort(at) * 0x1p-15f;
+                into[i] = (short) SHORT.get(bytes, at) * 0x1p-15f;
             }
         }
     },
     SIGNED_24(3, 24) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
-                int sample = (bytes.getShort(at) & 0xffff) | bytes.get(at + 2) << 16;
-                into[i] = sample * 0x1p-23f;
+                // Four bytes at once, of which the lowest belongs to the sample before: it is shifted out.
+                into[i] = ((int) INT.get(bytes, at - 1) >> 8) * 0x1p-23f;
             }
         }
     },
     SIGNED_32(4, 32) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
                 // A float holds 24 bits: the eight lowest, below −144 dBFS, are rounded.
-                into[i] = bytes.getInt(at) * 0x1p-31f;
+                into[i] = (int) INT.get(bytes, at) * 0x1p-31f;
             }
         }
     },
     FLOAT_32(4, 24) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
-                into[i] = bytes.getFloat(at);
+                into[i] = (float) FLOAT.get(bytes, at);
             }
         }
     },
     FLOAT_64(8, 24) {
         @Override
-        void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count) {
+        void decode(byte[] bytes, int offset, int stride, float[] into, int count) {
             for (int i = 0, at = offset; i < count; i++, at += stride) {
-                into[i] = (float) bytes.getDouble(at);
+                into[i] = (float) (double) DOUBLE.get(bytes, at);
             }
         }
     };
+
+    private static final VarHandle SHORT = view(short[].class);
+    private static final VarHandle INT = view(int[].class);
+    private static final VarHandle FLOAT = view(float[].class);
+    private static final VarHandle DOUBLE = view(double[].class);
 
     private final int bytes;
     private final int resolutionBits;
@@ -77,12 +84,15 @@ public enum SampleFormat {
         return this == FLOAT_32 || this == FLOAT_64;
     }
 
+    private static VarHandle view(Class<?> arrayType) {
+        return MethodHandles.byteArrayViewVarHandle(arrayType, ByteOrder.LITTLE_ENDIAN);
+    }
+
     /**
      * Reads every stride-th sample.
      *
-     * @param bytes little-endian
-     * @param offset of the first sample
+     * @param offset of the first sample, 1 or more
      * @param stride from sample to sample, in bytes
      */
-    abstract void decode(ByteBuffer bytes, int offset, int stride, float[] into, int count);
+    abstract void decode(byte[] bytes, int offset, int stride, float[] into, int count);
 }

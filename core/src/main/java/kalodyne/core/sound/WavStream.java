@@ -2,7 +2,6 @@ package kalodyne.core.sound;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -13,10 +12,17 @@ import java.nio.file.StandardOpenOption;
 public final class WavStream implements AutoCloseable {
     private static final int BUFFER_BYTES = 1 << 18;
 
+    /** Room for decoders that read a little to the left of a sample. */
+    private static final int BEFORE_FIRST_SAMPLE = 1;
+
     private final Path file;
     private final FileChannel channel;
     private final WavHeader header;
-    private final ByteBuffer bytes;
+
+    /** Filled by the system without a copy of its own; samples are decoded faster from the array beside it. */
+    private final ByteBuffer block;
+
+    private final byte[] bytes;
     private final float[][] samples;
     private long framesRead;
 
@@ -25,7 +31,8 @@ public final class WavStream implements AutoCloseable {
         this.channel = channel;
         this.header = header;
         int frames = Math.max(1, BUFFER_BYTES / header.bytesPerFrame());
-        this.bytes = ByteBuffer.allocate(frames * header.bytesPerFrame()).order(ByteOrder.LITTLE_ENDIAN);
+        this.block = ByteBuffer.allocateDirect(frames * header.bytesPerFrame());
+        this.bytes = new byte[BEFORE_FIRST_SAMPLE + block.capacity()];
         this.samples = new float[header.channels()][frames];
     }
 
@@ -82,23 +89,28 @@ public final class WavStream implements AutoCloseable {
         if (frames == 0) {
             return 0;
         }
-        bytes.clear().limit(frames * header.bytesPerFrame());
-        long start = header.dataStart() + framesRead * header.bytesPerFrame();
-        while (bytes.hasRemaining()) {
-            if (channel.read(bytes, start + bytes.position()) < 0) {
+        read(header.dataStart() + framesRead * header.bytesPerFrame(), frames * header.bytesPerFrame());
+        SampleFormat format = header.format();
+        for (int c = 0; c < samples.length; c++) {
+            int first = BEFORE_FIRST_SAMPLE + c * format.bytes();
+            format.decode(bytes, first, header.bytesPerFrame(), samples[c], frames);
+        }
+        framesRead += frames;
+        return frames;
+    }
+
+    private void read(long start, int count) throws IOException {
+        block.clear().limit(count);
+        while (block.hasRemaining()) {
+            if (channel.read(block, start + block.position()) < 0) {
                 throw new UnreadableSound(
                         file,
-                        "byte " + (start + bytes.position()),
+                        "byte " + (start + block.position()),
                         "The file became shorter while it was read.",
                         "Try again.");
             }
         }
-        for (int c = 0; c < samples.length; c++) {
-            SampleFormat format = header.format();
-            format.decode(bytes, c * format.bytes(), header.bytesPerFrame(), samples[c], frames);
-        }
-        framesRead += frames;
-        return frames;
+        block.flip().get(bytes, BEFORE_FIRST_SAMPLE, count);
     }
 
     @Override

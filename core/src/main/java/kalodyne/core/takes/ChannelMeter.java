@@ -15,6 +15,12 @@ final class ChannelMeter {
     private double sumOfSquares;
     private long unusable;
 
+    /** Of the part that is being looked at. */
+    private double partSum;
+
+    private float low;
+    private float high;
+
     ChannelMeter(WavHeader header) {
         clips = new ClipDetector(header.format().resolutionBits(), header.sampleRateHz());
         framesPerPart = Math.max(1, (header.frames() + Overview.MOST_PARTS - 1) / Overview.MOST_PARTS);
@@ -33,26 +39,16 @@ final class ChannelMeter {
         }
     }
 
-    /** Samples of one part of the overview. Three plain sums and two comparisons a sample: this is the hot loop. */
+    /** Samples of one part of the overview: summed up, then searched for the lowest and the highest. */
     private void acceptPart(float[] samples, int from, int to) {
-        double partSum = 0;
-        double partSquares = 0;
-        float low = samples[from];
-        float high = low;
-        for (int i = from; i < to; i++) {
-            float x = samples[i];
-            partSum += x;
-            partSquares += (double) x * x;
-            low = Math.min(low, x);
-            high = Math.max(high, x);
-        }
-        if (!Double.isFinite(partSquares)) {
+        double squares = addUp(samples, from, to);
+        if (!Double.isFinite(squares)) {
             silenceUnusable(samples, from, to);
-            acceptPart(samples, from, to);
-            return;
+            squares = addUp(samples, from, to);
         }
         sum += partSum;
-        sumOfSquares += partSquares;
+        sumOfSquares += squares;
+        findEnds(samples, from, to);
         int part = (int) (frames / framesPerPart);
         boolean begun = frames % framesPerPart != 0;
         lowest[part] = begun ? Math.min(lowest[part], low) : low;
@@ -63,6 +59,47 @@ final class ChannelMeter {
             clips.skip(samples, from, to);
         }
         frames += to - from;
+    }
+
+    /** Leaves the sum in {@link #partSum} and gives the sum of squares. Four samples a turn: no sum waits for another. */
+    private double addUp(float[] samples, int from, int to) {
+        double sumA = 0;
+        double sumB = 0;
+        double squaresA = 0;
+        double squaresB = 0;
+        int i = from;
+        for (; i + 3 < to; i += 4) {
+            double a = samples[i];
+            double b = samples[i + 1];
+            double c = samples[i + 2];
+            double d = samples[i + 3];
+            sumA += a + b;
+            sumB += c + d;
+            squaresA += a * a + b * b;
+            squaresB += c * c + d * d;
+        }
+        for (; i < to; i++) {
+            sumA += samples[i];
+            squaresA += (double) samples[i] * samples[i];
+        }
+        partSum = sumA + sumB;
+        return squaresA + squaresB;
+    }
+
+    /** Leaves the ends in {@link #low} and {@link #high}. Comparisons that are nearly always false cost next to nothing. */
+    private void findEnds(float[] samples, int from, int to) {
+        float least = samples[from];
+        float most = least;
+        for (int i = from + 1; i < to; i++) {
+            float x = samples[i];
+            if (x < least) {
+                least = x;
+            } else if (x > most) {
+                most = x;
+            }
+        }
+        low = least;
+        high = most;
     }
 
     private void silenceUnusable(float[] samples, int from, int to) {

@@ -1,7 +1,5 @@
 package kalodyne.desktop.shell;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
 import javafx.beans.property.ObjectProperty;
@@ -62,18 +60,18 @@ public final class Appearance {
             Font.loadFont(Appearance.class.getResourceAsStream("/kalodyne/desktop/fonts/" + font), 14);
         }
         for (String style : STYLES) {
-            scene.getStylesheets()
-                    .add(Appearance.class
-                            .getResource("/kalodyne/desktop/" + style)
-                            .toExternalForm());
+            scene.getStylesheets().add(resource(style));
         }
         look.addListener((property, before, now) -> apply(scene.getRoot(), now));
         apply(scene.getRoot(), look.get());
     }
 
+    private static String resource(String name) {
+        return Appearance.class.getResource("/kalodyne/desktop/" + name).toExternalForm();
+    }
+
     private static void apply(Parent root, Look look) {
-        Application.setUserAgentStylesheet(
-                look.dark() ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
+        Application.setUserAgentStylesheet(resource(look.dark() ? "theme/base-dark.bss" : "theme/base-light.bss"));
         root.getStyleClass().removeIf(style -> style.equals("dark") || style.startsWith("text-"));
         root.getStyleClass().add("text-" + look.textPercent());
         if (look.dark()) {

@@ -18,6 +18,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.desktop.OpenedSetup;
 import kalodyne.desktop.Workbench;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -43,7 +44,7 @@ public final class Desk implements AutoCloseable {
         }
         workbench = onScreen(() -> {
             Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> failures.add(failure));
-            Workbench built = new Workbench(folder, setup);
+            Workbench built = new Workbench(folder, OpenedSetup.of(setup));
             stage.setScene(built.window().scene());
             stage.setX(0);
             stage.setY(0);

@@ -1,0 +1,2 @@
+/** Benchmarks of the core, with JMH. */
+package kalodyne.bench;

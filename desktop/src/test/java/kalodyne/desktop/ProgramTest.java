@@ -1,0 +1,154 @@
+package kalodyne.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javax.imageio.ImageIO;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.testing.Runs;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The program as a process of its own. */
+class ProgramTest {
+    @TempDir
+    Path folder;
+
+    private static ProcessBuilder java(Class<?> main, String... arguments) {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Dprism.order=sw",
+                "-Xmx512m",
+                "-cp",
+                System.getProperty("java.class.path"),
+                main.getName()));
+        command.addAll(List.of(arguments));
+        return new ProcessBuilder(command).redirectErrorStream(true);
+    }
+
+    private record Ended(int status, String printed) {}
+
+    private Ended run(String... arguments) throws IOException, InterruptedException {
+        ProcessBuilder builder = java(Main.class, arguments);
+        builder.environment().put("KALODYNE_HOME", folder.toString());
+        Process process = builder.start();
+        String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        return new Ended(process.exitValue(), printed);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "levels, 1280x800, light, 1, demo",
+        "takes, 900x650, dark, 1.5, demo",
+        "levels, 1000x700, light, 1, empty"
+    })
+    void makes_pictures_of_its_rooms(String room, String size, String theme, String text, String studio)
+            throws Exception {
+        Path picture = folder.resolve("pictures/room.png");
+        Ended ended = run(
+                "picture",
+                room,
+                picture.toString(),
+                "--size",
+                size,
+                "--theme",
+                theme,
+                "--text",
+                text,
+                "--studio",
+                studio);
+        assertThat(ended.printed()).isEmpty();
+        assertThat(ended.status()).isZero();
+        BufferedImage image = ImageIO.read(picture.toFile());
+        assertThat(image.getWidth() + "x" + image.getHeight()).isEqualTo(size);
+        int corner = image.getRGB(image.getWidth() / 2, image.getHeight() - 3) & 0xFF;
+        assertThat(corner < 0x40).as("dark").isEqualTo(theme.equals("dark"));
+        long colours = java.util.stream.IntStream.range(0, image.getWidth() * image.getHeight())
+                .map(i -> image.getRGB(i % image.getWidth(), i / image.getWidth()))
+                .distinct()
+                .count();
+        assertThat(colours).isGreaterThan(50);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            picture kitchen x.png                   | There is no room “kitchen”; choose levels or takes.
+            picture levels x.png --size wide        | “wide” is no size; write for example 1280x800.
+            picture levels x.png --text 9           | 0.8 to 2 times its usual size
+            picture levels x.png --studio gone.json | There is no setup file “gone.json”.
+            open gone.json                          | gone.json, the whole of it: There is no such file.
+            analyse gone.wav                        | gone.wav, the whole of it: There is no such file.
+            levels                                  | Missing required parameter
+            levles                                  | Did you mean: kalodyne levels
+            """)
+    void complains_with_status_2(String arguments, String complaint) throws Exception {
+        Ended ended = run(arguments.split(" "));
+        assertThat(ended.printed()).contains(complaint).doesNotContain("Exception", "\tat ");
+        assertThat(ended.status()).isEqualTo(2);
+    }
+
+    /** Killed while it writes, again and again: the file is whole, and holds what was acknowledged last or the one after. */
+    @Test
+    void a_kill_loses_nothing_that_was_kept() throws Exception {
+        Path file = folder.resolve("studio.json");
+        Path printed = folder.resolve("acknowledged.txt");
+        for (int round = 0; round < 12; round++) {
+            Files.writeString(printed, "");
+            Process process = java(WritesForever.class, file.toString())
+                    .redirectOutput(printed.toFile())
+                    .start();
+            int enough = 20 + 37 * round;
+            WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> acknowledged(printed) >= enough);
+            process.destroyForcibly().waitFor();
+            int acknowledged = acknowledged(printed);
+            assertThat(Integer.parseInt(SetupReader.read(file).name())).isBetween(acknowledged, acknowledged + 1);
+        }
+    }
+
+    private static int acknowledged(Path printed) throws IOException {
+        String text = Files.readString(printed);
+        String whole = text.substring(0, text.lastIndexOf('\n') + 1).strip();
+        return whole.isEmpty() ? 0 : Integer.parseInt(whole.substring(whole.lastIndexOf('\n') + 1));
+    }
+
+    /** Writes setups named by a rising number and prints each number when its file is written. */
+    public static final class WritesForever {
+        private WritesForever() {}
+
+        public static void main(String[] arguments) throws IOException {
+            Setup setup = Setup.empty();
+            for (int i = 0; i < 20; i++) {
+                setup = setup.with(Runs.plain());
+            }
+            for (int number = 1; ; number++) {
+                SetupWriter.write(
+                        new Setup("Killed", String.valueOf(number), setup.runs(), setup.takes()),
+                        Path.of(arguments[0]));
+                System.out.println(number);
+            }
+        }
+    }
+
+    @Test
+    void the_demonstration_can_be_begun_afresh() throws IOException {
+        Path file = Workbench.demoFile(folder.resolve("demo"), false);
+        Files.writeString(file, "changed");
+        assertThat(Workbench.demoFile(folder.resolve("demo"), false)).hasContent("changed");
+        assertThat(SetupReader.read(Workbench.demoFile(folder.resolve("demo"), true))
+                        .takes())
+                .hasSize(2);
+    }
+}
