@@ -122,7 +122,8 @@ public final class MainWindow {
                 Command.of("Open a setup…", "Shortcut+O", this::openSetup),
                 Command.of("Save a copy of this setup…", "Shortcut+Shift+S", this::saveCopy),
                 Command.of("Open the demonstration studio", null, () -> demo.open(false)),
-                Command.of("Start the demonstration afresh", null, () -> demo.open(true)));
+                Command.of("Start the demonstration afresh", null, () -> demo.open(true)),
+                Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")));
     }
 
     private List<Command> viewCommands() {
@@ -257,7 +258,11 @@ public final class MainWindow {
     }
 
     private void openHelp() {
-        HelpPage page = new HelpPage(entered.helpResource(), this::lift);
+        openPage(entered.helpResource());
+    }
+
+    private void openPage(String resource) {
+        HelpPage page = new HelpPage(resource, this::lift);
         lay(page, Pos.CENTER);
         page.focus();
     }
