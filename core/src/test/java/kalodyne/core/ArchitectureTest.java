@@ -66,7 +66,7 @@ class ArchitectureTest {
     }
 
     private static String room(String packageName) {
-        return packageName.substring("kalodyne.core.".length()).split("\\.")[0];
+        return packageName.replaceFirst("kalodyne\\.core\\.", "").replaceFirst("\\..*", "");
     }
 
     private static String packages(String room) {

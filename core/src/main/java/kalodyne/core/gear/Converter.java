@@ -31,4 +31,16 @@ public record Converter(String track, Level fullScale, DigitalLevel noise, int b
         return noise.at(fullScale)
                 .withUncorrelated(DigitalLevel.quantisingNoise(bits).at(fullScale));
     }
+
+    public Converter withTrack(String newTrack) {
+        return new Converter(newTrack, fullScale, noise, bits, sampleRateHz);
+    }
+
+    public Converter withFullScale(Level newFullScale) {
+        return new Converter(track, newFullScale, noise, bits, sampleRateHz);
+    }
+
+    public Converter withNoise(DigitalLevel newNoise) {
+        return new Converter(track, fullScale, newNoise, bits, sampleRateHz);
+    }
 }

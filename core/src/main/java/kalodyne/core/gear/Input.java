@@ -37,4 +37,39 @@ public record Input(
         return new Input(
                 device, socket, kind, impedance, socketCeiling, newGain, ceiling, equivalentInputNoise, outputNoise);
     }
+
+    public Input withDevice(String newDevice) {
+        return new Input(
+                newDevice, socket, kind, impedance, socketCeiling, gain, ceiling, equivalentInputNoise, outputNoise);
+    }
+
+    public Input withSocket(String newSocket) {
+        return new Input(
+                device, newSocket, kind, impedance, socketCeiling, gain, ceiling, equivalentInputNoise, outputNoise);
+    }
+
+    public Input withImpedance(Impedance newImpedance) {
+        return new Input(
+                device, socket, kind, newImpedance, socketCeiling, gain, ceiling, equivalentInputNoise, outputNoise);
+    }
+
+    public Input withSocketCeiling(Optional<Level> newSocketCeiling) {
+        return new Input(
+                device, socket, kind, impedance, newSocketCeiling, gain, ceiling, equivalentInputNoise, outputNoise);
+    }
+
+    public Input withCeiling(Level newCeiling) {
+        return new Input(
+                device, socket, kind, impedance, socketCeiling, gain, newCeiling, equivalentInputNoise, outputNoise);
+    }
+
+    public Input withEquivalentInputNoise(Level newEquivalentInputNoise) {
+        return new Input(
+                device, socket, kind, impedance, socketCeiling, gain, ceiling, newEquivalentInputNoise, outputNoise);
+    }
+
+    public Input withOutputNoise(Level newOutputNoise) {
+        return new Input(
+                device, socket, kind, impedance, socketCeiling, gain, ceiling, equivalentInputNoise, newOutputNoise);
+    }
 }

@@ -18,4 +18,24 @@ public record Lead(String name, String plugs, Length length, Capacitance capacit
     public Capacitance capacitance() {
         return capacitancePerMetre.times(length.metres());
     }
+
+    public Lead withName(String newName) {
+        return new Lead(newName, plugs, length, capacitancePerMetre, resistance);
+    }
+
+    public Lead withPlugs(String newPlugs) {
+        return new Lead(name, newPlugs, length, capacitancePerMetre, resistance);
+    }
+
+    public Lead withLength(Length newLength) {
+        return new Lead(name, plugs, newLength, capacitancePerMetre, resistance);
+    }
+
+    public Lead withCapacitancePerMetre(Capacitance newCapacitancePerMetre) {
+        return new Lead(name, plugs, length, newCapacitancePerMetre, resistance);
+    }
+
+    public Lead withResistance(Impedance newResistance) {
+        return new Lead(name, plugs, length, capacitancePerMetre, newResistance);
+    }
 }

@@ -23,4 +23,16 @@ public record SignalLevels(Level peak, Level average, Level floor) {
                     "the noise (" + floor + ") cannot be above the average (" + average + ")");
         }
     }
+
+    public SignalLevels withPeak(Level newPeak) {
+        return new SignalLevels(newPeak, average, floor);
+    }
+
+    public SignalLevels withAverage(Level newAverage) {
+        return new SignalLevels(peak, newAverage, floor);
+    }
+
+    public SignalLevels withFloor(Level newFloor) {
+        return new SignalLevels(peak, average, newFloor);
+    }
 }

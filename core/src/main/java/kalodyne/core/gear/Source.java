@@ -26,10 +26,37 @@ public record Source(
         return new Source(name, socket, levels, ceiling, impedance, newVolume);
     }
 
-    /** The same source played louder: peak and average rise; its noise stays, but never above the average. */
+    /**
+     * The same source found to be louder: peak and average rise; its noise stays, but never above the average. Its output
+     * can evidently give that much.
+     */
     public Source louderBy(Gain gain) {
+        Level peak = levels.peak().plus(gain);
         Level average = levels.average().plus(gain);
         Level floor = levels.floor().compareTo(average) > 0 ? average : levels.floor();
-        return withLevels(new SignalLevels(levels.peak().plus(gain), average, floor));
+        boolean passesCeiling = gain.db() > 0 && peak.compareTo(ceiling) > 0;
+        return new Source(
+                name,
+                socket,
+                new SignalLevels(peak, average, floor),
+                passesCeiling ? peak : ceiling,
+                impedance,
+                volume);
+    }
+
+    public Source withName(String newName) {
+        return new Source(newName, socket, levels, ceiling, impedance, volume);
+    }
+
+    public Source withSocket(String newSocket) {
+        return new Source(name, newSocket, levels, ceiling, impedance, volume);
+    }
+
+    public Source withCeiling(Level newCeiling) {
+        return new Source(name, socket, levels, newCeiling, impedance, volume);
+    }
+
+    public Source withImpedance(Impedance newImpedance) {
+        return new Source(name, socket, levels, ceiling, newImpedance, volume);
     }
 }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.findings.Remedy;
 import kalodyne.core.gear.Run;
 
 /**
@@ -22,13 +23,24 @@ public record Advice(List<Setting> settings, Optional<Obstacle> obstacle) {
         return settings.stream().allMatch(Setting::stays);
     }
 
+    /** What should move. */
+    private List<Setting> moving() {
+        return settings.stream().filter(setting -> !setting.stays()).toList();
+    }
+
     /** The advised positions of the controls that should move. */
     public Map<String, Double> turns() {
         Map<String, Double> turns = new LinkedHashMap<>();
-        settings.stream()
-                .filter(setting -> !setting.stays())
-                .forEach(setting -> turns.put(setting.name(), setting.advised().position()));
+        moving().forEach(setting -> turns.put(setting.name(), setting.advised().position()));
         return turns;
+    }
+
+    /** What to do, to be read and to be applied: "Turn the gain on Interface from 10:45 to 8:45"; nothing if all stays. */
+    public Optional<Remedy> remedy() {
+        List<String> ways = moving().stream().map(Setting::way).toList();
+        return ways.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Remedy("Turn " + String.join(" and ", ways), turns()));
     }
 
     /** The setting of a control of the run. */

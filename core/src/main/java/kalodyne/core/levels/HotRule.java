@@ -26,6 +26,6 @@ final class HotRule implements LevelRule {
                 "Too hot at the converter",
                 Print.decimal(room, 1) + " dB are left above the loudest peak, " + Print.decimal(over, 1)
                         + " dB less than the aim keeps free.",
-                LevelRules.followed(advice));
+                advice.remedy());
     }
 }

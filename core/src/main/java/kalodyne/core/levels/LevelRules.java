@@ -40,17 +40,6 @@ public final class LevelRules {
         return new Figure(value, "dB");
     }
 
-    /** Following the whole advice, worded by the control that moves most audibly: the last one that moves. */
-    static Optional<Remedy> followed(Advice advice) {
-        if (advice.isFollowed()) {
-            return Optional.empty();
-        }
-        List<Setting> moving =
-                advice.settings().stream().filter(setting -> !setting.stays()).toList();
-        String words = moving.size() == 1 ? moving.get(0).words() : "Set all knobs as advised";
-        return Optional.of(new Remedy(words, advice.turns()));
-    }
-
     static Optional<Finding> found(
             String code,
             Severity severity,

@@ -32,10 +32,8 @@ public record LevelVerdict(String sentence, String nextStep) {
         if (advice.obstacle().isPresent() && advice.isFollowed()) {
             return "No knob position fits: see what was noticed";
         }
-        return advice.settings().stream()
-                .filter(setting -> !setting.stays())
-                .findFirst()
-                .map(setting -> setting.words() + ", then play the loudest part")
+        return advice.remedy()
+                .map(remedy -> remedy.words() + ", then play the loudest part")
                 .orElse("Record a test take of the loudest part");
     }
 }

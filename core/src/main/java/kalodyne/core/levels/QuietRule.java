@@ -25,6 +25,6 @@ final class QuietRule implements LevelRule {
                 "Too quiet in the track",
                 "The loudest peaks stay " + Print.decimal(under, 1)
                         + " dB under the aim. Raised afterwards, the noise rises with them.",
-                LevelRules.followed(advice));
+                advice.remedy());
     }
 }

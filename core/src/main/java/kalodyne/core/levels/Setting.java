@@ -19,11 +19,8 @@ public record Setting(String name, String owner, Control present, Control advise
                 < SAME_PLACE * present.dial().quarterHour();
     }
 
-    /** What to do, as an instruction: "Turn the gain on Interface from 10:45 to 8:45". */
-    public String words() {
-        String what = present.name() + " on " + owner;
-        return stays()
-                ? "Leave the " + what + " at " + present.clock()
-                : "Turn the " + what + " from " + present.clock() + " to " + advised.clock();
+    /** From where to where: "the gain on Interface from 10:45 to 8:45". */
+    public String way() {
+        return "the " + present.name() + " on " + owner + " from " + present.clock() + " to " + advised.clock();
     }
 }

@@ -30,6 +30,6 @@ final class StageClipsRule implements LevelRule {
                 LevelRules.decibels(over),
                 title,
                 text,
-                LevelRules.followed(advice));
+                advice.remedy());
     }
 }

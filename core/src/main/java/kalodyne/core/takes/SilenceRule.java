@@ -43,7 +43,9 @@ final class SilenceRule implements TakeRule {
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(take.channels().get(c).peakLevel().dbfs(), "dBFS"),
                 "Nothing" + TakeRules.inChannel(take, c),
-                "The other side was recorded, this one was not.",
-                "Check that side's plug, or record a mono track");
+                take.channels().size() == 2
+                        ? "The other side was recorded, this one was not."
+                        : "Others were recorded, this one was not.",
+                "Check its plug at both ends, or record without that channel");
     }
 }

@@ -112,6 +112,12 @@ public final class Quantity<T> {
         return example;
     }
 
+    /** The value as people read it, such that {@link #read} understands it: "100 pF/m". */
+    public String print(T value) {
+        int per = writtenUnit.indexOf('/');
+        return per < 0 ? value.toString() : value + writtenUnit.substring(per);
+    }
+
     /** The value with every digit it has, such that {@link #read} gives the same value back. */
     public String write(T value) {
         return writtenPrefix.exactly(number.applyAsDouble(value)) + " " + writtenUnit;

@@ -15,7 +15,6 @@ import kalodyne.core.gear.Run;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.Setting;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -94,10 +93,8 @@ public record TakeVerdict(
     }
 
     private static String instruction(Run now, Map<String, Double> whenRecorded, Advice advice) {
-        Optional<Setting> first =
-                advice.settings().stream().filter(setting -> !setting.stays()).findFirst();
-        if (first.isPresent()) {
-            return first.get().words() + ", then record again";
+        if (advice.remedy().isPresent()) {
+            return advice.remedy().get().words() + ", then record again";
         }
         if (advice.obstacle().isPresent()) {
             return "No knob position fits: see what was noticed in Levels";
@@ -110,10 +107,7 @@ public record TakeVerdict(
 
     /** The findings of the take, with the general words on level replaced by this run's own, which can be applied. */
     private static List<Finding> leveled(TakeReport take, Run run, Advice advice) {
-        Optional<Remedy> turn = advice.settings().stream()
-                .filter(setting -> !setting.stays())
-                .findFirst()
-                .map(setting -> new Remedy(setting.words(), advice.turns()));
+        Optional<Remedy> turn = advice.remedy();
         List<Finding> findings = new ArrayList<>();
         boolean levelTold = false;
         for (Finding finding : take.findings()) {

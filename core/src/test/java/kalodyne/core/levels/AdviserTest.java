@@ -23,8 +23,7 @@ class AdviserTest {
         Advice advice = Adviser.advise(Runs.plain());
         assertThat(advice.obstacle()).isEmpty();
         assertThat(advice.of(Run.VOLUME).orElseThrow().stays()).isTrue();
-        assertThat(advice.of(Run.GAIN).orElseThrow().words())
-                .isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
+        assertThat(advice.remedy().orElseThrow().words()).isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
         assertThat(LevelPlan.of(advice.followedOn(Runs.plain())).trackPeak().dbfs())
                 .isCloseTo(-9, within(1e-9));
     }
@@ -68,6 +67,14 @@ class AdviserTest {
         return Adviser.advise(run.withInput(
                         Runs.input(InputKind.LINE, 10_000, Optional.of(socket), Runs.knob("gain", taper, 0), ceiling)))
                 .obstacle();
+    }
+
+    /** The take came 14 dB louder than described, past the ceiling that the source was described with, and was whole. */
+    @Test
+    void believes_a_take_that_passes_the_described_ceiling() {
+        Advice advice = Adviser.advise(Runs.plain(), new Gain(14));
+        assertThat(advice.remedy().orElseThrow().words())
+                .isEqualTo("Turn the volume on Synth from 5:00 to 4:15 and the gain on Interface from 12:00 to 7:00");
     }
 
     @Test

@@ -68,7 +68,7 @@ class ReferenceToolsTest {
     private static double column(String stats, String row, int index) {
         String line =
                 stats.lines().filter(each -> each.startsWith(row)).findFirst().orElseThrow();
-        return Double.parseDouble(line.substring(row.length()).strip().split("\\s+")[index]);
+        return Double.parseDouble(line.substring(row.length()).strip().split("\\s+", -1)[index]);
     }
 
     @ParameterizedTest

@@ -102,7 +102,7 @@ public final class Runs {
                         volume),
                 lead(between(random, 0, 20), between(random, 30, 300)),
                 input(
-                        InputKind.values()[random.nextInt(3)],
+                        List.of(InputKind.values()).get(random.nextInt(3)),
                         between(random, 600, 1e6),
                         random.nextBoolean() ? Optional.of(between(random, 0, 26)) : Optional.empty(),
                         knob("gain", gain, random.nextDouble()),

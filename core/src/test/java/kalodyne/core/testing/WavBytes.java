@@ -39,7 +39,7 @@ public final class WavBytes {
                 long value = (long) Math.max(-steps, Math.min(steps - 1, Math.rint(channel[i] * steps)));
                 long stored = bits == 8 ? value + 128 : value;
                 for (int b = 0; b < bytes; b++) {
-                    buffer.put((byte) (stored >> 8 * b));
+                    buffer.put((byte) (stored >> (8 * b)));
                 }
             }
         }

@@ -4,13 +4,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Converter;
 import kalodyne.core.gear.Input;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LinearTaper;
 import kalodyne.core.gear.Run;
 import kalodyne.core.gear.SignalLevels;
 import kalodyne.core.gear.Source;
 import kalodyne.core.gear.Station;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
@@ -24,253 +27,193 @@ final class StationFields {
      *
      * @param label "loudest peak"
      * @param help in plain words, for hover
-     * @param shown the value as text
+     * @param shown the value as text; empty where the run has no such value
      * @param typed the run with another value; throws {@link UnreadableQuantity} where it cannot be read
      */
     record Field(String label, String help, Function<Run, String> shown, BiFunction<Run, String, Run> typed) {}
+
+    /** A part of a run, and how the run with another one is made. */
+    private record Lens<P>(Function<Run, P> get, BiFunction<Run, P, Run> set) {
+        Field name(String label, String help, Function<P, String> shown, BiFunction<P, String, P> changed) {
+            return new Field(
+                    label,
+                    help + ".",
+                    run -> shown.apply(get.apply(run)),
+                    (run, text) -> set.apply(run, changed.apply(get.apply(run), checkedName(text))));
+        }
+
+        <T> Field quantity(
+                String label, Quantity<T> quantity, String help, Function<P, T> shown, BiFunction<P, T, P> changed) {
+            return new Field(
+                    label,
+                    help + ". For example " + quantity.example() + ".",
+                    run -> quantity.print(shown.apply(get.apply(run))),
+                    (run, text) -> set.apply(run, changed.apply(get.apply(run), quantity.read(text))));
+        }
+    }
+
+    private static final Lens<Source> SOURCE = new Lens<>(Run::source, Run::withSource);
+    private static final Lens<SignalLevels> LEVELS = new Lens<>(
+            run -> run.source().levels(),
+            (run, levels) -> run.withSource(run.source().withLevels(levels)));
+    private static final Lens<Lead> LEAD = new Lens<>(Run::lead, Run::withLead);
+    private static final Lens<Input> INPUT = new Lens<>(Run::input, Run::withInput);
+    private static final Lens<Converter> TRACK = new Lens<>(Run::converter, Run::withConverter);
 
     private StationFields() {}
 
     static List<Field> of(Station.Part part) {
         return switch (part) {
-            case SOURCE -> SOURCE;
-            case LEAD -> LEAD;
-            case INPUT -> INPUT;
-            case TRACK -> TRACK;
+            case SOURCE -> source();
+            case LEAD -> lead();
+            case INPUT -> input();
+            case TRACK -> track();
         };
     }
 
-    private static final List<Field> SOURCE = List.of(
-            new Field("name", "What you call it", run -> run.source().name(), (run, text) -> {
-                Source s = run.source();
-                return run.withSource(
-                        new Source(name(text), s.socket(), s.levels(), s.ceiling(), s.impedance(), s.volume()));
-            }),
-            new Field("output", "Which of its sockets", run -> run.source().socket(), (run, text) -> {
-                Source s = run.source();
-                return run.withSource(
-                        new Source(s.name(), name(text), s.levels(), s.ceiling(), s.impedance(), s.volume()));
-            }),
-            quantity(
-                    "loudest peak",
-                    "The loudest it gets with its volume at 0 dB, mostly full; as the sine that peaks as high",
-                    Quantity.LEVEL,
-                    run -> run.source().levels().peak(),
-                    (run, level) -> levels(
-                            run,
-                            new SignalLevels(
-                                    level,
-                                    run.source().levels().average(),
-                                    run.source().levels().floor()))),
-            quantity(
-                    "average",
-                    "How loud it is while it plays, on a slow meter",
-                    Quantity.LEVEL,
-                    run -> run.source().levels().average(),
-                    (run, level) -> levels(
-                            run,
-                            new SignalLevels(
-                                    run.source().levels().peak(),
-                                    level,
-                                    run.source().levels().floor()))),
-            quantity(
-                    "its noise",
-                    "What it gives while nobody plays",
-                    Quantity.LEVEL,
-                    run -> run.source().levels().floor(),
-                    (run, level) -> levels(
-                            run,
-                            new SignalLevels(
-                                    run.source().levels().peak(),
-                                    run.source().levels().average(),
-                                    level))),
-            quantity(
-                    "clips at",
-                    "The most its output can give",
-                    Quantity.LEVEL,
-                    run -> run.source().ceiling(),
-                    (run, level) -> {
-                        Source s = run.source();
-                        return run.withSource(
-                                new Source(s.name(), s.socket(), s.levels(), level, s.impedance(), s.volume()));
-                    }),
-            quantity(
-                    "impedance",
-                    "How easily its output is weighed down: lower is sturdier",
-                    Quantity.IMPEDANCE,
-                    run -> run.source().impedance(),
-                    (run, ohms) -> {
-                        Source s = run.source();
-                        return run.withSource(
-                                new Source(s.name(), s.socket(), s.levels(), s.ceiling(), ohms, s.volume()));
-                    }));
-
-    private static final List<Field> LEAD = List.of(
-            new Field("name", "The number or colour on it", run -> run.lead().name(), (run, text) -> {
-                Lead l = run.lead();
-                return run.withLead(
-                        new Lead(name(text), l.plugs(), l.length(), l.capacitancePerMetre(), l.resistance()));
-            }),
-            new Field("plugs", "Which plugs it has", run -> run.lead().plugs(), (run, text) -> {
-                Lead l = run.lead();
-                return run.withLead(
-                        new Lead(l.name(), name(text), l.length(), l.capacitancePerMetre(), l.resistance()));
-            }),
-            quantity(
-                    "length",
-                    "From plug to plug",
-                    Quantity.LENGTH,
-                    run -> run.lead().length(),
-                    (run, length) -> {
-                        Lead l = run.lead();
-                        return run.withLead(
-                                new Lead(l.name(), l.plugs(), length, l.capacitancePerMetre(), l.resistance()));
-                    }),
-            quantity(
-                    "capacitance",
-                    "Between its wires, for one metre: takes treble from weak sources",
-                    Quantity.CAPACITANCE_PER_METRE,
-                    run -> run.lead().capacitancePerMetre(),
-                    (run, capacitance) -> {
-                        Lead l = run.lead();
-                        return run.withLead(new Lead(l.name(), l.plugs(), l.length(), capacitance, l.resistance()));
-                    }));
-
-    private static final List<Field> INPUT = List.of(
-            new Field("device", "What you call it", run -> run.input().device(), (run, text) -> {
-                Input i = run.input();
-                return run.withInput(copy(i, name(text), i.socket()));
-            }),
-            new Field("input", "Which of its sockets", run -> run.input().socket(), (run, text) -> {
-                Input i = run.input();
-                return run.withInput(copy(i, i.device(), name(text)));
-            }),
-            quantity(
-                    "impedance",
-                    "How little it weighs the source down: higher is lighter",
-                    Quantity.IMPEDANCE,
-                    run -> run.input().impedance(),
-                    (run, ohms) -> {
-                        Input i = run.input();
-                        return run.withInput(new Input(
-                                i.device(),
-                                i.socket(),
-                                i.kind(),
-                                ohms,
-                                i.socketCeiling(),
-                                i.gain(),
-                                i.ceiling(),
-                                i.equivalentInputNoise(),
-                                i.outputNoise()));
-                    }),
-            new Field(
-                    "socket clips at",
-                    "The most the socket takes with the gain right down; empty if not known",
-                    run -> run.input().socketCeiling().map(Level::toString).orElse(""),
-                    (run, text) -> {
-                        Input i = run.input();
-                        return run.withInput(new Input(
-                                i.device(),
-                                i.socket(),
-                                i.kind(),
-                                i.impedance(),
-                                text.isBlank() ? Optional.empty() : Optional.of(Quantity.LEVEL.read(text)),
-                                i.gain(),
-                                i.ceiling(),
-                                i.equivalentInputNoise(),
-                                i.outputNoise()));
-                    }),
-            quantity(
-                    "clips at",
-                    "The most its gain stage can give to the converter",
-                    Quantity.LEVEL,
-                    run -> run.input().ceiling(),
-                    (run, level) -> {
-                        Input i = run.input();
-                        return run.withInput(new Input(
-                                i.device(),
-                                i.socket(),
-                                i.kind(),
-                                i.impedance(),
-                                i.socketCeiling(),
-                                i.gain(),
-                                level,
-                                i.equivalentInputNoise(),
-                                i.outputNoise()));
-                    }),
-            quantity(
-                    "input noise (EIN)",
-                    "Its noise at full gain, told as if it came in at the socket",
-                    Quantity.LEVEL,
-                    run -> run.input().equivalentInputNoise(),
-                    (run, level) -> {
-                        Input i = run.input();
-                        return run.withInput(new Input(
-                                i.device(),
-                                i.socket(),
-                                i.kind(),
-                                i.impedance(),
-                                i.socketCeiling(),
-                                i.gain(),
-                                i.ceiling(),
-                                level,
-                                i.outputNoise()));
-                    }));
-
-    private static final List<Field> TRACK = List.of(
-            new Field("track", "What you call it", run -> run.converter().track(), (run, text) -> {
-                Converter c = run.converter();
-                return run.withConverter(
-                        new Converter(name(text), c.fullScale(), c.noise(), c.bits(), c.sampleRateHz()));
-            }),
-            quantity(
-                    "0 dBFS is",
-                    "The level that fills the converter",
-                    Quantity.LEVEL,
-                    run -> run.converter().fullScale(),
-                    (run, level) -> {
-                        Converter c = run.converter();
-                        return run.withConverter(
-                                new Converter(c.track(), level, c.noise(), c.bits(), c.sampleRateHz()));
-                    }),
-            quantity(
-                    "its noise",
-                    "Minus the dynamic range that its maker prints",
-                    Quantity.DIGITAL_LEVEL,
-                    run -> run.converter().noise(),
-                    (run, level) -> {
-                        Converter c = run.converter();
-                        return run.withConverter(
-                                new Converter(c.track(), c.fullScale(), level, c.bits(), c.sampleRateHz()));
-                    }));
-
-    private static Run levels(Run run, SignalLevels levels) {
-        return run.withSource(run.source().withLevels(levels));
+    private static List<Field> source() {
+        return List.of(
+                SOURCE.name("name", "What you call it", Source::name, Source::withName),
+                SOURCE.name("output", "Which of its sockets", Source::socket, Source::withSocket),
+                LEVELS.quantity(
+                        "loudest peak",
+                        Quantity.LEVEL,
+                        "The loudest it gets with its volume at 0 dB, mostly full; as the sine that peaks as high",
+                        SignalLevels::peak,
+                        SignalLevels::withPeak),
+                LEVELS.quantity(
+                        "average",
+                        Quantity.LEVEL,
+                        "How loud it is while it plays, on a slow meter",
+                        SignalLevels::average,
+                        SignalLevels::withAverage),
+                LEVELS.quantity(
+                        "its noise",
+                        Quantity.LEVEL,
+                        "What it gives while nobody plays",
+                        SignalLevels::floor,
+                        SignalLevels::withFloor),
+                SOURCE.quantity(
+                        "clips at",
+                        Quantity.LEVEL,
+                        "The most its output can give",
+                        Source::ceiling,
+                        Source::withCeiling),
+                SOURCE.quantity(
+                        "impedance",
+                        Quantity.IMPEDANCE,
+                        "How easily its output is weighed down: lower is sturdier",
+                        Source::impedance,
+                        Source::withImpedance));
     }
 
-    private static Input copy(Input i, String device, String socket) {
-        return new Input(
-                device,
-                socket,
-                i.kind(),
-                i.impedance(),
-                i.socketCeiling(),
-                i.gain(),
-                i.ceiling(),
-                i.equivalentInputNoise(),
-                i.outputNoise());
+    private static List<Field> lead() {
+        return List.of(
+                LEAD.name("name", "The number or colour on it", Lead::name, Lead::withName),
+                LEAD.name("plugs", "Which plugs it has", Lead::plugs, Lead::withPlugs),
+                LEAD.quantity("length", Quantity.LENGTH, "From plug to plug", Lead::length, Lead::withLength),
+                LEAD.quantity(
+                        "capacitance",
+                        Quantity.CAPACITANCE_PER_METRE,
+                        "Between its wires, for one metre: takes treble from weak sources",
+                        Lead::capacitancePerMetre,
+                        Lead::withCapacitancePerMetre),
+                LEAD.quantity(
+                        "resistance",
+                        Quantity.IMPEDANCE,
+                        "Of both wires, there and back",
+                        Lead::resistance,
+                        Lead::withResistance));
     }
 
-    private static <T> Field quantity(
-            String label, String help, Quantity<T> quantity, Function<Run, T> get, BiFunction<Run, T, Run> set) {
+    private static List<Field> input() {
+        return List.of(
+                INPUT.name("device", "What you call it", Input::device, Input::withDevice),
+                INPUT.name("input", "Which of its sockets", Input::socket, Input::withSocket),
+                INPUT.quantity(
+                        "impedance",
+                        Quantity.IMPEDANCE,
+                        "How little it weighs the source down: higher is lighter",
+                        Input::impedance,
+                        Input::withImpedance),
+                socketCeiling(),
+                gainRange(),
+                INPUT.quantity(
+                        "clips at",
+                        Quantity.LEVEL,
+                        "The most its gain stage can give to the converter",
+                        Input::ceiling,
+                        Input::withCeiling),
+                INPUT.quantity(
+                        "input noise (EIN)",
+                        Quantity.LEVEL,
+                        "Its noise at full gain, told as if it came in at the socket",
+                        Input::equivalentInputNoise,
+                        Input::withEquivalentInputNoise),
+                INPUT.quantity(
+                        "other noise",
+                        Quantity.LEVEL,
+                        "Noise behind the gain, which the gain does not change",
+                        Input::outputNoise,
+                        Input::withOutputNoise));
+    }
+
+    private static Field socketCeiling() {
         return new Field(
-                label,
-                help + ". For example " + quantity.example() + ".",
-                run -> String.valueOf(get.apply(run)),
-                (run, text) -> set.apply(run, quantity.read(text)));
+                "socket clips at",
+                "The most the socket takes with the gain right down; empty if not known.",
+                run -> run.input().socketCeiling().map(Level::toString).orElse(""),
+                (run, text) -> run.withInput(run.input()
+                        .withSocketCeiling(
+                                text.isBlank() ? Optional.empty() : Optional.of(Quantity.LEVEL.read(text)))));
     }
 
-    private static String name(String text) {
+    /** The ends of a gain control of equal decibels for equal travel; a control of another kind keeps its points. */
+    private static Field gainRange() {
+        return new Field(
+                "gain range",
+                "What the gain does right down and full up. For example +4 dB to +58 dB.",
+                run -> range(run.input().gain()),
+                (run, text) -> {
+                    Control gain = run.input().gain();
+                    if (text.strip().equals(range(gain))) {
+                        return run;
+                    }
+                    String[] ends = text.split("\\bto\\b|…", -1);
+                    if (ends.length != 2) {
+                        throw new UnreadableQuantity(
+                                "“" + text.strip() + "” has not two ends.", "Write for example +4 dB to +58 dB.");
+                    }
+                    Gain lowest = Quantity.GAIN.read(ends[0]);
+                    Gain highest = Quantity.GAIN.read(ends[1]);
+                    return run.withInput(run.input()
+                            .withGain(new Control(
+                                    gain.name(), new LinearTaper(lowest, highest), gain.dial(), gain.position())));
+                });
+    }
+
+    private static String range(Control control) {
+        return control.taper().lowest() + " to " + control.taper().highest();
+    }
+
+    private static List<Field> track() {
+        return List.of(
+                TRACK.name("track", "What you call it", Converter::track, Converter::withTrack),
+                TRACK.quantity(
+                        "0 dBFS is",
+                        Quantity.LEVEL,
+                        "The level that fills the converter",
+                        Converter::fullScale,
+                        Converter::withFullScale),
+                TRACK.quantity(
+                        "its noise",
+                        Quantity.DIGITAL_LEVEL,
+                        "Minus the dynamic range that its maker prints",
+                        Converter::noise,
+                        Converter::withNoise));
+    }
+
+    private static String checkedName(String text) {
         String name = text.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new UnreadableQuantity(

@@ -27,6 +27,8 @@ import kalodyne.desktop.edit.SetupKeeper;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
+    private static final String NOT_KEPT = "Your changes cannot be kept";
+
     private final EditHistory<Setup> history;
     private final SetupKeeper keeper;
     private final Clock clock;
@@ -201,10 +203,13 @@ public final class StudioModel implements AutoCloseable {
     private void showKept(SetupKeeper.Outcome outcome) {
         if (outcome.isKept()) {
             kept.set("All changes kept · " + LocalTime.now(clock).truncatedTo(ChronoUnit.MINUTES));
+            if (notice.get().filter(present -> present.title().equals(NOT_KEPT)).isPresent()) {
+                notice.set(Optional.empty());
+            }
         } else {
             kept.set("Changes are not kept");
             notice.set(Optional.of(new Notice(
-                    "Your changes cannot be kept",
+                    NOT_KEPT,
                     outcome.file() + ": " + reason(outcome.failure())
                             + ". Free some space or save a copy elsewhere; the next change tries again.")));
         }

@@ -112,6 +112,7 @@ public final class TakesModel {
                 clock.instant().truncatedTo(ChronoUnit.SECONDS),
                 run.positions());
         selected = Optional.of(take);
+        studio.noticeProperty().set(Optional.empty());
         studio.edit("add a take", setup -> setup.with(take));
     }
 

@@ -22,14 +22,16 @@ final class NextBar extends HBox {
         step.getStyleClass().add("next-step");
         step.setId("next-step");
         step.setMinWidth(0);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        step.setMaxWidth(Double.MAX_VALUE);
+        step.setWrapText(true);
+        step.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(step, Priority.ALWAYS);
         Label keptLabel = new Label();
         keptLabel.getStyleClass().addAll("second", "small");
         keptLabel.setId("kept");
         keptLabel.setMinWidth(Region.USE_PREF_SIZE);
         keptLabel.textProperty().bind(kept);
-        getChildren().addAll(next, step, space, progress(jobs), keptLabel);
+        getChildren().addAll(next, step, progress(jobs), keptLabel);
     }
 
     void show(String nextStep) {

@@ -78,10 +78,10 @@ final class Waveform extends PaintedRegion {
         g.fillRect(lane.x(), lane.y(), lane.width(), lane.height());
         paintAim(g, lane);
         paintShape(g, lane, channel);
-        paintClips(g, lane, channel.clipPlaces());
         g.setStroke(color(Ink.RULE));
         g.setLineWidth(1);
         g.strokeRect(lane.x() + 0.5, lane.y() + 0.5, lane.width() - 1, lane.height() - 1);
+        paintClips(g, lane, channel.clipPlaces());
     }
 
     private void paintAim(GraphicsContext g, Lane lane) {
@@ -94,7 +94,9 @@ final class Waveform extends PaintedRegion {
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText("0", lane.x() - 0.4 * em(), lane.at(1) + 0.2 * em());
         g.setFill(color(Ink.AIM_EDGE));
-        g.fillText(Print.plain(aim.high().dbfs()), lane.x() - 0.4 * em(), lane.at(high));
+        if (lane.at(high) - lane.at(1) > 1.2 * em()) {
+            g.fillText(Print.plain(aim.high().dbfs()), lane.x() - 0.4 * em(), lane.at(high));
+        }
         if (lane.at(low) - lane.at(high) > em()) {
             g.fillText(Print.plain(aim.low().dbfs()), lane.x() - 0.4 * em(), lane.at(low));
         }
@@ -128,6 +130,8 @@ final class Waveform extends PaintedRegion {
             double width = Math.max(NARROWEST_MARK, to - from);
             g.setFill(wrong.deriveColor(0, 1, 1, 0.3));
             g.fillRect((from + to - width) / 2, lane.y(), width, lane.height());
+            g.setFill(wrong);
+            g.fillRect((from + to - width) / 2, lane.y(), width, 2);
             diamond(g, wrong, (from + to) / 2, lane.y());
         }
     }

@@ -101,6 +101,7 @@ public final class Desk implements AutoCloseable {
         }
     }
 
+    @SuppressWarnings("TypeParameterUnusedInFormals") // as the robot's own query
     public <T extends Node> T find(String query) {
         T node = robot.lookup(query).query();
         assertThat(isShown(node)).as(query + " is shown").isTrue();
