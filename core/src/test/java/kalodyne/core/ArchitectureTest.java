@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
     /** A room may use those before it. */
     private static final List<String> ORDER =
-            List.of("units", "findings", "gear", "levels", "sound", "takes", "verdict", "setup", "demo");
+            List.of("files", "units", "findings", "gear", "levels", "sound", "takes", "verdict", "setup", "demo");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -7,12 +7,9 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
+import kalodyne.core.files.WholeFile;
 import kalodyne.core.gear.Aim;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.CalibratedTaper;
@@ -34,20 +31,9 @@ public final class SetupWriter {
 
     private SetupWriter() {}
 
-    /** Writes a file such that after a crash or a power cut there is the old content or the new, never a half. */
+    /** Writes a file; one that was there is replaced only when the new one is complete. */
     public static void write(Setup setup, Path file) throws IOException {
-        Path target = file.toAbsolutePath();
-        Files.createDirectories(target.getParent());
-        Path part = target.resolveSibling(target.getFileName() + ".part");
-        try (FileChannel channel = FileChannel.open(
-                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
-            ByteBuffer bytes = ByteBuffer.wrap(write(setup).getBytes(StandardCharsets.UTF_8));
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-            channel.force(true);
-        }
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        WholeFile.write(file, ByteBuffer.wrap(write(setup).getBytes(StandardCharsets.UTF_8)));
     }
 
     /** The setup as JSON, with a line break at its end. */

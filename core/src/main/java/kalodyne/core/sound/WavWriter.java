@@ -3,12 +3,9 @@ package kalodyne.core.sound;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
+import kalodyne.core.files.WholeFile;
 
 /** Writes WAV files of 24 bits. The file appears under its name only when it is complete. */
 public final class WavWriter {
@@ -36,17 +33,6 @@ public final class WavWriter {
             int step = (int) Math.max(-STEPS, Math.min(STEPS - 1, Math.rint(sample * STEPS)));
             bytes.putShort((short) step).put((byte) (step >> 16));
         }
-        writeWhole(file, bytes.rewind());
-    }
-
-    private static void writeWhole(Path file, ByteBuffer bytes) throws IOException {
-        Path part = file.resolveSibling(file.getFileName() + ".part");
-        try (FileChannel channel = FileChannel.open(
-                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-        }
-        Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+        WholeFile.write(file, bytes.rewind());
     }
 }

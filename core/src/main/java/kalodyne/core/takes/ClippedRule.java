@@ -2,7 +2,6 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
@@ -13,10 +12,7 @@ import kalodyne.core.units.Print;
 final class ClippedRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .filter(c -> take.channels().get(c).isClipped())
-                .mapToObj(c -> finding(take, c))
-                .toList();
+        return TakeRules.eachChannel(take, ChannelReport::isClipped, c -> finding(take, c));
     }
 
     private static Finding finding(TakeReport take, int c) {

@@ -2,7 +2,6 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -15,10 +14,10 @@ final class DcRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .filter(c -> Math.abs(take.channels().get(c).dcOffset()) > NOTICEABLE)
-                .mapToObj(c -> finding(take, c, 100 * take.channels().get(c).dcOffset()))
-                .toList();
+        return TakeRules.eachChannel(
+                take,
+                channel -> Math.abs(channel.dcOffset()) > NOTICEABLE,
+                c -> finding(take, c, 100 * take.channels().get(c).dcOffset()));
     }
 
     private static Finding finding(TakeReport take, int c, double percent) {

@@ -2,7 +2,6 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -13,10 +12,10 @@ import kalodyne.core.units.Print;
 final class OverFullScaleRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .filter(c -> take.channels().get(c).samplePeak() > 1)
-                .mapToObj(c -> finding(take, c, take.channels().get(c).peakLevel()))
-                .toList();
+        return TakeRules.eachChannel(
+                take,
+                channel -> channel.samplePeak() > 1,
+                c -> finding(take, c, take.channels().get(c).peakLevel()));
     }
 
     private static Finding finding(TakeReport take, int c, DigitalLevel peak) {

@@ -2,7 +2,6 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -30,10 +29,8 @@ final class SilenceRule implements TakeRule {
         if (loudest.compareTo(SOMETHING) < 0) {
             return List.of();
         }
-        return IntStream.range(0, take.channels().size())
-                .filter(c -> take.channels().get(c).peakLevel().compareTo(TakeReport.NOTHING) < 0)
-                .mapToObj(c -> deadChannel(take, c))
-                .toList();
+        return TakeRules.eachChannel(
+                take, channel -> channel.peakLevel().compareTo(TakeReport.NOTHING) < 0, c -> deadChannel(take, c));
     }
 
     private static Finding deadChannel(TakeReport take, int c) {

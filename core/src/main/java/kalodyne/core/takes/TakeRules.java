@@ -3,6 +3,9 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.IntFunction;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
@@ -26,6 +29,14 @@ final class TakeRules {
     static List<Finding> check(TakeReport take) {
         return Finding.worstFirst(
                 ALL.stream().flatMap(rule -> rule.check(take).stream()).toList());
+    }
+
+    /** A finding for each channel that something is wrong with. */
+    static List<Finding> eachChannel(TakeReport take, Predicate<ChannelReport> isWrong, IntFunction<Finding> finding) {
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> isWrong.test(take.channels().get(c)))
+                .mapToObj(finding)
+                .toList();
     }
 
     /** "Channel 2" where there are several; nothing to say where there is one. */

@@ -2,7 +2,6 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -12,10 +11,10 @@ import kalodyne.core.units.Print;
 final class UnusableSamplesRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .filter(c -> take.channels().get(c).unusableSamples() > 0)
-                .mapToObj(c -> finding(take, c, take.channels().get(c).unusableSamples()))
-                .toList();
+        return TakeRules.eachChannel(
+                take,
+                channel -> channel.unusableSamples() > 0,
+                c -> finding(take, c, take.channels().get(c).unusableSamples()));
     }
 
     private static Finding finding(TakeReport take, int c, long count) {

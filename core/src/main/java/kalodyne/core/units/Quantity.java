@@ -58,6 +58,9 @@ public final class Quantity<T> {
 
     private static final double MOST_OTHERS = 1e11;
 
+    /** In volts or as a ratio, −260 dB. */
+    private static final double LEAST_ABOVE_ZERO = 1e-13;
+
     private enum Sign {
         ANY,
         FROM_ZERO,
@@ -138,7 +141,8 @@ public final class Quantity<T> {
         if (reading.sign() == Sign.ABOVE_ZERO && value == 0) {
             throw refused(text, "is nothing at all, which has no place on a scale in decibels");
         }
-        if (Math.abs(value) > reading.most()) {
+        boolean tiny = reading.sign() == Sign.ABOVE_ZERO && value < LEAST_ABOVE_ZERO;
+        if (tiny || Math.abs(value) > reading.most()) {
             throw refused(text, "is far beyond anything in a studio");
         }
         return reading.make().apply(value);

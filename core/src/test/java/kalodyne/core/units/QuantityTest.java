@@ -73,6 +73,7 @@ class QuantityTest {
             level  | -1 V         | is below zero
             level  | 0 V          | is nothing at all
             level  | 1e9 dBu      | far beyond anything in a studio
+            level  | 1e-50 V      | far beyond anything in a studio
             level  | 900 dBu      | far beyond anything in a studio
             ohms   | 10 dB        | is not a unit of impedance
             ohms   | -10 kΩ       | there is no negative impedance

@@ -15,6 +15,7 @@ import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
+import kalodyne.desktop.control.Texture;
 
 /**
  * The way of the level through a run: stages from left to right, level upwards; what clips and what is lost in noise are
@@ -24,8 +25,6 @@ final class Corridor extends PaintedRegion {
     private static final double[] SOLID = null;
     private static final double[] DASHED = {8, 5};
     private static final double[] DOTTED = {1.5, 4.5};
-    private static final double HATCH_STEP = 7;
-    private static final double DOT_STEP = 6;
 
     private LevelPlan plan;
     private Station.Part focus = Station.Part.INPUT;
@@ -187,48 +186,13 @@ final class Corridor extends PaintedRegion {
             double x = left + i * columnWidth;
             if (stage.stage().ceiling().isPresent()) {
                 double y = y(stage.stage().ceiling().get().dbu());
-                hatch(g, x, top, columnWidth, y - top);
+                Texture.hatch(g, color(Ink.WALL), x, top, columnWidth, y - top);
             }
             if (!stage.stage().noise().isSilence()) {
                 double y = y(stage.stage().noise().dbu());
-                dots(g, x, y, columnWidth, top + scale.height() - y);
+                Texture.dots(g, color(Ink.BED), x, y, columnWidth, top + scale.height() - y);
             }
         }
-    }
-
-    private void hatch(GraphicsContext g, double x, double y, double width, double height) {
-        if (height <= 0) {
-            return;
-        }
-        g.save();
-        g.beginPath();
-        g.rect(x, y, width, height);
-        g.clip();
-        g.setStroke(color(Ink.WALL));
-        g.setLineWidth(1.4);
-        // Counted from the left edge of the picture, so that the hatching of neighbours meets.
-        double start = Math.floor((x - height) / HATCH_STEP) * HATCH_STEP;
-        for (double at = start; at < x + width; at += HATCH_STEP) {
-            g.strokeLine(at, y + height, at + height, y);
-        }
-        g.restore();
-        g.setStroke(color(Ink.WALL));
-        g.setLineWidth(2);
-        g.strokeLine(x, y + height, x + width, y + height);
-    }
-
-    private void dots(GraphicsContext g, double x, double y, double width, double height) {
-        g.setFill(color(Ink.BED));
-        double startX = Math.ceil(x / DOT_STEP) * DOT_STEP;
-        double bottom = y + height;
-        for (double dx = startX; dx < x + width - 1; dx += DOT_STEP) {
-            for (double dy = bottom - 3; dy > y; dy -= DOT_STEP) {
-                g.fillOval(dx, dy, 2, 2);
-            }
-        }
-        g.setStroke(color(Ink.BED));
-        g.setLineWidth(1.5);
-        g.strokeLine(x, y, x + width, y);
     }
 
     private void paintAim(GraphicsContext g) {

@@ -1,0 +1,34 @@
+package kalodyne.core.files;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Writes a file under another name beside its own, and moves it there when it is complete and on the disk. */
+public final class WholeFile {
+    private WholeFile() {}
+
+    /**
+     * Writes a file. After a crash or a power cut there is the old content or the new, never a half.
+     *
+     * @param file its folder is made if it is not there
+     * @param bytes from its position to its limit
+     */
+    public static void write(Path file, ByteBuffer bytes) throws IOException {
+        Path target = file.toAbsolutePath();
+        Files.createDirectories(target.getParent());
+        Path part = target.resolveSibling(target.getFileName() + ".part");
+        try (FileChannel channel = FileChannel.open(
+                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+            while (bytes.hasRemaining()) {
+                channel.write(bytes);
+            }
+            channel.force(true);
+        }
+        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    }
+}
