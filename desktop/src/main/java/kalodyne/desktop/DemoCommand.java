@@ -3,6 +3,7 @@ package kalodyne.desktop;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import kalodyne.command.Output;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -12,10 +13,25 @@ final class DemoCommand implements Callable<Integer> {
     @Option(names = "--afresh", description = "Forget what was changed in it.")
     private boolean afresh;
 
+    private final Output output;
+
+    DemoCommand(Output output) {
+        this.output = output;
+    }
+
     @Override
-    public Integer call() throws IOException {
+    public Integer call() {
         Path folder = DataFolder.find();
-        DesktopApp.show(folder, Workbench.demoFile(folder.resolve("demo"), afresh));
-        return 0;
+        Path demo = folder.resolve("demo");
+        Path file;
+        try {
+            file = Workbench.demoFile(demo, afresh);
+        } catch (IOException e) {
+            output.complain(demo + ": the demonstration studio cannot be written there. "
+                    + "Free some space, or set KALODYNE_HOME to another folder.");
+            return Output.NOT_READ;
+        }
+        DesktopApp.show(folder, file);
+        return Output.READ;
     }
 }

@@ -70,10 +70,10 @@ public final class Main implements Runnable {
     private static Map<String, Supplier<Object>> commands(Output output) {
         Map<String, Supplier<Object>> commands = new LinkedHashMap<>();
         commands.put("open", () -> new OpenCommand(output));
-        commands.put("demo", DemoCommand::new);
+        commands.put("demo", () -> new DemoCommand(output));
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
-        commands.put("picture", PictureCommand::new);
+        commands.put("picture", () -> new PictureCommand(output));
         return commands;
     }
 

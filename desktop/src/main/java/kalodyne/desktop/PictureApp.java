@@ -1,8 +1,9 @@
 package kalodyne.desktop;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
+import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
@@ -13,6 +14,7 @@ import javafx.stage.Stage;
 import javafx.stage.StageStyle;
 import javax.imageio.ImageIO;
 import kalodyne.command.Output;
+import kalodyne.core.files.WholeFile;
 import kalodyne.desktop.shell.Appearance.Look;
 
 /** Shows the window, waits until it has come to rest, and writes what it shows. */
@@ -73,12 +75,13 @@ public final class PictureApp extends Application {
         BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         picture.setRGB(0, 0, width, height, pixels, 0, width);
         try {
-            Files.createDirectories(order.file().getParent());
-            if (!ImageIO.write(picture, "png", order.file().toFile())) {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            if (!ImageIO.write(picture, "png", bytes)) {
                 throw new IOException("no writer for PNG");
             }
+            WholeFile.write(order.file(), ByteBuffer.wrap(bytes.toByteArray()));
         } catch (IOException e) {
-            Output.standard().complain(order.file() + " could not be written. Choose another folder.");
+            Output.standard().complain(order.file() + ": the picture could not be written. Choose another folder.");
             status = Output.NOT_READ;
         }
     }

@@ -9,6 +9,9 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kalodyne.command.Output;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.UnreadableSetup;
 import kalodyne.desktop.shell.Appearance.Look;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -50,6 +53,12 @@ final class PictureCommand implements Callable<Integer> {
     @Option(names = "--studio", defaultValue = "demo", description = "demo, empty, or a setup file.")
     private String studio;
 
+    private final Output output;
+
+    PictureCommand(Output output) {
+        this.output = output;
+    }
+
     @Override
     public Integer call() throws IOException {
         Matcher dimensions = SIZE.matcher(size);
@@ -68,6 +77,9 @@ final class PictureCommand implements Callable<Integer> {
                     Integer.parseInt(dimensions.group(2)),
                     new Look(theme.equals("dark"), (int) Math.round(100 * text)),
                     file.toAbsolutePath()));
+        } catch (UnreadableSetup e) {
+            output.complain(e.getMessage());
+            return Output.NOT_READ;
         } finally {
             delete(folder);
         }
@@ -78,9 +90,8 @@ final class PictureCommand implements Callable<Integer> {
             case "demo" -> Workbench.demoFile(folder, true);
             case "empty" -> folder.resolve("studio.json");
             default -> {
-                Path named = Path.of(studio).toAbsolutePath();
-                require(Files.isRegularFile(named), "There is no setup file “" + studio + "”.");
-                yield named;
+                SetupReader.read(Path.of(studio));
+                yield Path.of(studio).toAbsolutePath();
             }
         };
     }

@@ -88,7 +88,9 @@ class ProgramTest {
             picture kitchen x.png                   | There is no room “kitchen”; choose levels or takes.
             picture levels x.png --size wide        | “wide” is no size; write for example 1280x800.
             picture levels x.png --text 9           | 0.8 to 2 times its usual size
-            picture levels x.png --studio gone.json | There is no setup file “gone.json”.
+            picture levels x.png --studio gone.json | gone.json, the whole of it: There is no such file.
+            picture levels /proc/x.png              | /proc/x.png: the picture could not be written.
+            analyse /dev/null                       | /dev/null, the whole of it: This is a stream, not a file.
             open gone.json                          | gone.json, the whole of it: There is no such file.
             analyse gone.wav                        | gone.wav, the whole of it: There is no such file.
             levels                                  | Missing required parameter
@@ -140,6 +142,16 @@ class ProgramTest {
                 System.out.println(number);
             }
         }
+    }
+
+    @Test
+    void the_demonstration_says_where_it_cannot_be_written() throws Exception {
+        Files.writeString(folder.resolve("demo"), "a file where the folder should be");
+        Ended ended = run("demo");
+        assertThat(ended.printed())
+                .contains("the demonstration studio cannot be written there.")
+                .doesNotContain("Exception");
+        assertThat(ended.status()).isEqualTo(2);
     }
 
     @Test

@@ -55,6 +55,10 @@ public final class WavStream implements AutoCloseable {
         if (Files.isDirectory(file)) {
             throw new UnreadableSound(file, "the whole of it", "This is a folder.", "Choose a file inside it.");
         }
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            throw new UnreadableSound(
+                    file, "the whole of it", "This is a stream, not a file.", "Save it to a file and choose that.");
+        }
         try {
             return FileChannel.open(file, StandardOpenOption.READ);
         } catch (NoSuchFileException e) {
