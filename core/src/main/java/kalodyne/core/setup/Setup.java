@@ -15,6 +15,9 @@ import kalodyne.core.gear.Run;
  * @param takes in the order in which they were added
  */
 public record Setup(String studio, String name, List<Run> runs, List<Take> takes) {
+    /** Of names anywhere in a setup, as the schema says. */
+    public static final int LONGEST_NAME = 120;
+
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
@@ -45,6 +48,10 @@ public record Setup(String studio, String name, List<Run> runs, List<Take> takes
                         : take)
                 .toList();
         return new Setup(studio, name, newRuns, newTakes);
+    }
+
+    public Setup named(String newStudio, String newName) {
+        return new Setup(newStudio, newName, runs, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */

@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 
 /**
  * A region that is painted on a canvas as large as itself, with the colours and the text size of the style sheets. It is
@@ -142,5 +143,17 @@ public abstract class PaintedRegion extends Region {
     /** The font of what matters in a picture. */
     protected final Font strongFont() {
         return Font.font("IBM Plex Sans SmBld", 0.857 * em());
+    }
+
+    /** As much of a text as fits, with an ellipsis where it was cut. */
+    protected static String fitting(String text, Font font, double width) {
+        Text measure = new Text(text);
+        measure.setFont(font);
+        String shown = text;
+        while (measure.getLayoutBounds().getWidth() > width && shown.length() > 1) {
+            shown = shown.substring(0, shown.length() - 1).strip();
+            measure.setText(shown + "…");
+        }
+        return measure.getText();
     }
 }

@@ -26,7 +26,7 @@ final class ControlPanel extends VBox {
         typed = new QuantityField(
                 text -> turn.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
         typed.setId(control + "-field");
-        name.getStyleClass().addAll("strong", "small");
+        name.getStyleClass().addAll("strong", "small", "control-name");
         advice.getStyleClass().addAll("advised", "small");
         advice.setId(control + "-advice");
         problem.getStyleClass().addAll("problem", "small");

@@ -7,6 +7,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import kalodyne.core.gear.Station;
 import kalodyne.core.levels.LevelPlan;
@@ -209,8 +210,10 @@ final class Corridor extends PaintedRegion {
         g.setFill(color(Ink.AIM_EDGE));
         g.setFont(strongFont());
         g.setTextAlign(TextAlignment.LEFT);
-        if (low - high > 1.1 * em()) {
-            g.fillText("aim", x + 0.4 * em(), low - 0.65 * em());
+        double labelY = low - 0.65 * em();
+        boolean isFree = Math.abs(labelY - numberY(plan.track().peak(), -1)) > 1.1 * em() || columnWidth > 10 * em();
+        if (low - high > 1.1 * em() && isFree) {
+            g.fillText("aim", x + 0.4 * em(), labelY);
         }
     }
 
@@ -299,16 +302,20 @@ final class Corridor extends PaintedRegion {
         double half = text.length() * 0.25 * em() + 0.2 * em();
         double right = left + columnWidth * plan.stages().size();
         double x = Math.min(centre(stage), right - half);
-        double y = y(at.dbu()) + side * 1.05 * em();
-        double lowest = top + scale.height() - 0.6 * em();
-        double highest = top + 0.6 * em();
-        y = Math.max(highest, Math.min(lowest, y));
+        double y = numberY(at, side);
         g.setFill(color(Ink.CARD).deriveColor(0, 1, 1, 0.88));
         g.fillRect(x - half, y - 0.52 * em(), 2 * half, 1.04 * em());
         g.setFill(color(ink));
         g.setFont(strongFont());
         g.setTextAlign(TextAlignment.CENTER);
         g.fillText(text, x, y);
+    }
+
+    /** Above (−1) or below (1) a level's point, and inside the picture. */
+    private double numberY(Level at, int side) {
+        double lowest = top + scale.height() - 0.6 * em();
+        double highest = top + 0.6 * em();
+        return Math.max(highest, Math.min(lowest, y(at.dbu()) + side * 1.05 * em()));
     }
 
     private void paintClip(GraphicsContext g, double x, double y) {
@@ -321,9 +328,11 @@ final class Corridor extends PaintedRegion {
         g.setTextAlign(TextAlignment.CENTER);
         for (int i = 0; i < plan.stages().size(); i++) {
             boolean focused = plan.stages().get(i).stage().part() == focus;
-            g.setFont(focused ? strongFont() : labelFont());
+            Font font = focused ? strongFont() : labelFont();
+            String name = fitting(plan.stages().get(i).stage().label(), font, columnWidth - 0.4 * em());
+            g.setFont(font);
             g.setFill(color(Ink.TEXT));
-            g.fillText(plan.stages().get(i).stage().label(), centre(i), height - 0.75 * em(), columnWidth - 0.4 * em());
+            g.fillText(name, centre(i), height - 0.75 * em());
         }
     }
 }

@@ -6,6 +6,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
 /** The Levels room: where every knob stands and where it should. */
@@ -57,6 +58,11 @@ public final class LevelsRoom implements Room {
                         run.worst(),
                         ""))
                 .orElse(new Report("", List.of(), "Add a run: what do you want to record?", Optional.empty(), ""));
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised));
     }
 
     @Override

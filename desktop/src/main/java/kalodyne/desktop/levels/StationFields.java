@@ -13,6 +13,7 @@ import kalodyne.core.gear.Run;
 import kalodyne.core.gear.SignalLevels;
 import kalodyne.core.gear.Source;
 import kalodyne.core.gear.Station;
+import kalodyne.core.setup.Setup;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Quantity;
@@ -20,8 +21,6 @@ import kalodyne.core.units.UnreadableQuantity;
 
 /** What each station is described with: how a value is shown, and what becomes of the run when another is typed. */
 final class StationFields {
-    private static final int LONGEST_NAME = 120;
-
     /**
      * One value.
      *
@@ -215,9 +214,10 @@ final class StationFields {
 
     private static String checkedName(String text) {
         String name = text.strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+        if (name.isEmpty() || name.length() > Setup.LONGEST_NAME) {
             throw new UnreadableQuantity(
-                    "A name has 1 to " + LONGEST_NAME + " letters.", name.isEmpty() ? "Write one." : "Shorten it.");
+                    "A name has 1 to " + Setup.LONGEST_NAME + " letters.",
+                    name.isEmpty() ? "Write one." : "Shorten it.");
         }
         return name;
     }

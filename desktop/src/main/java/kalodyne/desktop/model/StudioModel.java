@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -41,6 +42,7 @@ public final class StudioModel implements AutoCloseable {
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());
     private String runName = "";
+    private int runPlace;
     private boolean opening;
 
     /**
@@ -155,6 +157,32 @@ public final class StudioModel implements AutoCloseable {
         history.edit("add a run", more);
     }
 
+    /** Gives the run another name; says why not, where it cannot have it. */
+    public Optional<String> renameRun(String name) {
+        if (!name.equals(runName) && setup().run(name).isPresent()) {
+            return Optional.of("Another run has this name.");
+        }
+        return renamed(name, () -> editRun("rename the run", run -> run.withName(name)));
+    }
+
+    /** Gives the setup another name. */
+    public Optional<String> renameSetup(String name) {
+        return renamed(name, () -> edit("rename the setup", setup -> setup.named(setup.studio(), name)));
+    }
+
+    /** Gives the studio another name. */
+    public Optional<String> renameStudio(String name) {
+        return renamed(name, () -> edit("rename the studio", setup -> setup.named(name, setup.name())));
+    }
+
+    private static Optional<String> renamed(String name, Runnable rename) {
+        if (name.isBlank() || name.length() > Setup.LONGEST_NAME) {
+            return Optional.of("A name has 1 to " + Setup.LONGEST_NAME + " letters.");
+        }
+        rename.run();
+        return Optional.empty();
+    }
+
     public void removeRun() {
         reading()
                 .ifPresent(present -> edit(
@@ -194,10 +222,16 @@ public final class StudioModel implements AutoCloseable {
     }
 
     private void refresh() {
-        Optional<Run> run =
-                setup().run(runName).or(() -> setup().runs().stream().findFirst());
+        Optional<Run> run = setup().run(runName).or(this::atItsPlace);
         runName = run.map(Run::name).orElse("");
+        run.ifPresent(shown -> runPlace = setup().runs().indexOf(shown));
         reading.set(run.map(RunReading::of));
+    }
+
+    /** What now stands where the run stood that is no longer known by its name: the renamed one, or its neighbour. */
+    private Optional<Run> atItsPlace() {
+        List<Run> runs = setup().runs();
+        return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(Math.min(runPlace, runs.size() - 1)));
     }
 
     private void showKept(SetupKeeper.Outcome outcome) {

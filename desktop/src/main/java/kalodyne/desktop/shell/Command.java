@@ -9,8 +9,8 @@ import javafx.scene.input.KeyCombination;
  * @param keys its shortcut; null for none
  * @param run does it
  */
-record Command(String name, KeyCombination keys, Runnable run) {
-    static Command of(String name, String keys, Runnable run) {
+public record Command(String name, KeyCombination keys, Runnable run) {
+    public static Command of(String name, String keys, Runnable run) {
         return new Command(name, keys == null ? null : KeyCombination.valueOf(keys), run);
     }
 

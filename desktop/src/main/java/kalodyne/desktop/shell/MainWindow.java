@@ -4,8 +4,9 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -30,7 +31,7 @@ public final class MainWindow {
 
     private final StackPane root = new StackPane();
     private final ScrollPane page = new ScrollPane();
-    private final StackPane veil = new StackPane();
+    private final Veil veil = new Veil();
     private final FindingsPane findings;
     private final NextBar nextBar;
     private final RoomList roomList;
@@ -39,7 +40,6 @@ public final class MainWindow {
     private final Finder finder;
     private final Scene scene;
     private Room entered;
-    private Node focusBefore;
 
     /** Builds the demonstration studio and opens it. */
     @FunctionalInterface
@@ -56,15 +56,8 @@ public final class MainWindow {
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
         welcome = new Welcome(studio, this::openSetup, () -> demo.open(false));
-        finder = new Finder(this::findable, this::lift);
+        finder = new Finder(this::findable, veil::lift);
         root.getChildren().addAll(frame(), veil);
-        veil.getStyleClass().add("veil");
-        veil.setVisible(false);
-        veil.setOnMousePressed(event -> {
-            if (event.getTarget() == veil) {
-                lift();
-            }
-        });
         scene = new Scene(root, 1280, 800);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         appearance.dress(scene);
@@ -90,10 +83,12 @@ public final class MainWindow {
         commands.addAll(file);
         commands.addAll(view);
         commands.addAll(editCommands());
+        Command renameRun = Command.of("Rename this run…", "F2", this::renameRun);
+        commands.add(renameRun);
         commands.add(find);
         commands.add(help);
         BorderPane frame = new BorderPane();
-        frame.setTop(new TopBar(studio, file, view, find, help));
+        frame.setTop(new TopBar(studio, file, view, renameRun, find, help));
         frame.setLeft(roomList);
         VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), new RibbonView(studio), page);
         VBox.setVgrow(page, Priority.ALWAYS);
@@ -121,6 +116,14 @@ public final class MainWindow {
         return List.of(
                 Command.of("Open a setup…", "Shortcut+O", this::openSetup),
                 Command.of("Save a copy of this setup…", "Shortcut+Shift+S", this::saveCopy),
+                Command.of(
+                        "Rename this setup…",
+                        null,
+                        () -> rename("Rename this setup", studio.setup().name(), studio::renameSetup)),
+                Command.of(
+                        "Rename the studio…",
+                        null,
+                        () -> rename("Rename the studio", studio.setup().studio(), studio::renameStudio)),
                 Command.of("Open the demonstration studio", null, () -> demo.open(false)),
                 Command.of("Start the demonstration afresh", null, () -> demo.open(true)),
                 Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")));
@@ -137,13 +140,19 @@ public final class MainWindow {
     private List<Command> editCommands() {
         return List.of(
                 Command.of("Undo", "Shortcut+Z", () -> studio.history().undo()),
-                Command.of("Redo", "Shortcut+Shift+Z", () -> studio.history().redo()),
-                Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised));
+                Command.of("Redo", "Shortcut+Shift+Z", () -> studio.history().redo()));
+    }
+
+    /** Everywhere and in the room that is entered. */
+    private List<Command> commandsHere() {
+        List<Command> here = new ArrayList<>(commands);
+        here.addAll(entered.commands());
+        return here;
     }
 
     /** Everything that has a name: commands, stations of this run, other runs. */
     private List<Command> findable() {
-        List<Command> all = new ArrayList<>(commands);
+        List<Command> all = commandsHere();
         studio.reading()
                 .ifPresent(reading -> Station.of(reading.run())
                         .forEach(station -> all.add(Command.of(
@@ -158,13 +167,13 @@ public final class MainWindow {
 
     private void key(KeyEvent event) {
         if (event.getCode() == KeyCode.ESCAPE && veil.isVisible()) {
-            lift();
+            veil.lift();
             event.consume();
             return;
         }
         // A field undoes its own typing first.
         boolean inText = scene.getFocusOwner() instanceof TextInputControl text && text.isUndoable();
-        for (Command command : commands) {
+        for (Command command : commandsHere()) {
             boolean undo = command.name().equals("Undo") || command.name().equals("Redo");
             if (command.keys() != null && command.keys().match(event) && !(undo && inText)) {
                 command.run().run();
@@ -253,7 +262,7 @@ public final class MainWindow {
     // --- what lies over the window -----------------------------------------------------------------------------
 
     private void openFinder() {
-        lay(finder, Pos.TOP_CENTER);
+        veil.lay(finder, Pos.TOP_CENTER);
         finder.open();
     }
 
@@ -262,25 +271,19 @@ public final class MainWindow {
     }
 
     private void openPage(String resource) {
-        HelpPage page = new HelpPage(resource, this::lift);
-        lay(page, Pos.CENTER);
+        HelpPage page = new HelpPage(resource, veil::lift);
+        veil.lay(page, Pos.CENTER);
         page.focus();
     }
 
-    private void lay(Node node, Pos where) {
-        if (!veil.isVisible()) {
-            focusBefore = scene.getFocusOwner();
-        }
-        StackPane.setAlignment(node, where);
-        veil.getChildren().setAll(node);
-        veil.setVisible(true);
+    private void renameRun() {
+        studio.reading()
+                .ifPresent(reading -> rename("Rename this run", reading.run().name(), studio::renameRun));
     }
 
-    private void lift() {
-        veil.setVisible(false);
-        veil.getChildren().clear();
-        if (focusBefore != null) {
-            focusBefore.requestFocus();
-        }
+    private void rename(String title, String present, Function<String, Optional<String>> rename) {
+        NamePage page = new NamePage(title, present, rename, veil::lift);
+        veil.lay(page, Pos.TOP_CENTER);
+        page.focus();
     }
 }

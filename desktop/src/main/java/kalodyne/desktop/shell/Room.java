@@ -23,6 +23,9 @@ public interface Room {
     /** What the shell shows of this room. */
     ObservableValue<Report> reportProperty();
 
+    /** What can be done in this room only. */
+    List<Command> commands();
+
     /** Help on this room, as the name of a resource. */
     String helpResource();
 

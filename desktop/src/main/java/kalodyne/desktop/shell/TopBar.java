@@ -21,11 +21,19 @@ final class TopBar extends HBox {
     private final StudioModel studio;
     private final MenuButton studioMenu = quiet("studio-menu");
     private final MenuButton runMenu = quiet("run-menu");
+    private final Command renameRun;
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
 
-    TopBar(StudioModel studio, List<Command> fileCommands, List<Command> viewCommands, Command find, Command help) {
+    TopBar(
+            StudioModel studio,
+            List<Command> fileCommands,
+            List<Command> viewCommands,
+            Command renameRun,
+            Command find,
+            Command help) {
         this.studio = studio;
+        this.renameRun = renameRun;
         getStyleClass().add("top-bar");
         Label brand = new Label("Kalodyne");
         brand.getStyleClass().add("brand");
@@ -40,9 +48,11 @@ final class TopBar extends HBox {
         HBox.setHgrow(space, Priority.ALWAYS);
         undo.getStyleClass().add("quiet");
         undo.setId("undo");
+        undo.setMinWidth(Region.USE_PREF_SIZE);
         undo.setOnAction(event -> studio.history().undo());
         redo.getStyleClass().add("quiet");
         redo.setId("redo");
+        redo.setMinWidth(Region.USE_PREF_SIZE);
         redo.setOnAction(event -> studio.history().redo());
         getChildren()
                 .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
@@ -55,7 +65,11 @@ final class TopBar extends HBox {
         MenuButton button = new MenuButton();
         button.setId(id);
         button.getStyleClass().add("quiet");
-        button.setMinWidth(Region.USE_PREF_SIZE);
+        // Long names give way to the buttons; the tooltip has them whole.
+        button.setMinWidth(0);
+        Tooltip whole = new Tooltip();
+        whole.textProperty().bind(button.textProperty());
+        button.setTooltip(whole);
         return button;
     }
 
@@ -94,7 +108,9 @@ final class TopBar extends HBox {
         MenuItem remove = new MenuItem("Remove this run");
         remove.setDisable(setup.runs().isEmpty());
         remove.setOnAction(event -> studio.removeRun());
-        runMenu.getItems().addAll(new SeparatorMenuItem(), add, remove);
+        MenuItem rename = item(renameRun);
+        rename.setDisable(setup.runs().isEmpty());
+        runMenu.getItems().addAll(new SeparatorMenuItem(), add, rename, remove);
         showUndo(undo, "Undo", studio.history().undoable().orElse(null));
         showUndo(redo, "Redo", studio.history().redoable().orElse(null));
     }

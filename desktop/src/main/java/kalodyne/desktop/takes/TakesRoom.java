@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
 /** The Takes room: read a test take, be told what to turn. */
@@ -38,6 +39,10 @@ public final class TakesRoom implements Room {
 
     @Override
     public Node node() {
+        return view();
+    }
+
+    private TakesView view() {
         if (view == null) {
             view = new TakesView(takes);
         }
@@ -75,6 +80,11 @@ public final class TakesRoom implements Room {
         return count == 0
                 ? "Record the loudest part with your recorder, then drop the WAV here"
                 : takes.selection().sentence();
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(Command.of("Add a take…", "Shortcut+T", () -> view().chooseFile()));
     }
 
     @Override

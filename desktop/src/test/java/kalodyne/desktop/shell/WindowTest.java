@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
@@ -140,6 +141,61 @@ class WindowTest {
             assertThat(desk.workbench().studio().setup().takes()).isEmpty();
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
+        }
+    }
+
+    @Test
+    void a_run_can_be_renamed_and_keeps_its_takes() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            Desk.onScreen(() -> {
+                desk.workbench().studio().addRun(Runs.plain());
+                return null;
+            });
+            desk.press(KeyCode.F2);
+            desk.typeInto("#name-field", "Second");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#run-menu")).isEqualTo("Synth → track");
+            Desk.onScreen(() -> {
+                desk.workbench().studio().showRun("Bass synth → track 3");
+                return null;
+            });
+            desk.press(KeyCode.F2);
+            desk.typeInto("#name-field", "Synth → track");
+            assertThat(desk.text("#name-problem")).isEqualTo("Another run has this name.");
+            desk.typeInto("#name-field", "  ");
+            assertThat(desk.text("#name-problem")).isEqualTo("A name has 1 to 120 letters.");
+            desk.typeInto("#name-field", "Low end");
+            assertThat(desk.shows("#name-page")).isFalse();
+            assertThat(desk.text("#run-menu")).isEqualTo("Low end");
+            assertThat(desk.workbench().studio().setup().takesOf("Low end")).hasSize(2);
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#run-menu")).isEqualTo("Bass synth → track 3");
+        }
+    }
+
+    /** Names of any length bend nothing out of the window. */
+    @Test
+    void long_names_give_way() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            String longName =
+                    "A name of many words ".repeat(6).substring(0, 120).strip();
+            Desk.onScreen(() -> {
+                desk.workbench().studio().renameStudio(longName);
+                desk.workbench().studio().renameRun(longName);
+                desk.workbench()
+                        .studio()
+                        .editRun("rename", run -> run.withInput(run.input().withDevice(longName)));
+                desk.stage().setWidth(1100);
+                return null;
+            });
+            desk.rest();
+            Desk.until(() -> desk.stage().getScene().getWidth() <= 1100);
+            for (String id : List.of("#room-levels", "#undo", "#set-all", "#findings", "#kept")) {
+                Bounds bounds = Desk.onScreen(
+                        () -> desk.find(id).localToScene(desk.find(id).getLayoutBounds()));
+                assertThat(bounds.getMinX()).as(id).isGreaterThanOrEqualTo(0);
+                assertThat(bounds.getMaxX()).as(id).isLessThanOrEqualTo(1100);
+            }
         }
     }
 

@@ -1,0 +1,52 @@
+package kalodyne.desktop.shell;
+
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Asks for another name. */
+final class NamePage extends VBox {
+    private final TextField field;
+
+    /**
+     * A page.
+     *
+     * @param title "Rename this run"
+     * @param present the name as it is
+     * @param rename takes the new name, or says why not
+     * @param closed when it is done or left
+     */
+    NamePage(String title, String present, Function<String, Optional<String>> rename, Runnable closed) {
+        getStyleClass().add("palette");
+        setId("name-page");
+        setMaxWidth(520);
+        setMaxHeight(USE_PREF_SIZE);
+        Label head = new Label(title);
+        head.getStyleClass().add("card-title");
+        Label problem = new Label();
+        problem.getStyleClass().addAll("problem", "small");
+        problem.setId("name-problem");
+        problem.setWrapText(true);
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+        field = new TextField(present);
+        field.setId("name-field");
+        Button done = new Button("Rename");
+        done.getStyleClass().add("primary");
+        done.setId("name-done");
+        Button leave = new Button("Leave it");
+        leave.setOnAction(event -> closed.run());
+        Runnable commit = () -> rename.apply(field.getText().strip()).ifPresentOrElse(problem::setText, closed);
+        done.setOnAction(event -> commit.run());
+        field.setOnAction(event -> commit.run());
+        getChildren().addAll(head, field, problem, new HBox(10, done, leave));
+    }
+
+    void focus() {
+        field.requestFocus();
+        field.selectAll();
+    }
+}
