@@ -13,18 +13,21 @@ import kalodyne.core.gear.Converter;
 import kalodyne.core.gear.Input;
 import kalodyne.core.gear.InputKind;
 import kalodyne.core.gear.Run;
+import kalodyne.core.gear.Station;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class LevelRulesTest {
     private static Run gain(double db) {
         Run run = Runs.plain();
-        return run.turned(Map.of(Run.GAIN, run.input().gain().taper().positionFor(new kalodyne.core.units.Gain(db))));
+        return run.turned(Map.of(Run.GAIN, run.input().gain().taper().positionFor(new Gain(db))));
     }
 
     private static Run ohms(double source, double input) {
@@ -116,6 +119,24 @@ class LevelRulesTest {
                         .orElseThrow()
                         .words())
                 .isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
+    }
+
+    /** What is in the way, why, and the cure, once each. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            SOURCE_CLIPS         | 2    | The source itself distorts: its loudest peak is 2.0 dB above what it can give. | Play softer, or correct what the source is described with
+            TOO_HOT_AT_LOWEST    | 2    | With every knob at its lowest it is still 2.0 dB above the aim. | Put a pad of 10 dB before the input, or use a line socket that takes more
+            SOCKET_OVERLOADED    | 10.5 | The source overloads the socket by 10.5 dB, before the gain can do anything. | Put a pad of 20 dB before the input, or use a line socket that takes more
+            TOO_QUIET_AT_HIGHEST | 4.2  | With every knob at its highest it still lacks 4.2 dB. | Add 5 dB before socket 3 with a preamp or booster, or use a louder output
+            CLIPS_BEFORE_AIM     | 3.1  | The input distorts 3.1 dB before the converter is filled to the aim. | Aim lower by 4 dB, or use another input
+            """)
+    void names_the_cure_for_each_obstacle(Obstacle.Kind kind, double by, String reason, String cure) {
+        Obstacle obstacle = new Obstacle(kind, Station.Part.INPUT, new Gain(by));
+        Finding finding = new NoFitRule()
+                .check(LevelPlan.of(Runs.plain()), new Advice(List.of(), Optional.of(obstacle)))
+                .orElseThrow();
+        assertThat(finding.text()).isEqualTo(reason);
+        assertThat(finding.remedy().orElseThrow().words()).isEqualTo(cure);
     }
 
     /** A microphone of 2 mV/Pa at 94 dB SPL gives −51.8 dBu: 60 dB of gain reach +8 dBu, 3 dB short of −9 dBFS at +20 dBu. */

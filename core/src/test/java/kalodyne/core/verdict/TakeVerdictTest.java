@@ -86,6 +86,17 @@ class TakeVerdictTest {
                 .doesNotContain("take.source-differs");
     }
 
+    @Test
+    void notices_a_take_of_another_sample_rate() throws IOException {
+        WavBytes wav = WavBytes.integers(24, Signals.sine(1000, 0.35, 44_100, 44_100));
+        wav.rate = 44_100;
+        TakeReport take = TakeReader.read(wav.write(folder.resolve("take.wav")), Progress.NONE);
+        assertThat(of(Runs.plain(), take).findings())
+                .filteredOn(finding -> finding.code().equals("take.other-rate"))
+                .extracting(Finding::text)
+                .containsExactly("The take has 44.1 kHz, the run 48 kHz. Is it a take of this run?");
+    }
+
     /** The advice, followed, brings the same performance into the aim: judged by the model that it was not made with. */
     @Test
     void following_the_advice_brings_the_next_take_into_the_aim() throws IOException {

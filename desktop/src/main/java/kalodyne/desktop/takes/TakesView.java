@@ -94,7 +94,8 @@ final class TakesView extends VBox {
                 .addAll(
                         new FileChooser.ExtensionFilter("WAV recordings", "*.wav", "*.WAV", "*.wave"),
                         new FileChooser.ExtensionFilter("All files", "*.*"));
-        File chosen = files.showOpenDialog(getScene() == null ? null : getScene().getWindow());
+        File chosen =
+                files.showOpenDialog(getScene() == null ? null : getScene().getWindow());
         if (chosen != null) {
             takes.add(chosen.toPath());
         }

@@ -1,0 +1,83 @@
+package kalodyne.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import kalodyne.core.setup.SetupReader;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What the documents tell other programs is what there is. */
+class DocumentsTest {
+    private static final Path ROOT = Path.of("..");
+
+    /** Each code of a finding stands once in its table, with its severity among those of the rule, and none that is not. */
+    @ParameterizedTest
+    @CsvSource({
+        "core/src/main/java/kalodyne/core/takes, docs/formats/analyse.md",
+        "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md"
+    })
+    void every_finding_is_documented(String sources, String document) throws IOException {
+        Set<String> written = new TreeSet<>();
+        try (Stream<Path> files = Files.list(ROOT.resolve(sources))) {
+            for (Path file : files.filter(path -> path.toString().endsWith("Rule.java")
+                            || path.toString().endsWith("Caution.java"))
+                    .toList()) {
+                all("\"(dc|[a-z]+\\.[a-z-]+)\"", Files.readString(file), written);
+            }
+        }
+        Set<String> documented = new TreeSet<>();
+        all("(?m)^\\| `(dc|[a-z]+\\.[a-z-]+)` \\|", Files.readString(ROOT.resolve(document)), documented);
+        assertThat(documented).isEqualTo(written).hasSizeGreaterThan(8);
+    }
+
+    private static void all(String pattern, String text, Set<String> found) {
+        Matcher matcher = Pattern.compile(pattern).matcher(text);
+        while (matcher.find()) {
+            found.add(matcher.group(1));
+        }
+    }
+
+    /** Every file that a document links to is there. */
+    @ParameterizedTest
+    @CsvSource({
+        "README.md",
+        "docs/architecture.md",
+        "docs/formats/setup.md",
+        "docs/formats/analyse.md",
+        "docs/formats/levels.md",
+        "THIRD-PARTY.md"
+    })
+    void links_lead_somewhere(String document) throws IOException {
+        Path file = ROOT.resolve(document);
+        Set<String> targets = new TreeSet<>();
+        all("\\]\\(([^)#:]+)\\)", Files.readString(file), targets);
+        for (String target : targets) {
+            assertThat(file.resolveSibling(target)).exists();
+        }
+    }
+
+    /** The example in the setup's document is a setup, as far as it goes: its fields are known, what it leaves out is named. */
+    @Test
+    void the_setups_example_has_known_fields_only() throws IOException {
+        Matcher example = Pattern.compile("```json\\n(.*?)```", Pattern.DOTALL)
+                .matcher(Files.readString(ROOT.resolve("docs/formats/setup.md")));
+        assertThat(example.find()).isTrue();
+        try {
+            SetupReader.read(example.group(1), Path.of("example"));
+            throw new AssertionError("the example leaves parts out");
+        } catch (kalodyne.core.setup.UnreadableSetup e) {
+            assertThat(e.problems())
+                    .isNotEmpty()
+                    .allMatch(problem -> problem.what().endsWith(" is missing."));
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package kalodyne.core.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import kalodyne.core.gear.Run;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.Take;
+import kalodyne.core.testing.Tool;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What the demonstration plays is what its run predicts, measured by SoX and not by the program. */
+class BoathouseTest {
+    @TempDir
+    Path folder;
+
+    @Test
+    void the_first_take_is_as_loud_and_as_quiet_as_predicted() throws Exception {
+        Setup setup = SetupReader.read(Boathouse.build(folder));
+        Take take = setup.takes().get(0);
+        Run run = setup.runs().get(0).turned(take.positions());
+        LevelPlan plan = LevelPlan.of(run);
+        String file = folder.resolve(take.file()).toString();
+        assertThat(stat(Tool.run("sox", file, "-n", "stats"), "Pk lev dB"))
+                .isCloseTo(plan.trackPeak().dbfs(), within(0.02));
+        // Before the first note there is nothing but noise. SoX tells RMS re 1.0, 3.01 dB under the sine reference.
+        assertThat(stat(Tool.run("sox", file, "-n", "trim", "0", "0.7", "stats"), "RMS lev dB") + 3.01)
+                .isCloseTo(plan.trackFloor().dbfs(), within(0.2));
+    }
+
+    private static double stat(String printed, String label) {
+        return printed.lines()
+                .filter(line -> line.startsWith(label))
+                .mapToDouble(line ->
+                        Double.parseDouble(line.substring(label.length()).strip()))
+                .findFirst()
+                .orElseThrow();
+    }
+}
