@@ -103,6 +103,14 @@ public record LevelPlan(Run run, List<StageLevel> stages) {
                 .orElseThrow();
     }
 
+    /** Where the signal leaves a station. */
+    public StageLevel last(Station.Part part) {
+        return stages.stream()
+                .filter(stage -> stage.stage().part() == part)
+                .reduce((before, after) -> after)
+                .orElseThrow();
+    }
+
     public StageLevel track() {
         return stages.get(stages.size() - 1);
     }

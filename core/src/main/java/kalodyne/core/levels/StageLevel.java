@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.Print;
 
 /**
  * The three lines at one stage. They are told as if nothing clipped, so that they say by how much it does.
@@ -30,5 +31,14 @@ public record StageLevel(Stage stage, Level peak, Level average, Level floor, do
 
     public boolean clips() {
         return headroom().isPresent() && headroom().get().db() < -ROUNDING_DB;
+    }
+
+    /** Its numbers in words: "Loudest peak +17.2 dBu, average +5.2 dBu, noise −68.7 dBu. 6.8 dB are left above the peak." */
+    public String words() {
+        String lines = "Loudest peak " + peak + ", average " + average + ", noise " + floor + ".";
+        return headroom()
+                .map(room -> lines + " " + Print.decimal(Math.abs(room.db()), 1)
+                        + (clips() ? " dB more than it can take." : " dB are left above the peak."))
+                .orElse(lines);
     }
 }

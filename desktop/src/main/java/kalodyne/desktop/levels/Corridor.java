@@ -5,10 +5,13 @@ import java.util.function.Function;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import javafx.util.Duration;
 import kalodyne.core.gear.Station;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
@@ -36,6 +39,10 @@ final class Corridor extends PaintedRegion {
 
     Corridor() {
         setId("corridor");
+        Tooltip numbers = new Tooltip();
+        numbers.setShowDelay(Duration.millis(300));
+        addEventHandler(MouseEvent.MOUSE_MOVED, event -> numbers.setText(numbersAt(event.getX())));
+        Tooltip.install(this, numbers);
         getStyleClass().add("corridor");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     }
@@ -72,6 +79,15 @@ final class Corridor extends PaintedRegion {
     /** Where a level is painted, in pixels from the upper edge. */
     double y(double dbu) {
         return top + scale.y(dbu);
+    }
+
+    private String numbersAt(double x) {
+        if (plan == null || columnWidth == 0) {
+            return "";
+        }
+        int column = (int) Math.floor((x - left) / columnWidth);
+        StageLevel stage = plan.stages().get(Math.max(0, Math.min(plan.stages().size() - 1, column)));
+        return stage.stage().label() + "\n" + stage.words();
     }
 
     /** The same height, counted from the top of the scale. */

@@ -20,6 +20,7 @@ import kalodyne.desktop.model.StudioModel;
 /** The key to the three lines, and the values that the chosen station is described with, to be corrected in place. */
 final class LevelsAside extends VBox {
     private final StudioModel studio;
+    private final Label here = new Label();
     private final Label title = new Label();
     private final GridPane fields = new GridPane();
     private final Label problem = new Label();
@@ -31,13 +32,16 @@ final class LevelsAside extends VBox {
     LevelsAside(StudioModel studio) {
         super(8);
         this.studio = studio;
+        here.getStyleClass().add("finding-text");
+        here.setWrapText(true);
+        here.setId("station-levels");
         title.getStyleClass().add("section");
         fields.getStyleClass().add("fields");
         problem.getStyleClass().addAll("problem", "small");
         problem.setId("field-problem");
         problem.setWrapText(true);
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        getChildren().addAll(legend(), title, fields, problem);
+        getChildren().addAll(legend(), title, here, fields, problem);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
         show();
@@ -77,7 +81,8 @@ final class LevelsAside extends VBox {
             build();
         }
         Station station = Station.of(run).get(part.index());
-        title.setText(station.name() + " is described with");
+        here.setText(studio.reading().orElseThrow().plan().last(part).words());
+        title.setText(station.name() + ", " + station.detail());
         shown.forEach(each -> each.control().show(each.field().shown().apply(run)));
     }
 

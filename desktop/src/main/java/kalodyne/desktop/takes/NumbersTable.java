@@ -1,9 +1,11 @@
 package kalodyne.desktop.takes;
 
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -11,9 +13,16 @@ import javafx.scene.layout.Region;
 
 /** A small table of worded numbers: the first column names them, the others hold them, flush right. */
 final class NumbersTable extends GridPane {
+    private final Map<String, String> meanings;
     private int rows;
 
-    NumbersTable(String id) {
+    /**
+     * An empty table.
+     *
+     * @param meanings what its words mean, for hover
+     */
+    NumbersTable(String id, Map<String, String> meanings) {
+        this.meanings = meanings;
         setId(id);
         getStyleClass().add("numbers");
     }
@@ -40,6 +49,9 @@ final class NumbersTable extends GridPane {
         for (int column = 0; column < cells.size(); column++) {
             Label label = new Label(cells.get(column));
             label.getStyleClass().add("cell");
+            if (meanings.containsKey(label.getText())) {
+                label.setTooltip(new Tooltip(meanings.get(label.getText())));
+            }
             String style = styles.length == 1 ? styles[0] : column < styles.length ? styles[column] : "";
             if (!style.isEmpty()) {
                 label.getStyleClass().add(style);

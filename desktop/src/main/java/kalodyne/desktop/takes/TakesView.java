@@ -2,6 +2,7 @@ package kalodyne.desktop.takes;
 
 import java.io.File;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -27,12 +28,24 @@ import kalodyne.desktop.model.TakesModel;
 final class TakesView extends VBox {
     private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
 
+    private static final Map<String, String> MEANINGS = Map.of(
+            "loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold.",
+            "average, dBFS re a sine", "How loud the whole take is; a sine that just fits reads 0.",
+            "places cut off", "Where the tops were flattened at full scale.",
+            "constant offset, %", "How far the whole take lies off the middle.",
+            "predicted", "What Levels computes for the knobs as they stood.",
+            "measured", "What is in the file.",
+            "aim", "Where it should lie.",
+            "peak, dBFS", "The highest sample of this channel.",
+            "RMS, dB re 1.0", "The average as many programs print it: a sine that just fits reads −3.01.",
+            "samples cut off", "How many samples lie flat at full scale.");
+
     private final TakesModel takes;
     private final Label sentence = new Label();
     private final ComboBox<Take> chooser = new ComboBox<>();
     private final Waveform waveform = new Waveform();
-    private final NumbersTable comparison = new NumbersTable("comparison");
-    private final NumbersTable channels = new NumbersTable("channels");
+    private final NumbersTable comparison = new NumbersTable("comparison", MEANINGS);
+    private final NumbersTable channels = new NumbersTable("channels", MEANINGS);
     private final VBox filled;
     private final VBox dropZone = dropZone();
     private boolean showing;

@@ -152,6 +152,9 @@ class LevelsRoomTest {
 
     @Test
     void values_of_the_chosen_station_are_corrected_in_place() {
+        assertThat(desk.text("#station-levels"))
+                .isEqualTo(
+                        "Loudest peak +17.2 dBu, average +5.2 dBu, noise −68.8 dBu. 6.8 dB are left above the peak.");
         desk.click("#station-0");
         desk.typeInto("#field-impedance", "10k");
         assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.0 dBFS: right in the aim");
