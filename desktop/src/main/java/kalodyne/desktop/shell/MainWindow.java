@@ -61,6 +61,7 @@ public final class MainWindow {
         scene = new Scene(root, 1280, 800);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         appearance.dress(scene);
+        FocusInView.keep(scene);
         rooms.forEach(room -> room.reportProperty().addListener(change -> showReport()));
         studio.readingProperty().addListener((property, before, now) -> {
             if (before.isPresent() != now.isPresent()) {

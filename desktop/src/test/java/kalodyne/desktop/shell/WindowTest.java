@@ -73,6 +73,10 @@ class WindowTest {
                 String id = Desk.onScreen(
                         () -> desk.stage().getScene().getFocusOwner().getId());
                 reached.add(String.valueOf(id));
+                Node focused = desk.stage().getScene().getFocusOwner();
+                Bounds place = Desk.onScreen(() -> focused.localToScene(focused.getLayoutBounds()));
+                assertThat(place.getMinY()).as(id).isGreaterThanOrEqualTo(0);
+                assertThat(place.getMaxY()).as(id).isLessThanOrEqualTo(800);
                 if (i > 0 && "station-2".equals(id)) {
                     desk.press(KeyCode.LEFT);
                     desk.press(KeyCode.SPACE);

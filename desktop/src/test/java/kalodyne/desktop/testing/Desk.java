@@ -138,6 +138,13 @@ public final class Desk implements AutoCloseable {
 
     /** Types over what stands in a field. */
     public void typeInto(String query, String text) {
+        // Brings it into view, as Tab does.
+        Node target = find(query);
+        onScreen(() -> {
+            target.requestFocus();
+            return null;
+        });
+        rest();
         robot.clickOn(query);
         robot.push(KeyCode.CONTROL, KeyCode.A);
         // Signs that no keyboard layout is sure to have are pasted, as a musician would.
