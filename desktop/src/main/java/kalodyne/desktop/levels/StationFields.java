@@ -167,7 +167,7 @@ final class StationFields {
                                 text.isBlank() ? Optional.empty() : Optional.of(Quantity.LEVEL.read(text)))));
     }
 
-    /** The ends of a gain control of equal decibels for equal travel; a control of another kind keeps its points. */
+    /** The ends of the gain. Other ends than those shown make it a control of equal decibels for equal travel. */
     private static Field gainRange() {
         return new Field(
                 "gain range",

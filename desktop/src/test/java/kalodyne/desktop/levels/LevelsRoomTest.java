@@ -174,7 +174,7 @@ class LevelsRoomTest {
     @Test
     void shows_any_run() {
         Random random = new Random(71);
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < 25; i++) {
             Run run = Runs.any(random);
             Desk.onScreen(() -> {
                 desk.workbench().studio().addRun(run);

@@ -3,6 +3,8 @@ package kalodyne.desktop.testing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -10,6 +12,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -62,7 +65,29 @@ public final class Desk implements AutoCloseable {
     }
 
     public static Desk demo(Path folder) throws IOException {
-        return new Desk(folder, Boathouse.build(folder));
+        Path master = DemoHolder.FOLDER;
+        Files.createDirectories(folder.resolve("takes"));
+        try (Stream<Path> files = Files.walk(master)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Files.copy(file, folder.resolve(master.relativize(file)));
+            }
+        }
+        return new Desk(folder, folder.resolve("boathouse.json"));
+    }
+
+    /** Played once; each test gets a copy. */
+    private static final class DemoHolder {
+        static final Path FOLDER = build();
+
+        private static Path build() {
+            try {
+                Path folder = Files.createTempDirectory("kalodyne-demo");
+                Boathouse.build(folder);
+                return folder;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
 
     public static Desk empty(Path folder) {
