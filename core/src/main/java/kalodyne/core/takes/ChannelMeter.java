@@ -68,7 +68,8 @@ final class ChannelMeter {
         double squaresA = 0;
         double squaresB = 0;
         int i = from;
-        for (; i + 3 < to; i += 4) {
+        int lastOfFour = to - 3;
+        for (; i < lastOfFour; i += 4) {
             double a = samples[i];
             double b = samples[i + 1];
             double c = samples[i + 2];
