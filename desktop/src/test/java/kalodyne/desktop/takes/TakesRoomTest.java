@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.Node;
@@ -204,6 +205,39 @@ class TakesRoomTest {
         assertThat(desk.shows("#job-cancel")).isFalse();
         assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
         assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
+    }
+
+    /** Whatever a file holds that can be read: it is shown, without an exception and without a number that is none. */
+    @Test
+    void shows_any_take() throws IOException {
+        double[] sine = Signals.sine(440, 0.5, 4_800, 48_000);
+        double[] broken = sine.clone();
+        broken[7] = Double.NaN;
+        double[][] many = new double[300][];
+        Arrays.fill(many, Signals.sine(440, 1.2, 600, 48_000));
+        WavBytes slow = WavBytes.integers(16, sine);
+        slow.rate = 1;
+        WavBytes fast = WavBytes.integers(16, sine);
+        fast.rate = Integer.MAX_VALUE;
+        List<WavBytes> odd = List.of(
+                WavBytes.integers(8, new double[0]),
+                WavBytes.integers(8, new double[] {1}),
+                WavBytes.floats(new double[] {1e30, -1e30, 0}),
+                WavBytes.floats(broken, sine),
+                WavBytes.integers(16, many),
+                slow,
+                fast);
+        for (int i = 0; i < odd.size(); i++) {
+            add(odd.get(i).write(elsewhere.resolve("odd" + i + ".wav")));
+            assertThat(desk.shows("#notice-title")).isFalse();
+            assertThat(desk.workbench().takes().selection().take().orElseThrow().name())
+                    .isEqualTo("Take " + (3 + i));
+            Desk.onScreen(() -> desk.stage().getScene().snapshot(null));
+            for (Node node :
+                    desk.robot().lookup((Node each) -> each instanceof Labeled).queryAll()) {
+                assertThat(String.valueOf(((Labeled) node).getText())).doesNotContain("NaN", "Infinity", "Optional");
+            }
+        }
     }
 
     @Test
