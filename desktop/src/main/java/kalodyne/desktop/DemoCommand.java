@@ -23,15 +23,14 @@ final class DemoCommand implements Callable<Integer> {
     public Integer call() {
         Path folder = DataFolder.find();
         Path demo = folder.resolve("demo");
-        Path file;
         try {
-            file = Workbench.demoFile(demo, afresh);
+            Path file = Workbench.demoFile(demo, afresh);
+            DesktopApp.show(folder, () -> OpenedSetup.of(file));
+            return Output.READ;
         } catch (IOException e) {
             output.complain(demo + ": the demonstration studio cannot be written there. "
                     + "Free some space, or set KALODYNE_HOME to another folder.");
             return Output.NOT_READ;
         }
-        DesktopApp.show(folder, file);
-        return Output.READ;
     }
 }

@@ -2,6 +2,7 @@ package kalodyne.desktop;
 
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Screen;
@@ -14,10 +15,10 @@ public final class DesktopApp extends Application {
     private Workbench workbench;
 
     /** Opens the window and waits until it is closed. To be called once in a program's life: JavaFX starts only once. */
-    static void show(Path folder, Path setupFile) {
+    static void show(Path folder, Supplier<OpenedSetup> setup) {
         dataFolder = folder;
         // Read while the toolkit starts, which takes about as long.
-        opened = CompletableFuture.supplyAsync(() -> OpenedSetup.of(setupFile));
+        opened = CompletableFuture.supplyAsync(setup);
         launch(DesktopApp.class);
     }
 

@@ -3,7 +3,6 @@ package kalodyne.desktop;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
-import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.UnreadableSetup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
@@ -27,16 +26,16 @@ final class OpenCommand implements Callable<Integer> {
     public Integer call() {
         Path folder = DataFolder.find();
         if (setup == null) {
-            DesktopApp.show(folder, folder.resolve("studio.json"));
+            DesktopApp.show(folder, () -> OpenedSetup.of(folder.resolve("studio.json")));
             return Output.READ;
         }
         try {
-            SetupReader.read(setup);
+            OpenedSetup opened = OpenedSetup.read(setup);
+            DesktopApp.show(folder, () -> opened);
+            return Output.READ;
         } catch (UnreadableSetup e) {
             output.complain(e.getMessage());
             return Output.NOT_READ;
         }
-        DesktopApp.show(folder, setup.toAbsolutePath());
-        return Output.READ;
     }
 }

@@ -26,7 +26,7 @@ public record OpenedSetup(Setup setup, Path file, Optional<Notice> notice) {
             return new OpenedSetup(Setup.empty(), file, Optional.empty());
         }
         try {
-            return new OpenedSetup(SetupReader.read(file), file, Optional.empty());
+            return read(file);
         } catch (UnreadableSetup e) {
             Path beside = unusedBeside(file);
             String text = e.problems().get(0).what() + " It was left as it is: " + file
@@ -34,6 +34,15 @@ public record OpenedSetup(Setup setup, Path file, Optional<Notice> notice) {
             return new OpenedSetup(
                     Setup.empty(), beside, Optional.of(new Notice("Your setup could not be read", text)));
         }
+    }
+
+    /**
+     * Reads a file that must be there.
+     *
+     * @throws UnreadableSetup where it cannot be read; says everything that is wrong
+     */
+    static OpenedSetup read(Path file) throws UnreadableSetup {
+        return new OpenedSetup(SetupReader.read(file), file.toAbsolutePath(), Optional.empty());
     }
 
     private static Path unusedBeside(Path file) {

@@ -10,7 +10,6 @@ import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kalodyne.command.Output;
-import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.UnreadableSetup;
 import kalodyne.desktop.shell.Appearance.Look;
 import picocli.CommandLine.Command;
@@ -68,10 +67,9 @@ final class PictureCommand implements Callable<Integer> {
         require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");
         Path folder = Files.createTempDirectory("kalodyne-picture");
         try {
-            Path setup = setupFile(folder);
             return PictureApp.take(new PictureApp.Order(
                     folder,
-                    setup,
+                    setup(folder),
                     room,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
@@ -85,14 +83,11 @@ final class PictureCommand implements Callable<Integer> {
         }
     }
 
-    private Path setupFile(Path folder) throws IOException {
+    private OpenedSetup setup(Path folder) throws IOException {
         return switch (studio.toLowerCase(Locale.ROOT)) {
-            case "demo" -> Workbench.demoFile(folder, true);
-            case "empty" -> folder.resolve("studio.json");
-            default -> {
-                SetupReader.read(Path.of(studio));
-                yield Path.of(studio).toAbsolutePath();
-            }
+            case "demo" -> OpenedSetup.read(Workbench.demoFile(folder, true));
+            case "empty" -> OpenedSetup.of(folder.resolve("studio.json"));
+            default -> OpenedSetup.read(Path.of(studio));
         };
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Run;
+import kalodyne.core.units.UnreadableQuantity;
 
 /**
  * One way of connecting a studio.
@@ -16,11 +17,25 @@ import kalodyne.core.gear.Run;
  */
 public record Setup(String studio, String name, List<Run> runs, List<Take> takes) {
     /** Of names anywhere in a setup, as the schema says. */
-    public static final int LONGEST_NAME = 120;
+    private static final int LONGEST_NAME = 120;
 
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
+    }
+
+    /**
+     * A name as somebody typed it, without the blanks around it.
+     *
+     * @throws UnreadableQuantity where a setup cannot hold it
+     */
+    public static String checkedName(String typed) {
+        String name = typed.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            throw new UnreadableQuantity(
+                    "A name has 1 to " + LONGEST_NAME + " letters.", name.isEmpty() ? "Write one." : "Shorten it.");
+        }
+        return name;
     }
 
     /** What a new user starts with. */

@@ -38,7 +38,7 @@ final class StationFields {
                     label,
                     help + ".",
                     run -> shown.apply(get.apply(run)),
-                    (run, text) -> set.apply(run, changed.apply(get.apply(run), checkedName(text))));
+                    (run, text) -> set.apply(run, changed.apply(get.apply(run), Setup.checkedName(text))));
         }
 
         <T> Field quantity(
@@ -210,15 +210,5 @@ final class StationFields {
                         "Minus the dynamic range that its maker prints",
                         Converter::noise,
                         Converter::withNoise));
-    }
-
-    private static String checkedName(String text) {
-        String name = text.strip();
-        if (name.isEmpty() || name.length() > Setup.LONGEST_NAME) {
-            throw new UnreadableQuantity(
-                    "A name has 1 to " + Setup.LONGEST_NAME + " letters.",
-                    name.isEmpty() ? "Write one." : "Shorten it.");
-        }
-        return name;
     }
 }

@@ -9,9 +9,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -23,6 +26,7 @@ import kalodyne.core.gear.Station;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.edit.EditHistory;
 import kalodyne.desktop.edit.SetupKeeper;
 
@@ -37,6 +41,7 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>(this, "file");
     private final ReadOnlyObjectWrapper<Optional<RunReading>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
+    private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
     private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept", "All changes kept");
     private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
     private final ObjectProperty<Optional<Notice>> notice =
@@ -86,6 +91,14 @@ public final class StudioModel implements AutoCloseable {
 
     public Optional<RunReading> reading() {
         return reading.get();
+    }
+
+    /**
+     * Rises whenever the setup, the run that is looked at, or what is computed from it may be another one: after all of
+     * them have been brought up to date.
+     */
+    public ReadOnlyLongProperty revisionProperty() {
+        return revision.getReadOnlyProperty();
     }
 
     /** "All changes kept · 12:04", or why not. */
@@ -158,29 +171,32 @@ public final class StudioModel implements AutoCloseable {
     }
 
     /** Gives the run another name; says why not, where it cannot have it. */
-    public Optional<String> renameRun(String name) {
-        if (!name.equals(runName) && setup().run(name).isPresent()) {
-            return Optional.of("Another run has this name.");
+    public Optional<String> renameRun(String typed) {
+        return renamed(typed, name -> {
+            if (!name.equals(runName) && setup().run(name).isPresent()) {
+                throw new UnreadableQuantity("Another run has this name.", "Write another one.");
+            }
+            editRun("rename the run", run -> run.withName(name));
+        });
+    }
+
+    /** Gives the setup another name; says why not, where it cannot have it. */
+    public Optional<String> renameSetup(String typed) {
+        return renamed(typed, name -> edit("rename the setup", setup -> setup.named(setup.studio(), name)));
+    }
+
+    /** Gives the studio another name; says why not, where it cannot have it. */
+    public Optional<String> renameStudio(String typed) {
+        return renamed(typed, name -> edit("rename the studio", setup -> setup.named(name, setup.name())));
+    }
+
+    private static Optional<String> renamed(String typed, Consumer<String> rename) {
+        try {
+            rename.accept(Setup.checkedName(typed));
+            return Optional.empty();
+        } catch (UnreadableQuantity e) {
+            return Optional.of(e.problem());
         }
-        return renamed(name, () -> editRun("rename the run", run -> run.withName(name)));
-    }
-
-    /** Gives the setup another name. */
-    public Optional<String> renameSetup(String name) {
-        return renamed(name, () -> edit("rename the setup", setup -> setup.named(setup.studio(), name)));
-    }
-
-    /** Gives the studio another name. */
-    public Optional<String> renameStudio(String name) {
-        return renamed(name, () -> edit("rename the studio", setup -> setup.named(name, setup.name())));
-    }
-
-    private static Optional<String> renamed(String name, Runnable rename) {
-        if (name.isBlank() || name.length() > Setup.LONGEST_NAME) {
-            return Optional.of("A name has 1 to " + Setup.LONGEST_NAME + " letters.");
-        }
-        rename.run();
-        return Optional.empty();
     }
 
     public void removeRun() {
@@ -226,6 +242,7 @@ public final class StudioModel implements AutoCloseable {
         runName = run.map(Run::name).orElse("");
         run.ifPresent(shown -> runPlace = setup().runs().indexOf(shown));
         reading.set(run.map(RunReading::of));
+        revision.set(revision.get() + 1);
     }
 
     /** What now stands where the run stood that is no longer known by its name: the renamed one, or its neighbour. */

@@ -26,14 +26,16 @@ public final class TakesModel {
     private String selectedRun = "";
 
     /**
-     * The take that is selected.
+     * The takes of the run and the one that is selected.
      *
+     * @param takes newest first
      * @param take empty where the run has none
      * @param shown what was measured in it; empty while it is not read
      * @param sentence what is the case
      */
-    public record Selection(Optional<Take> take, Optional<Shown> shown, String sentence) {
-        static final Selection NONE = new Selection(Optional.empty(), Optional.empty(), "No take of this run yet");
+    public record Selection(List<Take> takes, Optional<Take> take, Optional<Shown> shown, String sentence) {
+        static final Selection NONE =
+                new Selection(List.of(), Optional.empty(), Optional.empty(), "No take of this run yet");
     }
 
     /**
@@ -49,8 +51,7 @@ public final class TakesModel {
         this.studio = studio;
         this.clock = clock;
         this.reports = new TakeReports(jobs);
-        studio.setupProperty().addListener((property, before, after) -> refresh());
-        studio.readingProperty().addListener((property, before, after) -> refresh());
+        studio.revisionProperty().addListener((property, before, after) -> refresh());
         refresh();
     }
 
@@ -62,8 +63,7 @@ public final class TakesModel {
         return selection.get();
     }
 
-    /** The takes of the run, newest first. */
-    public List<Take> takes() {
+    private List<Take> takesOfRun() {
         return studio.reading()
                 .map(reading -> studio.setup().takesOf(reading.run().name()))
                 .map(TakesModel::newestFirst)
@@ -151,16 +151,16 @@ public final class TakesModel {
     }
 
     private void refresh() {
-        List<Take> takes = takes();
+        List<Take> takes = takesOfRun();
         String run = studio.reading().map(reading -> reading.run().name()).orElse("");
         if (selected.filter(takes::contains).isEmpty() || !run.equals(selectedRun)) {
             selected = takes.stream().findFirst();
             selectedRun = run;
         }
-        selection.set(selected.map(this::selectionOf).orElse(Selection.NONE));
+        selection.set(selected.map(take -> selectionOf(takes, take)).orElse(Selection.NONE));
     }
 
-    private Selection selectionOf(Take take) {
+    private Selection selectionOf(List<Take> takes, Take take) {
         Path file = fileOf(take);
         Optional<TakeReport> report = reports.of(file);
         if (report.isEmpty() && reports.state(file) == TakeReports.State.NOT_READ) {
@@ -169,7 +169,7 @@ public final class TakesModel {
         Optional<Shown> shown = report.map(measured -> new Shown(
                 take, measured, TakeVerdict.of(studio.reading().orElseThrow().run(), take.positions(), measured)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
-        return new Selection(Optional.of(take), shown, sentence);
+        return new Selection(takes, Optional.of(take), shown, sentence);
     }
 
     private String waiting(Path file) {

@@ -21,19 +21,18 @@ final class TakesAside extends VBox {
         this.studio = studio;
         this.takes = takes;
         takes.selectionProperty().addListener(change -> show());
-        studio.setupProperty().addListener(change -> show());
         show();
     }
 
     private void show() {
         getChildren().clear();
-        if (takes.takes().isEmpty()) {
+        if (takes.selection().takes().isEmpty()) {
             return;
         }
         Label title = new Label("Log");
         title.getStyleClass().add("section");
         getChildren().add(title);
-        takes.takes().forEach(take -> getChildren().add(row(take)));
+        takes.selection().takes().forEach(take -> getChildren().add(row(take)));
         takes.selection().take().ifPresent(take -> {
             Button remove = new Button("Remove " + take.name() + " from the log");
             remove.getStyleClass().add("action-link");

@@ -23,7 +23,6 @@ public final class TakesRoom implements Room {
         this.studio = studio;
         this.takes = takes;
         takes.selectionProperty().addListener(change -> report.set(report()));
-        studio.readingProperty().addListener(change -> report.set(report()));
         report.set(report());
     }
 
@@ -63,7 +62,7 @@ public final class TakesRoom implements Room {
     }
 
     private Report report() {
-        int count = takes.takes().size();
+        int count = takes.selection().takes().size();
         String counted = count == 0 ? "" : String.valueOf(count);
         return takes.selection()
                 .shown()

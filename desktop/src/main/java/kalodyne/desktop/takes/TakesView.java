@@ -131,10 +131,10 @@ final class TakesView extends VBox {
 
     private void show() {
         showing = true;
-        chooser.getItems().setAll(takes.takes());
+        chooser.getItems().setAll(takes.selection().takes());
         Optional<TakesModel.Shown> shown = takes.selection().shown();
-        chooser.setVisible(!takes.takes().isEmpty());
-        chooser.setManaged(!takes.takes().isEmpty());
+        chooser.setVisible(!takes.selection().takes().isEmpty());
+        chooser.setManaged(!takes.selection().takes().isEmpty());
         chooser.setValue(takes.selection().take().orElse(null));
         showing = false;
         filled.setVisible(shown.isPresent());

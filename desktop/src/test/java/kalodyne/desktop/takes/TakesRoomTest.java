@@ -12,6 +12,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.ClipboardContent;
@@ -149,6 +150,27 @@ class TakesRoomTest {
                 () -> SetupReader.read(folder.resolve("boathouse.json")).takes().size() == 3);
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
+    }
+
+    /** An earlier take is looked at when the adding of another one is undone: list, log and count are told. */
+    @Test
+    void undo_reaches_the_list_while_another_take_is_shown() throws IOException {
+        add(recording("three.wav", -9));
+        Desk.onScreen(() -> {
+            desk.workbench()
+                    .takes()
+                    .select(desk.workbench().studio().setup().takes().get(0));
+            return null;
+        });
+        desk.rest();
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.<ComboBox<?>>find("#take-chooser").getItems()).hasSize(2);
+        assertThat(desk.robot()
+                        .lookup((Node node) -> node instanceof Button button
+                                && String.valueOf(button.getText()).startsWith("Take 3, "))
+                        .queryAll())
+                .isEmpty();
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
     }
 
     @ParameterizedTest
