@@ -14,8 +14,8 @@ import org.junit.jupiter.api.Test;
 /** The rooms of the core and what each may know, as docs/architecture.md tells. */
 class ArchitectureTest {
     /** A room may use those before it. */
-    private static final List<String> ORDER =
-            List.of("files", "units", "findings", "gear", "levels", "sound", "takes", "verdict", "setup", "demo");
+    private static final List<String> ORDER = List.of(
+            "files", "units", "findings", "gear", "run", "levels", "sound", "takes", "verdict", "setup", "demo");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -3,8 +3,8 @@ package kalodyne.core.demo;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Random;
-import kalodyne.core.gear.Run;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.run.Run;
 import kalodyne.core.sound.WavWriter;
 import kalodyne.core.units.Gain;
 

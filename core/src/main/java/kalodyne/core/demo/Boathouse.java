@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Map;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.SetupWriter;

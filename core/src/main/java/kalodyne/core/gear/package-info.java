@@ -1,5 +1,5 @@
 /**
- * What a run is made of: a source, a lead, an input with its gain, a converter. Immutable descriptions; nothing is
- * computed here but what a control does at a position.
+ * What a studio owns: devices with their sockets, stages and controls, leads and adapters with their wiring, and what is
+ * known of each with where that knowledge is from. Immutable descriptions, to compute with elsewhere.
  */
 package kalodyne.core.gear;

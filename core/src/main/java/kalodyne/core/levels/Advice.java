@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Remedy;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 
 /**
  * Where all controls of a run should stand.

@@ -5,8 +5,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 

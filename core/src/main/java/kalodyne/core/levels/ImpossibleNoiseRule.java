@@ -4,7 +4,7 @@ import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.ThermalNoise;

@@ -2,9 +2,9 @@ package kalodyne.core.levels;
 
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.SignalLevels;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.SignalLevels;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;

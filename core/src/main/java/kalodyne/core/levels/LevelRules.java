@@ -7,7 +7,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 
 /** All rules on the levels of a run. */
 public final class LevelRules {

@@ -1,6 +1,6 @@
 package kalodyne.core.levels;
 
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.Gain;
 
 /**

@@ -4,7 +4,7 @@ import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 
 /** The caution that stands with every run and that nothing hides. */
 final class PluggingCaution implements LevelRule {

@@ -2,11 +2,11 @@ package kalodyne.core.levels;
 
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.gear.Converter;
-import kalodyne.core.gear.Input;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.Source;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Converter;
+import kalodyne.core.run.Input;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.Source;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;

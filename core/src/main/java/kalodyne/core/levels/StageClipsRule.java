@@ -3,7 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 import kalodyne.core.units.Print;
 
 /** Reports the first stage whose ceiling the loudest peak passes. */

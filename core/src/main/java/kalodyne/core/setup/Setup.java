@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.units.UnreadableQuantity;
 
 /**

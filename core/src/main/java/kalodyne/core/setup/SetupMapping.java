@@ -11,21 +11,21 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import kalodyne.core.gear.Aim;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Converter;
 import kalodyne.core.gear.Dial;
-import kalodyne.core.gear.Input;
-import kalodyne.core.gear.InputKind;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.SignalLevels;
-import kalodyne.core.gear.Source;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.run.Aim;
+import kalodyne.core.run.Converter;
+import kalodyne.core.run.Input;
+import kalodyne.core.run.InputKind;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.RunLead;
+import kalodyne.core.run.SignalLevels;
+import kalodyne.core.run.Source;
 import kalodyne.core.setup.UnreadableSetup.Problem;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Quantity;
@@ -67,7 +67,7 @@ final class SetupMapping {
 
     private Run run(JsonPlace place) {
         Source source = source(place.get("source"));
-        Lead lead = lead(place.get("lead"));
+        RunLead lead = lead(place.get("lead"));
         Input input = input(place.get("input"));
         Converter converter = converter(place.get("converter"));
         Aim aim = place.has("aim") ? aim(place.get("aim")) : Aim.EVEN;
@@ -109,13 +109,13 @@ final class SetupMapping {
                 impedance);
     }
 
-    private Lead lead(JsonPlace place) {
+    private RunLead lead(JsonPlace place) {
         var length = quantity(place, "length", Quantity.LENGTH);
         var capacitance = quantity(place, "capacitance", Quantity.CAPACITANCE_PER_METRE);
         var resistance = quantity(place, "resistance", Quantity.IMPEDANCE);
         return build(
                 place,
-                () -> new Lead(place.text("name"), place.text("plugs"), length, capacitance, resistance),
+                () -> new RunLead(place.text("name"), place.text("plugs"), length, capacitance, resistance),
                 length,
                 capacitance,
                 resistance);

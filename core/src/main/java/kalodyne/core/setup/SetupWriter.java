@@ -10,18 +10,18 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import kalodyne.core.files.WholeFile;
-import kalodyne.core.gear.Aim;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Converter;
-import kalodyne.core.gear.Input;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.Source;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.run.Aim;
+import kalodyne.core.run.Converter;
+import kalodyne.core.run.Input;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.RunLead;
+import kalodyne.core.run.Source;
 import kalodyne.core.units.Quantity;
 
 /** Writes a setup as JSON that {@link SetupReader} reads back to an equal setup. */
@@ -81,7 +81,7 @@ public final class SetupWriter {
         return node;
     }
 
-    private static ObjectNode lead(Lead lead) {
+    private static ObjectNode lead(RunLead lead) {
         return NODES.objectNode()
                 .put("name", lead.name())
                 .put("plugs", lead.plugs())

@@ -6,7 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 
 /** Runs to start from, with typical values (common practice) that their owner corrects. */
 public final class Starters {

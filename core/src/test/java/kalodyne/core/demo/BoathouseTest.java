@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
-import kalodyne.core.gear.Run;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.Take;

@@ -9,9 +9,9 @@ import java.util.Optional;
 import java.util.Random;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.InputKind;
-import kalodyne.core.gear.Run;
 import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.run.InputKind;
+import kalodyne.core.run.Run;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.units.Gain;
 import org.junit.jupiter.api.Test;
@@ -52,7 +52,7 @@ class AdviserTest {
         Run fixed = run.withSource(Runs.source(6, -6, -80, 18, 0, Optional.empty()));
         assertThat(obstacle(fixed, Runs.linear(10, 40), 24, 22))
                 .contains(new Obstacle(
-                        Obstacle.Kind.TOO_HOT_AT_LOWEST, kalodyne.core.gear.Station.Part.INPUT, new Gain(2)));
+                        Obstacle.Kind.TOO_HOT_AT_LOWEST, kalodyne.core.run.Station.Part.INPUT, new Gain(2)));
         assertThat(obstacle(fixed, Runs.linear(-30, -10), 24, 22).map(Obstacle::kind))
                 .contains(Obstacle.Kind.TOO_QUIET_AT_HIGHEST);
         assertThat(obstacle(fixed, Runs.linear(-8, 32), 24, 0).map(Obstacle::kind))

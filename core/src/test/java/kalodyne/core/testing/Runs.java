@@ -3,20 +3,20 @@ package kalodyne.core.testing;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import kalodyne.core.gear.Aim;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Converter;
 import kalodyne.core.gear.Dial;
-import kalodyne.core.gear.Input;
-import kalodyne.core.gear.InputKind;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.SignalLevels;
-import kalodyne.core.gear.Source;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.run.Aim;
+import kalodyne.core.run.Converter;
+import kalodyne.core.run.Input;
+import kalodyne.core.run.InputKind;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.RunLead;
+import kalodyne.core.run.SignalLevels;
+import kalodyne.core.run.Source;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -50,8 +50,8 @@ public final class Runs {
                 volume);
     }
 
-    public static Lead lead(double metres, double picofaradsPerMetre) {
-        return new Lead(
+    public static RunLead lead(double metres, double picofaradsPerMetre) {
+        return new RunLead(
                 "Lead 7", "TS to TS", new Length(metres), Capacitance.picofarads(picofaradsPerMetre), new Impedance(0));
     }
 

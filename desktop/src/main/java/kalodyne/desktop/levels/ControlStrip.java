@@ -4,8 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import kalodyne.core.gear.Run;
 import kalodyne.core.levels.Setting;
+import kalodyne.core.run.Run;
 import kalodyne.desktop.model.RunReading;
 
 /** The controls of the run, each under the column of the corridor that it acts in; under the track, the noise. */

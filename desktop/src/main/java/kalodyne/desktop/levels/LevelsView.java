@@ -9,7 +9,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import kalodyne.core.gear.Aim;
+import kalodyne.core.run.Aim;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;

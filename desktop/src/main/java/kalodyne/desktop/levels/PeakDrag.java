@@ -5,7 +5,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.units.Gain;
 
 /**

@@ -5,14 +5,14 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Converter;
-import kalodyne.core.gear.Input;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.SignalLevels;
-import kalodyne.core.gear.Source;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Converter;
+import kalodyne.core.run.Input;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.RunLead;
+import kalodyne.core.run.SignalLevels;
+import kalodyne.core.run.Source;
+import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
@@ -55,7 +55,7 @@ final class StationFields {
     private static final Lens<SignalLevels> LEVELS = new Lens<>(
             run -> run.source().levels(),
             (run, levels) -> run.withSource(run.source().withLevels(levels)));
-    private static final Lens<Lead> LEAD = new Lens<>(Run::lead, Run::withLead);
+    private static final Lens<RunLead> LEAD = new Lens<>(Run::lead, Run::withLead);
     private static final Lens<Input> INPUT = new Lens<>(Run::input, Run::withInput);
     private static final Lens<Converter> TRACK = new Lens<>(Run::converter, Run::withConverter);
 
@@ -108,21 +108,21 @@ final class StationFields {
 
     private static List<Field> lead() {
         return List.of(
-                LEAD.name("name", "The number or colour on it", Lead::name, Lead::withName),
-                LEAD.name("plugs", "Which plugs it has", Lead::plugs, Lead::withPlugs),
-                LEAD.quantity("length", Quantity.LENGTH, "From plug to plug", Lead::length, Lead::withLength),
+                LEAD.name("name", "The number or colour on it", RunLead::name, RunLead::withName),
+                LEAD.name("plugs", "Which plugs it has", RunLead::plugs, RunLead::withPlugs),
+                LEAD.quantity("length", Quantity.LENGTH, "From plug to plug", RunLead::length, RunLead::withLength),
                 LEAD.quantity(
                         "capacitance",
                         Quantity.CAPACITANCE_PER_METRE,
                         "Between its wires, for one metre: takes treble from weak sources",
-                        Lead::capacitancePerMetre,
-                        Lead::withCapacitancePerMetre),
+                        RunLead::capacitancePerMetre,
+                        RunLead::withCapacitancePerMetre),
                 LEAD.quantity(
                         "resistance",
                         Quantity.IMPEDANCE,
                         "Of both wires, there and back",
-                        Lead::resistance,
-                        Lead::withResistance));
+                        RunLead::resistance,
+                        RunLead::withResistance));
     }
 
     private static List<Field> input() {

@@ -5,13 +5,13 @@ import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.Station;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.LevelRules;
 import kalodyne.core.levels.LevelVerdict;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.Station;
 
 /**
  * A run with all that is computed from it.

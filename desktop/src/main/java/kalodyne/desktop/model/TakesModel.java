@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.verdict.TakeVerdict;

@@ -18,7 +18,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 

@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Station;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;

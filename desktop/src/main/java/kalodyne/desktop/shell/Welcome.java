@@ -3,7 +3,7 @@ package kalodyne.desktop.shell;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.setup.Starters;
 import kalodyne.desktop.model.StudioModel;
 

@@ -6,7 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.setup.Take;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;

@@ -6,7 +6,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
-import kalodyne.core.gear.Aim;
+import kalodyne.core.run.Aim;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.Overview;
 import kalodyne.core.takes.Stretch;

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Random;
-import kalodyne.core.gear.Run;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
+import kalodyne.core.run.Run;
 import kalodyne.core.testing.Runs;
 import org.junit.jupiter.api.Test;
 

@@ -12,7 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import kalodyne.core.gear.Run;
+import kalodyne.core.run.Run;
 import kalodyne.core.testing.Runs;
 import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.testing.Desk;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Random;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.Run;
-import kalodyne.core.gear.Station;
+import kalodyne.core.run.Run;
+import kalodyne.core.run.Station;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.UnreadableQuantity;

@@ -15,7 +15,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
-import kalodyne.core.gear.Aim;
+import kalodyne.core.run.Aim;
 import kalodyne.core.setup.SetupReader;
 import kalodyne.core.testing.Runs;
 import kalodyne.desktop.testing.Desk;

@@ -1,4 +1,4 @@
-package kalodyne.core.gear;
+package kalodyne.core.run;
 
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Level;

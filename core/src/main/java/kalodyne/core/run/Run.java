@@ -1,8 +1,9 @@
-package kalodyne.core.gear;
+package kalodyne.core.run;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.gear.Control;
 
 /**
  * The way of one source to one track: the source, the lead, the input, the converter.
@@ -10,7 +11,7 @@ import java.util.Optional;
  * @param name "Bass synth → track 3"
  * @param aim where the loudest peak should come to lie
  */
-public record Run(String name, Source source, Lead lead, Input input, Converter converter, Aim aim) {
+public record Run(String name, Source source, RunLead lead, Input input, Converter converter, Aim aim) {
     /** The name under which the source's own level control is known in a run. */
     public static final String VOLUME = "volume";
 
@@ -45,7 +46,7 @@ public record Run(String name, Source source, Lead lead, Input input, Converter 
         return new Run(name, newSource, lead, input, converter, aim);
     }
 
-    public Run withLead(Lead newLead) {
+    public Run withLead(RunLead newLead) {
         return new Run(name, source, newLead, input, converter, aim);
     }
 

@@ -1,4 +1,4 @@
-package kalodyne.core.gear;
+package kalodyne.core.run;
 
 /** What an input socket is made for. */
 public enum InputKind {

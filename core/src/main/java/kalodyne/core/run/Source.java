@@ -1,6 +1,7 @@
-package kalodyne.core.gear;
+package kalodyne.core.run;
 
 import java.util.Optional;
+import kalodyne.core.gear.Control;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;
