@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
@@ -16,8 +17,8 @@ import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SetupFile;
 import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.UnreadableSetup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -44,9 +45,10 @@ public final class LevelsCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         try {
-            Setup setup = SetupReader.read(file);
+            SetupFile read = SetupReader.read(file);
+            Setup setup = read.setup();
             if (json) {
-                output.json(LevelsJson.of(file, setup));
+                output.json(LevelsJson.of(file, read));
             } else {
                 setup.runs().forEach(this::print);
                 if (setup.runs().isEmpty()) {
@@ -54,7 +56,7 @@ public final class LevelsCommand implements Callable<Integer> {
                 }
             }
             return Output.READ;
-        } catch (UnreadableSetup e) {
+        } catch (UnreadableFile e) {
             output.complain(e.getMessage());
             if (json) {
                 output.json(unreadable(e));
@@ -63,7 +65,7 @@ public final class LevelsCommand implements Callable<Integer> {
         }
     }
 
-    private static ObjectNode unreadable(UnreadableSetup problem) {
+    private static ObjectNode unreadable(UnreadableFile problem) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("file", problem.fileName());
         ArrayNode problems = node.putArray("problems");

@@ -17,6 +17,7 @@ import kalodyne.core.levels.StageLevel;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SetupFile;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
@@ -26,10 +27,11 @@ final class LevelsJson {
 
     private LevelsJson() {}
 
-    static ObjectNode of(Path file, Setup setup) {
+    static ObjectNode of(Path file, SetupFile read) {
+        Setup setup = read.setup();
         ObjectNode node = NODES.objectNode();
         node.put("file", file.toString());
-        node.put("studio", setup.studio());
+        node.put("studio", read.studio());
         node.put("setup", setup.name());
         ArrayNode runs = node.putArray("runs");
         setup.runs().forEach(run -> runs.add(run(run)));

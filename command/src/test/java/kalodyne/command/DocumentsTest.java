@@ -74,7 +74,7 @@ class DocumentsTest {
         try {
             SetupReader.read(example.group(1), Path.of("example"));
             throw new AssertionError("the example leaves parts out");
-        } catch (kalodyne.core.setup.UnreadableSetup e) {
+        } catch (kalodyne.core.json.UnreadableFile e) {
             assertThat(e.problems())
                     .isNotEmpty()
                     .allMatch(problem -> problem.what().endsWith(" is missing."));

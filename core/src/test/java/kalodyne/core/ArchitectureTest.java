@@ -15,7 +15,21 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
     /** A room may use those before it. */
     private static final List<String> ORDER = List.of(
-            "files", "units", "findings", "gear", "run", "levels", "sound", "takes", "verdict", "setup", "demo");
+            "files",
+            "units",
+            "json",
+            "findings",
+            "gear",
+            "catalogue",
+            "run",
+            "levels",
+            "sound",
+            "takes",
+            "verdict",
+            "setup",
+            "studio",
+            "exchange",
+            "demo");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

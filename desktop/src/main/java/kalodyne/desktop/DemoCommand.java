@@ -2,8 +2,10 @@ package kalodyne.desktop;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
+import kalodyne.core.json.UnreadableFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -24,9 +26,12 @@ final class DemoCommand implements Callable<Integer> {
         Path folder = DataFolder.find();
         Path demo = folder.resolve("demo");
         try {
-            Path file = Workbench.demoFile(demo, afresh);
-            DesktopApp.show(folder, () -> OpenedSetup.of(file));
+            OpenedStudio opened = OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.systemDefaultZone());
+            DesktopApp.show(folder, () -> opened);
             return Output.READ;
+        } catch (UnreadableFile e) {
+            output.complain(e.getMessage());
+            return Output.NOT_READ;
         } catch (IOException e) {
             output.complain(demo + ": the demonstration studio cannot be written there. "
                     + "Free some space, or set KALODYNE_HOME to another folder.");

@@ -11,14 +11,14 @@ import javafx.stage.Stage;
 /** The window's life: built, shown, closed. */
 public final class DesktopApp extends Application {
     private static Path dataFolder;
-    private static CompletableFuture<OpenedSetup> opened;
+    private static CompletableFuture<OpenedStudio> opened;
     private Workbench workbench;
 
     /** Opens the window and waits until it is closed. To be called once in a program's life: JavaFX starts only once. */
-    static void show(Path folder, Supplier<OpenedSetup> setup) {
+    static void show(Path folder, Supplier<OpenedStudio> studio) {
         dataFolder = folder;
         // Read while the toolkit starts, which takes about as long.
-        opened = CompletableFuture.supplyAsync(setup);
+        opened = CompletableFuture.supplyAsync(studio);
         launch(DesktopApp.class);
     }
 

@@ -1,20 +1,21 @@
 package kalodyne.desktop;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
-import kalodyne.core.setup.UnreadableSetup;
+import kalodyne.core.json.UnreadableFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
-/** Opens the window on the user's own studio, or on a setup that is named. */
+/** Opens the window on the user's own studio, or on one that is named. */
 @Command(
         name = "open",
         mixinStandardHelpOptions = true,
         description = "Open the window on your studio (as without a command).")
 final class OpenCommand implements Callable<Integer> {
-    @Parameters(arity = "0..1", paramLabel = "SETUP.json", description = "Another setup than your own.")
-    private Path setup;
+    @Parameters(arity = "0..1", paramLabel = "STUDIO", description = "Another studio than your own.")
+    private Path studio;
 
     private final Output output;
 
@@ -25,15 +26,15 @@ final class OpenCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Path folder = DataFolder.find();
-        if (setup == null) {
-            DesktopApp.show(folder, () -> OpenedSetup.of(folder.resolve("studio.json")));
+        if (studio == null) {
+            DesktopApp.show(folder, () -> OpenedStudio.own(folder, Clock.systemDefaultZone()));
             return Output.READ;
         }
         try {
-            OpenedSetup opened = OpenedSetup.read(setup);
+            OpenedStudio opened = OpenedStudio.named(studio, Clock.systemDefaultZone());
             DesktopApp.show(folder, () -> opened);
             return Output.READ;
-        } catch (UnreadableSetup e) {
+        } catch (UnreadableFile e) {
             output.complain(e.getMessage());
             return Output.NOT_READ;
         }

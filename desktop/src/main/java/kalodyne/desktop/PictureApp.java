@@ -30,7 +30,7 @@ public final class PictureApp extends Application {
      *
      * @param dataFolder for what the program keeps meanwhile
      */
-    record Order(Path dataFolder, OpenedSetup setup, String room, int width, int height, Look look, Path file) {}
+    record Order(Path dataFolder, OpenedStudio studio, String room, int width, int height, Look look, Path file) {}
 
     /** Makes the picture. To be called once in a program's life: JavaFX starts only once. */
     static int take(Order wanted) {
@@ -41,7 +41,7 @@ public final class PictureApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        Workbench workbench = new Workbench(order.dataFolder(), order.setup());
+        Workbench workbench = new Workbench(order.dataFolder(), order.studio());
         workbench.appearance().lookProperty().set(order.look());
         workbench.window().enter(order.room());
         stage.initStyle(StageStyle.UNDECORATED);

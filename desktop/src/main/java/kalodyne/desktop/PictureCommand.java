@@ -3,6 +3,7 @@ package kalodyne.desktop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -10,7 +11,7 @@ import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kalodyne.command.Output;
-import kalodyne.core.setup.UnreadableSetup;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.desktop.shell.Appearance.Look;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -49,7 +50,7 @@ final class PictureCommand implements Callable<Integer> {
     @Option(names = "--text", defaultValue = "1", description = "Size of the text, 0.8 to 2.")
     private double text;
 
-    @Option(names = "--studio", defaultValue = "demo", description = "demo, empty, or a setup file.")
+    @Option(names = "--studio", defaultValue = "demo", description = "demo, empty, or a studio file.")
     private String studio;
 
     private final Output output;
@@ -69,13 +70,13 @@ final class PictureCommand implements Callable<Integer> {
         try {
             return PictureApp.take(new PictureApp.Order(
                     folder,
-                    setup(folder),
+                    studio(folder),
                     room,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
                     new Look(theme.equals("dark"), (int) Math.round(100 * text)),
                     file.toAbsolutePath()));
-        } catch (UnreadableSetup e) {
+        } catch (UnreadableFile e) {
             output.complain(e.getMessage());
             return Output.NOT_READ;
         } finally {
@@ -83,11 +84,12 @@ final class PictureCommand implements Callable<Integer> {
         }
     }
 
-    private OpenedSetup setup(Path folder) throws IOException {
+    private OpenedStudio studio(Path folder) throws IOException {
+        Clock clock = Clock.systemDefaultZone();
         return switch (studio.toLowerCase(Locale.ROOT)) {
-            case "demo" -> OpenedSetup.read(Workbench.demoFile(folder, true));
-            case "empty" -> OpenedSetup.of(folder.resolve("studio.json"));
-            default -> OpenedSetup.read(Path.of(studio));
+            case "demo" -> OpenedStudio.named(StudioOpener.demoFile(folder, true), clock);
+            case "empty" -> OpenedStudio.own(folder, clock);
+            default -> OpenedStudio.named(Path.of(studio), clock);
         };
     }
 

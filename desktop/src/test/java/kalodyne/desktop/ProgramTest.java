@@ -11,15 +11,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.SetupWriter;
-import kalodyne.core.testing.Runs;
+import kalodyne.core.studio.StudioFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The program as a process of its own. */
 class ProgramTest {
@@ -88,10 +84,10 @@ class ProgramTest {
             picture kitchen x.png                   | There is no room “kitchen”; choose levels or takes.
             picture levels x.png --size wide        | “wide” is no size; write for example 1280x800.
             picture levels x.png --text 9           | 0.8 to 2 times its usual size
-            picture levels x.png --studio gone.json | gone.json, the whole of it: There is no such file.
+            picture levels x.png --studio gone.kalodyne | gone.kalodyne, the whole of it: There is no such file.
             picture levels /proc/x.png              | /proc/x.png: the picture could not be written.
             analyse /dev/null                       | /dev/null, the whole of it: This is a stream, not a file.
-            open gone.json                          | gone.json, the whole of it: There is no such file.
+            open gone.kalodyne                      | gone.kalodyne, the whole of it: There is no such file.
             analyse gone.wav                        | gone.wav, the whole of it: There is no such file.
             levels                                  | Missing required parameter
             levles                                  | Did you mean: kalodyne levels
@@ -100,48 +96,6 @@ class ProgramTest {
         Ended ended = run(arguments.split(" "));
         assertThat(ended.printed()).contains(complaint).doesNotContain("Exception", "\tat ");
         assertThat(ended.status()).isEqualTo(2);
-    }
-
-    /** Killed while it writes, again and again: the file is whole, and holds what was acknowledged last or the one after. */
-    @Test
-    void a_kill_loses_nothing_that_was_kept() throws Exception {
-        Path file = folder.resolve("studio.json");
-        Path printed = folder.resolve("acknowledged.txt");
-        for (int round = 0; round < 12; round++) {
-            Files.writeString(printed, "");
-            Process process = java(WritesForever.class, file.toString())
-                    .redirectOutput(printed.toFile())
-                    .start();
-            int enough = 20 + 37 * round;
-            WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> acknowledged(printed) >= enough);
-            process.destroyForcibly().waitFor();
-            int acknowledged = acknowledged(printed);
-            assertThat(Integer.parseInt(SetupReader.read(file).name())).isBetween(acknowledged, acknowledged + 1);
-        }
-    }
-
-    private static int acknowledged(Path printed) throws IOException {
-        String text = Files.readString(printed);
-        String whole = text.substring(0, text.lastIndexOf('\n') + 1).strip();
-        return whole.isEmpty() ? 0 : Integer.parseInt(whole.substring(whole.lastIndexOf('\n') + 1));
-    }
-
-    /** Writes setups named by a rising number and prints each number when its file is written. */
-    public static final class WritesForever {
-        private WritesForever() {}
-
-        public static void main(String[] arguments) throws IOException {
-            Setup setup = Setup.empty();
-            for (int i = 0; i < 20; i++) {
-                setup = setup.with(Runs.plain());
-            }
-            for (int number = 1; ; number++) {
-                SetupWriter.write(
-                        new Setup("Killed", String.valueOf(number), setup.runs(), setup.takes()),
-                        Path.of(arguments[0]));
-                System.out.println(number);
-            }
-        }
     }
 
     @Test
@@ -156,10 +110,12 @@ class ProgramTest {
 
     @Test
     void the_demonstration_can_be_begun_afresh() throws IOException {
-        Path file = Workbench.demoFile(folder.resolve("demo"), false);
+        Path file = StudioOpener.demoFile(folder.resolve("demo"), false);
         Files.writeString(file, "changed");
-        assertThat(Workbench.demoFile(folder.resolve("demo"), false)).hasContent("changed");
-        assertThat(SetupReader.read(Workbench.demoFile(folder.resolve("demo"), true))
+        assertThat(StudioOpener.demoFile(folder.resolve("demo"), false)).hasContent("changed");
+        assertThat(StudioFile.read(StudioOpener.demoFile(folder.resolve("demo"), true))
+                        .setups()
+                        .get(0)
                         .takes())
                 .hasSize(2);
     }

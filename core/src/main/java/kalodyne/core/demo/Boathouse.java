@@ -11,8 +11,9 @@ import java.util.Map;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.SetupWriter;
 import kalodyne.core.setup.Take;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.Gain;
 
 /** The studio "The Boathouse", with two takes of its bass synth that are played and recorded here. */
@@ -25,25 +26,34 @@ public final class Boathouse {
     private static final Instant REHEARSAL = Instant.parse("2026-03-01T11:33:00Z");
     private static final Instant LOUD_TAKE = Instant.parse("2026-03-01T11:52:00Z");
 
+    private static final String NAME = "The Boathouse";
+
     private Boathouse() {}
 
     /** The setup without its takes. */
     public static Setup setup() {
         try (InputStream in = Boathouse.class.getResourceAsStream("boathouse.json")) {
-            return SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"));
+            return SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"))
+                    .setup();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
+    /** The whole studio without its takes. */
+    public static Studio studio() {
+        return BoathouseShelf.fill(Studio.of(NAME, setup()));
+    }
+
     /**
-     * Builds the studio in a folder: its setup file and its takes.
+     * Builds the studio in a folder: its file and its takes.
      *
-     * @return the setup file
+     * @return the studio file
      */
     public static Path build(Path folder) throws IOException {
         Path takes = Files.createDirectories(folder.resolve("takes"));
-        Setup setup = setup();
+        Studio studio = studio();
+        Setup setup = studio.setups().get(0);
         Run run = setup.runs().get(0);
         Run rehearsal = run.turned(Map.of(Run.GAIN, REHEARSAL_GAIN_POSITION));
         BassSynth.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
@@ -51,8 +61,8 @@ public final class Boathouse {
         Setup complete = setup.with(
                         new Take("Take 1", run.name(), "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))
                 .with(new Take("Take 2", run.name(), "takes/bass-take-2.wav", LOUD_TAKE, run.positions()));
-        Path file = folder.resolve("boathouse.json");
-        SetupWriter.write(complete, file);
+        Path file = folder.resolve("boathouse" + StudioFile.EXTENSION);
+        StudioFile.write(file, studio.with(complete));
         return file;
     }
 }

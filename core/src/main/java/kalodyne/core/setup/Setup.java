@@ -5,42 +5,28 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.run.Run;
-import kalodyne.core.units.UnreadableQuantity;
 
 /**
  * One way of connecting a studio.
  *
- * @param studio whose it is: "The Boathouse"
+ * @param id by which a studio knows it; never changes
  * @param name "Sunday trio"
  * @param runs each with a name of its own
- * @param takes in the order in which they were added
+ * @param takes in the order in which they were added; each of a run that is there, under a name of its own in that run
  */
-public record Setup(String studio, String name, List<Run> runs, List<Take> takes) {
-    /** Of names anywhere in a setup, as the schema says. */
-    private static final int LONGEST_NAME = 120;
-
+public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
     }
 
-    /**
-     * A name as somebody typed it, without the blanks around it.
-     *
-     * @throws UnreadableQuantity where a setup cannot hold it
-     */
-    public static String checkedName(String typed) {
-        String name = typed.strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new UnreadableQuantity(
-                    "A name has 1 to " + LONGEST_NAME + " letters.", name.isEmpty() ? "Write one." : "Shorten it.");
-        }
-        return name;
+    public Setup withId(String newId) {
+        return new Setup(newId, name, runs, takes);
     }
 
     /** What a new user starts with. */
     public static Setup empty() {
-        return new Setup("My studio", "First setup", List.of(), List.of());
+        return new Setup("setup-1", "First setup", List.of(), List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -62,11 +48,11 @@ public record Setup(String studio, String name, List<Run> runs, List<Take> takes
                         ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
                         : take)
                 .toList();
-        return new Setup(studio, name, newRuns, newTakes);
+        return new Setup(id, name, newRuns, newTakes);
     }
 
-    public Setup named(String newStudio, String newName) {
-        return new Setup(newStudio, newName, runs, takes);
+    public Setup named(String newName) {
+        return new Setup(id, newName, runs, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -78,13 +64,13 @@ public record Setup(String studio, String name, List<Run> runs, List<Take> takes
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(studio, name, more, takes);
+        return new Setup(id, name, more, takes);
     }
 
     /** Without a run and its takes. */
     public Setup without(String runName) {
         return new Setup(
-                studio,
+                id,
                 name,
                 runs.stream().filter(run -> !run.name().equals(runName)).toList(),
                 takes.stream().filter(take -> !take.run().equals(runName)).toList());
@@ -94,13 +80,13 @@ public record Setup(String studio, String name, List<Run> runs, List<Take> takes
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(studio, name, runs, more);
+        return new Setup(id, name, runs, more);
     }
 
     /** Without a take; the recording itself stays where it is. */
     public Setup without(Take take) {
         return new Setup(
-                studio,
+                id,
                 name,
                 runs,
                 takes.stream().filter(each -> !each.equals(take)).toList());

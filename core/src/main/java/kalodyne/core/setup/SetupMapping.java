@@ -2,22 +2,20 @@ package kalodyne.core.setup;
 
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.gear.AudioTaper;
-import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
-import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.gear.file.TaperMapping;
+import kalodyne.core.json.JsonPlace;
+import kalodyne.core.json.Mapping;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
@@ -26,46 +24,59 @@ import kalodyne.core.run.Run;
 import kalodyne.core.run.RunLead;
 import kalodyne.core.run.SignalLevels;
 import kalodyne.core.run.Source;
-import kalodyne.core.setup.UnreadableSetup.Problem;
-import kalodyne.core.units.Gain;
 import kalodyne.core.units.Quantity;
-import kalodyne.core.units.UnreadableQuantity;
 
 /**
  * Turns JSON that has the form of a setup into a setup. Goes on after a problem, so that all of them are told at once;
  * what depends on a value that could not be read is null meanwhile and never leaves this class.
  */
-final class SetupMapping {
-    private final List<Problem> problems = new ArrayList<>();
+public final class SetupMapping extends Mapping {
+    public SetupMapping() {}
 
-    List<Problem> problems() {
-        return List.copyOf(problems);
+    /** A mapping of the setups in a larger file. */
+    public SetupMapping(Mapping larger) {
+        super(larger);
     }
 
     /** The setup; of no use if there are problems. */
-    Setup setup(JsonPlace root) {
+    public Setup setup(JsonPlace root) {
         List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
-        if (!problems.isEmpty()) {
+        if (!problems().isEmpty()) {
             return Setup.empty();
         }
         requireOwnNames(root.get("runs"), runs);
-        return new Setup(root.text("studio"), root.text("name"), runs, takes);
+        requireTheirRuns(root.get("takes"), runs, takes);
+        return build(root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
         Set<String> seen = new HashSet<>();
         for (int i = 0; i < runs.size(); i++) {
             if (!seen.add(runs.get(i).name())) {
-                problems.add(new Problem(
-                        place.items().get(i).get("name").words(),
+                problem(
+                        place.items().get(i).get("name"),
                         "Another run has this name.",
-                        "Give each run a name of its own."));
+                        "Give each run a name of its own.");
             }
         }
     }
 
-    private Run run(JsonPlace place) {
+    private void requireTheirRuns(JsonPlace place, List<Run> runs, List<Take> takes) {
+        Set<String> names = runs.stream().map(Run::name).collect(Collectors.toSet());
+        Set<List<String>> seen = new HashSet<>();
+        for (int i = 0; i < takes.size(); i++) {
+            Take take = takes.get(i);
+            JsonPlace here = place.items().get(i);
+            if (!names.contains(take.run())) {
+                problem(here.get("run"), "There is no run of this name.", "Name one of the runs above.");
+            } else if (!seen.add(List.of(take.run(), take.name()))) {
+                problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
+            }
+        }
+    }
+
+    public Run run(JsonPlace place) {
         Source source = source(place.get("source"));
         RunLead lead = lead(place.get("lead"));
         Input input = input(place.get("input"));
@@ -167,11 +178,9 @@ final class SetupMapping {
     }
 
     private Control control(JsonPlace place) {
-        Taper taper = taper(place.get("taper"));
-        JsonPlace dialPlace = place.get("dial");
-        Dial dial = place.has("dial")
-                ? build(dialPlace, () -> Dial.between(dialPlace.text("lowest"), dialPlace.text("highest")))
-                : Dial.USUAL;
+        TaperMapping tapers = new TaperMapping(this);
+        Taper taper = tapers.taper(place.get("taper"));
+        Dial dial = tapers.dial(place);
         JsonPlace position = place.get("position");
         return build(
                 position,
@@ -186,43 +195,12 @@ final class SetupMapping {
                 dial);
     }
 
-    private Taper taper(JsonPlace place) {
-        if (place.has("linear")) {
-            JsonPlace linear = place.get("linear");
-            Gain lowest = quantity(linear, "lowest", Quantity.GAIN);
-            Gain highest = quantity(linear, "highest", Quantity.GAIN);
-            return build(linear, () -> new LinearTaper(lowest, highest), lowest, highest);
-        }
-        if (place.has("audio")) {
-            Gain highest = quantity(place.get("audio"), "highest", Quantity.GAIN);
-            return build(place.get("audio"), () -> new AudioTaper(highest), highest);
-        }
-        if (place.has("steps")) {
-            JsonPlace steps = place.get("steps");
-            List<Gain> gains = new ArrayList<>();
-            steps.items().forEach(step -> gains.add(read(step, Quantity.GAIN)));
-            return build(steps, () -> new SteppedTaper(gains), gains.toArray());
-        }
-        JsonPlace points = place.get("points");
-        List<CalibratedTaper.Point> known = new ArrayList<>();
-        for (JsonPlace point : points.items()) {
-            Gain gain = quantity(point, "gain", Quantity.GAIN);
-            known.add(build(
-                    point,
-                    () -> new CalibratedTaper.Point(
-                            point.node().path("position").asDouble(), gain),
-                    gain));
-        }
-        return build(points, () -> new CalibratedTaper(known), known.toArray());
-    }
-
-    private Take take(JsonPlace place) {
+    public Take take(JsonPlace place) {
         Instant at = null;
         try {
             at = Instant.parse(place.text("at"));
         } catch (DateTimeParseException e) {
-            problems.add(new Problem(
-                    place.get("at").words(), "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z."));
+            problem(place.get("at"), "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z.");
         }
         Map<String, Double> positions = new LinkedHashMap<>();
         place.get("positions")
@@ -230,34 +208,5 @@ final class SetupMapping {
                 .properties()
                 .forEach(field -> positions.put(field.getKey(), field.getValue().asDouble()));
         return new Take(place.text("name"), place.text("run"), place.text("file"), at, positions);
-    }
-
-    private <T> T quantity(JsonPlace parent, String field, Quantity<T> quantity) {
-        return read(parent.get(field), quantity);
-    }
-
-    private <T> T read(JsonPlace place, Quantity<T> quantity) {
-        return build(place, () -> quantity.read(place.node().asText()));
-    }
-
-    /** Builds a value from parts; null, with the reason noted, where the parts do not make one or one is missing. */
-    private <T> T build(JsonPlace place, Supplier<T> make, Object... parts) {
-        for (Object part : parts) {
-            if (part == null) {
-                return null;
-            }
-        }
-        try {
-            return make.get();
-        } catch (UnreadableQuantity e) {
-            problems.add(new Problem(place.words(), e.problem(), e.remedy()));
-        } catch (IllegalArgumentException e) {
-            problems.add(new Problem(place.words(), sentence(e.getMessage()), "Correct it."));
-        }
-        return null;
-    }
-
-    private static String sentence(String message) {
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
     }
 }

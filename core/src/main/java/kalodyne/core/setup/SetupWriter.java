@@ -10,12 +10,9 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import kalodyne.core.files.WholeFile;
-import kalodyne.core.gear.AudioTaper;
-import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.gear.SteppedTaper;
-import kalodyne.core.gear.Taper;
+import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.json.JsonFormat;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
@@ -32,19 +29,16 @@ public final class SetupWriter {
     private SetupWriter() {}
 
     /** Writes a file; one that was there is replaced only when the new one is complete. */
-    public static void write(Setup setup, Path file) throws IOException {
-        WholeFile.write(file, ByteBuffer.wrap(write(setup).getBytes(StandardCharsets.UTF_8)));
+    public static void write(SetupFile file, Path path) throws IOException {
+        WholeFile.write(path, ByteBuffer.wrap(write(file).getBytes(StandardCharsets.UTF_8)));
     }
 
     /** The setup as JSON, with a line break at its end. */
-    public static String write(Setup setup) {
+    public static String write(SetupFile file) {
         ObjectNode root = NODES.objectNode();
-        root.put("format", "kalodyne-setup").put("version", 1);
-        root.put("studio", setup.studio()).put("name", setup.name());
-        ArrayNode runs = root.putArray("runs");
-        setup.runs().forEach(run -> runs.add(run(run)));
-        ArrayNode takes = root.putArray("takes");
-        setup.takes().forEach(take -> takes.add(take(take)));
+        root.put("format", JsonFormat.SETUP.mark()).put("version", JsonFormat.SETUP.version());
+        root.put("studio", file.studio());
+        root.setAll(setup(file.setup()));
         try {
             return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
         } catch (JsonProcessingException e) {
@@ -52,7 +46,17 @@ public final class SetupWriter {
         }
     }
 
-    private static ObjectNode run(Run run) {
+    /** The setup as a part of a larger file. */
+    public static ObjectNode setup(Setup setup) {
+        ObjectNode root = NODES.objectNode().put("name", setup.name());
+        ArrayNode runs = root.putArray("runs");
+        setup.runs().forEach(run -> runs.add(run(run)));
+        ArrayNode takes = root.putArray("takes");
+        setup.takes().forEach(take -> takes.add(take(take)));
+        return root;
+    }
+
+    public static ObjectNode run(Run run) {
         ObjectNode node = NODES.objectNode().put("name", run.name());
         node.set("aim", aim(run.aim()));
         node.set("source", source(run.source()));
@@ -114,36 +118,12 @@ public final class SetupWriter {
 
     private static ObjectNode control(Control control) {
         ObjectNode node = NODES.objectNode().put("name", control.name());
-        node.set("taper", taper(control.taper()));
-        node.putObject("dial")
-                .put("lowest", control.dial().clock(0))
-                .put("highest", control.dial().highestClock());
+        node.set("taper", GearWriter.taper(control.taper()));
+        node.set("dial", GearWriter.dial(control.dial()));
         return node.put("position", control.position());
     }
 
-    private static ObjectNode taper(Taper taper) {
-        ObjectNode node = NODES.objectNode();
-        if (taper instanceof LinearTaper linear) {
-            node.putObject("linear")
-                    .put("lowest", Quantity.GAIN.write(linear.lowest()))
-                    .put("highest", Quantity.GAIN.write(linear.highest()));
-        } else if (taper instanceof AudioTaper audio) {
-            node.putObject("audio").put("highest", Quantity.GAIN.write(audio.highest()));
-        } else if (taper instanceof SteppedTaper stepped) {
-            ArrayNode steps = node.putArray("steps");
-            stepped.steps().forEach(step -> steps.add(Quantity.GAIN.write(step)));
-        } else if (taper instanceof CalibratedTaper calibrated) {
-            ArrayNode points = node.putArray("points");
-            calibrated
-                    .points()
-                    .forEach(point -> points.addObject()
-                            .put("position", point.position())
-                            .put("gain", Quantity.GAIN.write(point.gain())));
-        }
-        return node;
-    }
-
-    private static ObjectNode take(Take take) {
+    public static ObjectNode take(Take take) {
         ObjectNode node = NODES.objectNode()
                 .put("name", take.name())
                 .put("run", take.run())

@@ -47,6 +47,60 @@ public final class Quantity<T> {
             .with("F/m", Sign.FROM_ZERO, Capacitance::new, SiPrefix.PICO, SiPrefix.NANO)
             .with("F/ft", Sign.FROM_ZERO, farads -> new Capacitance(farads / 0.3048), SiPrefix.PICO, SiPrefix.NANO);
 
+    /** Of one wire of a lead. */
+    public static final Quantity<Impedance> RESISTANCE_PER_METRE = new Quantity<>(
+                    "resistance per metre", "80 mΩ/m", "mΩ/m", SiPrefix.MILLI, Impedance::ohms)
+            .with("Ω/m", Sign.FROM_ZERO, Impedance::new, SiPrefix.MILLI, SiPrefix.NONE)
+            .with("Ω/km", Sign.FROM_ZERO, perKilometre -> new Impedance(perKilometre / 1e3), SiPrefix.NONE);
+
+    public static final Quantity<Capacitance> CAPACITANCE = new Quantity<>(
+                    "capacitance", "150 pF", "pF", SiPrefix.PICO, Capacitance::farads)
+            .with("F", Sign.FROM_ZERO, Capacitance::new, SiPrefix.PICO, SiPrefix.NANO, SiPrefix.MICRO);
+
+    public static final Quantity<Inductance> INDUCTANCE = new Quantity<>(
+                    "inductance", "2.5 H", "H", Inductance::henries)
+            .with("H", Sign.FROM_ZERO, Inductance::new, SiPrefix.MICRO, SiPrefix.MILLI, SiPrefix.NONE);
+
+    public static final Quantity<Current> CURRENT = new Quantity<>(
+                    "current", "500 mA", "mA", SiPrefix.MILLI, Current::amperes)
+            .with("A", Sign.FROM_ZERO, Current::new, SiPrefix.MICRO, SiPrefix.MILLI, SiPrefix.NONE);
+
+    public static final Quantity<Voltage> VOLTAGE = new Quantity<>("voltage", "48 V", "V", Voltage::volts)
+            .with("V", Sign.FROM_ZERO, Voltage::new, SiPrefix.MILLI, SiPrefix.NONE)
+            .with("VDC", Sign.FROM_ZERO, Voltage::new, SiPrefix.NONE);
+
+    public static final Quantity<Frequency> FREQUENCY = new Quantity<>("frequency", "80 Hz", "Hz", Frequency::hertz)
+            .with("Hz", Sign.FROM_ZERO, Frequency::new, SiPrefix.NONE, SiPrefix.KILO, SiPrefix.MEGA);
+
+    public static final Quantity<Power> POWER = new Quantity<>("power", "20 W", "W", Power::watts)
+            .with("W", Sign.FROM_ZERO, Power::new, SiPrefix.MILLI, SiPrefix.NONE);
+
+    public static final Quantity<Energy> ENERGY = new Quantity<>("energy", "37 Wh", "Wh", Energy::wattHours)
+            .with("Wh", Sign.FROM_ZERO, Energy::new, SiPrefix.NONE);
+
+    public static final Quantity<RunningTime> RUNNING_TIME = new Quantity<>(
+                    "running time", "5.5 h", "h", RunningTime::hours)
+            .with("h", Sign.FROM_ZERO, RunningTime::new, SiPrefix.NONE)
+            .with("min", Sign.FROM_ZERO, minutes -> new RunningTime(minutes / 60), SiPrefix.NONE);
+
+    public static final Quantity<MicSensitivity> MIC_SENSITIVITY = new Quantity<>(
+                    "microphone sensitivity", "2.2 mV/Pa", "mV/Pa", SiPrefix.MILLI, MicSensitivity::voltsPerPascal)
+            .with("V/Pa", Sign.ABOVE_ZERO, MicSensitivity::new, SiPrefix.MILLI, SiPrefix.NONE)
+            .decibels("dBV/Pa", dbv -> new MicSensitivity(Level.ofDbv(dbv).volts()))
+            .decibels("dBV", dbv -> new MicSensitivity(Level.ofDbv(dbv).volts()));
+
+    /** A sound as it is, without weighting. */
+    public static final Quantity<SoundLevel> SOUND_LEVEL =
+            sound("sound level", "94 dB SPL", "dB SPL").decibels("dB", SoundLevel::new);
+
+    /** A microphone's own noise as the sound that would give as much, A-weighted (IEC 61672). */
+    public static final Quantity<SoundLevel> SELF_NOISE =
+            sound("self noise", "18 dB(A)", "dB(A)").decibels("dBA", SoundLevel::new);
+
+    /** What headphones give from a milliwatt. */
+    public static final Quantity<SoundLevel> SOUND_PER_MILLIWATT =
+            sound("sensitivity", "98 dB/mW", "dB/mW").decibels("dBSPL/mW", SoundLevel::new);
+
     public static final Quantity<Length> LENGTH = new Quantity<>("length", "3 m", "m", Length::metres)
             .with("m", Sign.FROM_ZERO, Length::new, SiPrefix.MILLI, SiPrefix.NONE)
             .with("cm", Sign.FROM_ZERO, centimetres -> new Length(centimetres / 100), SiPrefix.NONE)
@@ -89,6 +143,11 @@ public final class Quantity<T> {
         this.number = number;
     }
 
+    private static Quantity<SoundLevel> sound(String kind, String example, String unit) {
+        return new Quantity<SoundLevel>(kind, example, unit, SoundLevel::db)
+                .decibels(unit.replace(" ", ""), SoundLevel::new);
+    }
+
     private Quantity<T> decibels(String unit, DoubleFunction<T> make) {
         units.put(unit, new Reading<>(SiPrefix.NONE, Sign.ANY, MOST_DECIBELS, make));
         return this;
@@ -117,8 +176,11 @@ public final class Quantity<T> {
 
     /** The value as people read it, such that {@link #read} understands it: "100 pF/m". */
     public String print(T value) {
-        int per = writtenUnit.indexOf('/');
-        return per < 0 ? value.toString() : value + writtenUnit.substring(per);
+        if (value instanceof SoundLevel sound) {
+            return Print.plain(sound.db()) + " " + writtenUnit;
+        }
+        boolean isPerMetre = writtenUnit.endsWith("/m");
+        return isPerMetre ? value + "/m" : value.toString();
     }
 
     /** The value with every digit it has, such that {@link #read} gives the same value back. */

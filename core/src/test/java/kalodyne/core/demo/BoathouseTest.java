@@ -7,8 +7,8 @@ import java.nio.file.Path;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.Take;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Tool;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -20,7 +20,7 @@ class BoathouseTest {
 
     @Test
     void the_first_take_is_as_loud_and_as_quiet_as_predicted() throws Exception {
-        Setup setup = SetupReader.read(Boathouse.build(folder));
+        Setup setup = StudioFile.read(Boathouse.build(folder)).setups().get(0);
         Take take = setup.takes().get(0);
         Run run = setup.runs().get(0).turned(take.positions());
         LevelPlan plan = LevelPlan.of(run);

@@ -15,6 +15,7 @@ import java.util.Random;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Run;
 import kalodyne.core.testing.Runs;
@@ -38,8 +39,8 @@ class SetupReaderTest {
         }
     }
 
-    private static UnreadableSetup problemIn(String json) {
-        return catchThrowableOfType(UnreadableSetup.class, () -> SetupReader.read(json, FILE));
+    private static UnreadableFile problemIn(String json) {
+        return catchThrowableOfType(UnreadableFile.class, () -> SetupReader.read(json, FILE));
     }
 
     /** One thing made wrong in a good file: place, problem and remedy of the message. */
@@ -70,7 +71,7 @@ class SetupReaderTest {
     void names_place_problem_and_remedy(String good, String bad, String place, String problem, String remedy)
             throws IOException {
         assertThat(demo()).contains(good);
-        UnreadableSetup unreadable = problemIn(demo().replace(good, bad));
+        UnreadableFile unreadable = problemIn(demo().replace(good, bad));
         assertThat(unreadable).isNotNull().hasMessageStartingWith("my-setup.json, ");
         assertThat(unreadable.problems()).first().satisfies(first -> {
             assertThat(first.place()).isEqualTo(place);
@@ -152,7 +153,7 @@ class SetupReaderTest {
                 case 1 -> json.setLength(at);
                 default -> json.setCharAt(at, (char) (32 + random.nextInt(95)));
             }
-            UnreadableSetup unreadable = problemIn(json.toString());
+            UnreadableFile unreadable = problemIn(json.toString());
             if (unreadable != null) {
                 assertThat(unreadable.problems()).isNotEmpty();
             }
@@ -180,10 +181,10 @@ class SetupReaderTest {
                 .with(new Take(
                         "Take 1", "Any", "takes/one.wav", Instant.parse("2026-03-01T11:33:00Z"), Map.of("gain", 0.3)));
         Path file = folder.resolve("new/folder/setup.json");
-        SetupWriter.write(setup, file);
-        assertThat(SetupReader.read(file)).isEqualTo(setup);
-        SetupWriter.write(Setup.empty(), file);
-        assertThat(SetupReader.read(file)).isEqualTo(Setup.empty());
+        SetupWriter.write(new SetupFile("S", setup), file);
+        assertThat(SetupReader.read(file)).isEqualTo(new SetupFile("S", setup));
+        SetupWriter.write(new SetupFile("S", Setup.empty()), file);
+        assertThat(SetupReader.read(file).setup()).isEqualTo(Setup.empty());
         assertThat(file.getParent().toFile().list()).containsExactly("setup.json");
     }
 

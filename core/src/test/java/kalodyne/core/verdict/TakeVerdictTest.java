@@ -12,8 +12,8 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.Take;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
@@ -118,7 +118,7 @@ class TakeVerdictTest {
     @Test
     void the_demonstration_has_something_to_find() throws IOException {
         Path file = Boathouse.build(folder);
-        Setup setup = SetupReader.read(file);
+        Setup setup = StudioFile.read(file).setups().get(0);
         Run run = setup.runs().get(0);
         assertThat(LevelPlan.of(run).miss().db()).isBetween(2.0, 6.0);
         assertThat(verdict(run, setup.takes().get(0)).sentence()).contains("right in the aim");

@@ -6,6 +6,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.LinearTaper;
+import kalodyne.core.gear.Names;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
 import kalodyne.core.run.Run;
@@ -13,7 +14,6 @@ import kalodyne.core.run.RunLead;
 import kalodyne.core.run.SignalLevels;
 import kalodyne.core.run.Source;
 import kalodyne.core.run.Station;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Quantity;
@@ -38,7 +38,7 @@ final class StationFields {
                     label,
                     help + ".",
                     run -> shown.apply(get.apply(run)),
-                    (run, text) -> set.apply(run, changed.apply(get.apply(run), Setup.checkedName(text))));
+                    (run, text) -> set.apply(run, changed.apply(get.apply(run), Names.checked(text))));
         }
 
         <T> Field quantity(

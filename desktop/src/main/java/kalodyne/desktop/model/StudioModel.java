@@ -1,14 +1,13 @@
 package kalodyne.desktop.model;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -21,67 +20,99 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.gear.Ids;
+import kalodyne.core.gear.Names;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.studio.Kept;
+import kalodyne.core.studio.OpenStudio;
+import kalodyne.core.studio.PastUnreadable;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.UnreadableQuantity;
-import kalodyne.desktop.edit.EditHistory;
-import kalodyne.desktop.edit.SetupKeeper;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
     private static final String NOT_KEPT = "Your changes cannot be kept";
 
-    private final EditHistory<Setup> history;
-    private final SetupKeeper keeper;
     private final Clock clock;
 
-    private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>(this, "file");
+    private final ReadOnlyObjectWrapper<Studio> document = new ReadOnlyObjectWrapper<>(this, "studio");
     private final ReadOnlyObjectWrapper<Optional<RunReading>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
-    private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept", "All changes kept");
+    private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept");
     private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());
+    private OpenStudio open;
+    private Setup setup = Setup.empty();
+    private String setupId = "";
     private String runName = "";
     private int runPlace;
-    private boolean opening;
 
     /**
-     * A model of a setup that lies, or will lie, in a file.
+     * A model of a studio that is open; closes it in the end.
      *
      * @param clock tells when something was kept
      */
-    public StudioModel(Setup setup, Path file, Clock clock) {
+    public StudioModel(OpenStudio open, Clock clock) {
         this.clock = clock;
-        this.history = new EditHistory<>(setup);
-        this.file.set(file);
-        this.keeper = new SetupKeeper(outcome -> Platform.runLater(() -> showKept(outcome)));
-        history.documentProperty().addListener((property, before, after) -> {
-            refresh();
-            if (!opening) {
-                keeper.keep(after, this.file.get());
+        begin(open);
+    }
+
+    /** Shows another studio, and closes the one before. */
+    public void show(OpenStudio other) {
+        open.close();
+        setupId = "";
+        runName = "";
+        begin(other);
+    }
+
+    private void begin(OpenStudio opened) {
+        open = opened;
+        kept.set(opened.isReadOnly() ? "Read only" : "All changes kept");
+        opened.onKept(outcome -> Platform.runLater(() -> {
+            if (opened == open) {
+                showKept(outcome);
             }
-        });
+        }));
+        opened.history().onChange(studio -> refresh());
         refresh();
+        // A copy of yesterday's state before today's first edit; nobody waits for it.
+        CompletableFuture.runAsync(() -> opened.backUp(clock));
+    }
+
+    /** Closes the file while going on to show what was in it, until something else is opened. */
+    public void letGo() {
+        open.close();
     }
 
     // --- what is shown -----------------------------------------------------------------------------------------
 
-    public ReadOnlyObjectProperty<Setup> setupProperty() {
-        return history.documentProperty();
+    /** All that is owned and how it is connected. */
+    public ReadOnlyObjectProperty<Studio> studioProperty() {
+        return document.getReadOnlyProperty();
     }
 
+    public Studio studio() {
+        return document.get();
+    }
+
+    /** The setup that is looked at. */
     public Setup setup() {
-        return history.document();
+        return setup;
     }
 
-    /** The file that keeps the setup. */
-    public ReadOnlyObjectProperty<Path> fileProperty() {
-        return file.getReadOnlyProperty();
+    /** The file that keeps the studio. */
+    public Path file() {
+        return open.file();
+    }
+
+    public boolean isReadOnly() {
+        return open.isReadOnly();
     }
 
     /** The run that is looked at with all that is computed from it; empty where the setup has no run. */
@@ -116,11 +147,86 @@ public final class StudioModel implements AutoCloseable {
         return notice;
     }
 
-    public EditHistory<Setup> history() {
-        return history;
+    /** What undo would take back: "turn the gain". */
+    public Optional<String> undoable() {
+        return isReadOnly() ? Optional.empty() : open.history().undoable();
+    }
+
+    /** What redo would do again. */
+    public Optional<String> redoable() {
+        return isReadOnly() ? Optional.empty() : open.history().redoable();
     }
 
     // --- commands ----------------------------------------------------------------------------------------------
+
+    public void undo() {
+        step(() -> open.history().undo());
+    }
+
+    public void redo() {
+        step(() -> open.history().redo());
+    }
+
+    private void step(Runnable step) {
+        if (!isRefused()) {
+            try {
+                step.run();
+            } catch (PastUnreadable e) {
+                notice("This edit could not be taken back", e.getMessage());
+            }
+        }
+    }
+
+    /** Changes the studio as one step of a gesture, all of whose steps are undone together; null for an edit of its own. */
+    public void change(Object gesture, String description, Studio after) {
+        if (!isRefused()) {
+            open.history().gesture(gesture, description, after);
+        }
+    }
+
+    private boolean isRefused() {
+        if (isReadOnly()) {
+            notice("You can look, but not change anything", open.readOnlyBecause());
+        }
+        return isReadOnly();
+    }
+
+    /** Tells that something went wrong. */
+    public void notice(String title, String text) {
+        notice.set(Optional.of(new Notice(title, text)));
+    }
+
+    public void showSetup(String id) {
+        setupId = id;
+        runName = "";
+        refresh();
+    }
+
+    /** Adds a setup without runs, and looks at it. */
+    public void addSetup() {
+        addSetup("add a setup", new Setup(Ids.fresh("setup"), "New setup", List.of(), List.of()));
+    }
+
+    /** Adds a setup with the runs of the present one, and looks at it; the takes stay with the old one. */
+    public void duplicateSetup() {
+        addSetup("duplicate the setup", new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), List.of()));
+    }
+
+    private void addSetup(String description, Setup another) {
+        String name = Studio.freeName(
+                another.name(), studio().setups().stream().map(Setup::name).toList());
+        if (!isReadOnly()) {
+            setupId = another.id();
+        }
+        change(null, description, studio().with(another.named(name)));
+    }
+
+    /** Removes the setup that is looked at; the last one is not removed. */
+    public void removeSetup() {
+        if (studio().setups().size() > 1) {
+            change(null, "remove the setup", studio().withoutSetup(setup.id()));
+        }
+    }
 
     public void showRun(String name) {
         runName = name;
@@ -135,16 +241,18 @@ public final class StudioModel implements AutoCloseable {
     /** Changes the run as one step of a gesture, all of whose steps are undone together. */
     public void gesture(Object gesture, String description, UnaryOperator<Run> change) {
         reading().ifPresent(present -> {
-            Run changed = change.apply(present.run());
-            String before = runName;
-            runName = changed.name();
-            history.gesture(gesture, description, setup().replacing(before, changed));
+            if (!isRefused()) {
+                Run changed = change.apply(present.run());
+                String before = runName;
+                runName = changed.name();
+                change(gesture, description, studio().with(setup.replacing(before, changed)));
+            }
         });
     }
 
-    /** Changes the setup. */
+    /** Changes the setup that is looked at. */
     public void edit(String description, UnaryOperator<Setup> change) {
-        history.edit(description, change.apply(setup()));
+        change(null, description, studio().with(change.apply(setup)));
     }
 
     /** Turns one control of the run. */
@@ -165,9 +273,11 @@ public final class StudioModel implements AutoCloseable {
 
     /** Adds a run and looks at it. */
     public void addRun(Run run) {
-        Setup more = setup().with(run);
-        runName = more.runs().get(more.runs().size() - 1).name();
-        history.edit("add a run", more);
+        if (!isRefused()) {
+            Setup more = setup.with(run);
+            runName = more.runs().get(more.runs().size() - 1).name();
+            change(null, "add a run", studio().with(more));
+        }
     }
 
     /** Gives the run another name; says why not, where it cannot have it. */
@@ -182,17 +292,17 @@ public final class StudioModel implements AutoCloseable {
 
     /** Gives the setup another name; says why not, where it cannot have it. */
     public Optional<String> renameSetup(String typed) {
-        return renamed(typed, name -> edit("rename the setup", setup -> setup.named(setup.studio(), name)));
+        return renamed(typed, name -> edit("rename the setup", each -> each.named(name)));
     }
 
     /** Gives the studio another name; says why not, where it cannot have it. */
     public Optional<String> renameStudio(String typed) {
-        return renamed(typed, name -> edit("rename the studio", setup -> setup.named(name, setup.name())));
+        return renamed(typed, name -> change(null, "rename the studio", studio().withName(name)));
     }
 
     private static Optional<String> renamed(String typed, Consumer<String> rename) {
         try {
-            rename.accept(Setup.checkedName(typed));
+            rename.accept(Names.checked(typed));
             return Optional.empty();
         } catch (UnreadableQuantity e) {
             return Optional.of(e.problem());
@@ -205,39 +315,22 @@ public final class StudioModel implements AutoCloseable {
                         "remove the run", setup -> setup.without(present.run().name())));
     }
 
-    /** Opens another setup; from then on it is kept in its own file. */
-    public void open(Path other) {
-        try {
-            show(SetupReader.read(other), other);
-            notice.set(Optional.empty());
-        } catch (IOException e) {
-            notice.set(Optional.of(new Notice("This setup could not be opened", firstLines(e.getMessage()))));
-        }
-    }
-
-    /** Writes the setup to another file as well; goes on in the present one. */
+    /** Writes the studio to another file as well; goes on in the present one. */
     public void saveCopy(Path copy) {
         try {
-            SetupWriter.write(setup(), copy);
-        } catch (IOException e) {
-            notice.set(Optional.of(
-                    new Notice("The copy could not be written", copy + ": " + reason(e) + ". Choose another folder.")));
-        }
-    }
-
-    private void show(Setup other, Path itsFile) {
-        opening = true;
-        try {
-            file.set(itsFile);
-            runName = "";
-            history.restart(other);
-            refresh();
-        } finally {
-            opening = false;
+            open.flush();
+            StudioFile.write(copy, studio());
+        } catch (UnreadableFile e) {
+            notice("The copy could not be written", e.getMessage());
         }
     }
 
     private void refresh() {
+        document.set(open.studio());
+        setup = studio().setup(setupId)
+                .or(() -> studio().setups().stream().findFirst())
+                .orElseGet(Setup::empty);
+        setupId = setup.id();
         Optional<Run> run = setup().run(runName).or(this::atItsPlace);
         runName = run.map(Run::name).orElse("");
         run.ifPresent(shown -> runPlace = setup().runs().indexOf(shown));
@@ -251,7 +344,7 @@ public final class StudioModel implements AutoCloseable {
         return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(Math.min(runPlace, runs.size() - 1)));
     }
 
-    private void showKept(SetupKeeper.Outcome outcome) {
+    private void showKept(Kept outcome) {
         if (outcome.isKept()) {
             kept.set("All changes kept · " + LocalTime.now(clock).truncatedTo(ChronoUnit.MINUTES));
             if (notice.get().filter(present -> present.title().equals(NOT_KEPT)).isPresent()) {
@@ -259,28 +352,15 @@ public final class StudioModel implements AutoCloseable {
             }
         } else {
             kept.set("Changes are not kept");
-            notice.set(Optional.of(new Notice(
+            notice(
                     NOT_KEPT,
-                    outcome.file() + ": " + reason(outcome.failure())
-                            + ". Free some space or save a copy elsewhere; the next change tries again.")));
+                    outcome.file() + ": " + outcome.trouble()
+                            + ". Free some space or save a copy elsewhere; the next change tries again.");
         }
-    }
-
-    private static String reason(IOException failure) {
-        return failure.getMessage() == null || failure.getMessage().isBlank()
-                ? "it cannot be written"
-                : failure.getClass().getSimpleName().replace("Exception", "") + ", " + failure.getMessage();
-    }
-
-    private static String firstLines(String message) {
-        String[] lines = message.split("\n", -1);
-        int shown = Math.min(3, lines.length);
-        String text = String.join("\n", Arrays.copyOf(lines, shown));
-        return lines.length > shown ? text + "\n… and " + (lines.length - shown) + " more." : text;
     }
 
     @Override
     public void close() {
-        keeper.close();
+        open.close();
     }
 }

@@ -87,7 +87,7 @@ public final class TakesModel {
     public void add(Path recording) {
         Optional<RunReading> reading = studio.reading();
         if (reading.isEmpty()) {
-            notice("There is no run yet", "A take belongs to a run. Add one in Levels first.");
+            studio.notice("There is no run yet", "A take belongs to a run. Add one in Levels first.");
             return;
         }
         Run run = reading.get().run();
@@ -137,17 +137,12 @@ public final class TakesModel {
 
     /** Relative to the setup where it lies beneath it, so that the folder can be moved. */
     private String stored(Path file) {
-        Path folder = studio.fileProperty().get().toAbsolutePath().getParent();
+        Path folder = studio.file().getParent();
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
     private Path fileOf(Take take) {
-        return studio.fileProperty()
-                .get()
-                .toAbsolutePath()
-                .getParent()
-                .resolve(take.file())
-                .normalize();
+        return studio.file().getParent().resolve(take.file()).normalize();
     }
 
     private void refresh() {
@@ -181,11 +176,7 @@ public final class TakesModel {
     }
 
     private void told(Optional<String> failure) {
-        failure.ifPresent(reason -> notice("This take could not be read", reason));
+        failure.ifPresent(reason -> studio.notice("This take could not be read", reason));
         refresh();
-    }
-
-    private void notice(String title, String text) {
-        studio.noticeProperty().set(Optional.of(new Notice(title, text)));
     }
 }

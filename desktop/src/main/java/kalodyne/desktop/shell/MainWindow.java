@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import kalodyne.core.run.Station;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 
@@ -27,7 +28,7 @@ public final class MainWindow {
     private final StudioModel studio;
     private final Appearance appearance;
     private final List<Room> rooms;
-    private final DemoOpener demo;
+    private final Opener opener;
 
     private final StackPane root = new StackPane();
     private final ScrollPane page = new ScrollPane();
@@ -41,21 +42,23 @@ public final class MainWindow {
     private final Scene scene;
     private Room entered;
 
-    /** Builds the demonstration studio and opens it. */
-    @FunctionalInterface
-    public interface DemoOpener {
-        void open(boolean afresh);
+    /** Opens other studios in this window. */
+    public interface Opener {
+        void open(Path file);
+
+        /** Builds the demonstration studio where it is not there yet, and opens it. */
+        void openDemo(boolean afresh);
     }
 
-    public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, DemoOpener demo) {
+    public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, Opener opener) {
         this.studio = studio;
         this.appearance = appearance;
         this.rooms = List.copyOf(rooms);
-        this.demo = demo;
+        this.opener = opener;
         findings = new FindingsPane(studio::apply);
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
-        welcome = new Welcome(studio, this::openSetup, () -> demo.open(false));
+        welcome = new Welcome(studio, this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
         root.getChildren().addAll(frame(), veil);
         scene = new Scene(root, 1280, 800);
@@ -115,18 +118,21 @@ public final class MainWindow {
 
     private List<Command> fileCommands() {
         return List.of(
-                Command.of("Open a setup…", "Shortcut+O", this::openSetup),
-                Command.of("Save a copy of this setup…", "Shortcut+Shift+S", this::saveCopy),
+                Command.of("Add a setup", null, studio::addSetup),
+                Command.of("Duplicate this setup", null, studio::duplicateSetup),
+                Command.of("Remove this setup", null, studio::removeSetup),
                 Command.of(
                         "Rename this setup…",
                         null,
                         () -> rename("Rename this setup", studio.setup().name(), studio::renameSetup)),
+                Command.of("Open a studio…", "Shortcut+O", this::openStudio),
+                Command.of("Save a copy of this studio…", "Shortcut+Shift+S", this::saveCopy),
                 Command.of(
                         "Rename the studio…",
                         null,
-                        () -> rename("Rename the studio", studio.setup().studio(), studio::renameStudio)),
-                Command.of("Open the demonstration studio", null, () -> demo.open(false)),
-                Command.of("Start the demonstration afresh", null, () -> demo.open(true)),
+                        () -> rename("Rename the studio", studio.studio().name(), studio::renameStudio)),
+                Command.of("Open the demonstration studio", null, () -> opener.openDemo(false)),
+                Command.of("Start the demonstration afresh", null, () -> opener.openDemo(true)),
                 Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")));
     }
 
@@ -140,8 +146,8 @@ public final class MainWindow {
 
     private List<Command> editCommands() {
         return List.of(
-                Command.of("Undo", "Shortcut+Z", () -> studio.history().undo()),
-                Command.of("Redo", "Shortcut+Shift+Z", () -> studio.history().redo()));
+                Command.of("Undo", "Shortcut+Z", () -> studio.undo()),
+                Command.of("Redo", "Shortcut+Shift+Z", () -> studio.redo()));
     }
 
     /** Everywhere and in the room that is entered. */
@@ -191,7 +197,7 @@ public final class MainWindow {
             return;
         }
         switch (event.getCode()) {
-            case Y -> studio.history().redo();
+            case Y -> studio.redo();
             case EQUALS, ADD -> appearance.scaleText(1);
             case SUBTRACT -> appearance.scaleText(-1);
             default -> {
@@ -201,16 +207,16 @@ public final class MainWindow {
         event.consume();
     }
 
-    private void openSetup() {
-        File chosen = chooser("Open a setup").showOpenDialog(scene.getWindow());
+    private void openStudio() {
+        File chosen = chooser("Open a studio").showOpenDialog(scene.getWindow());
         if (chosen != null) {
-            studio.open(chosen.toPath());
+            opener.open(chosen.toPath());
         }
     }
 
     private void saveCopy() {
         FileChooser chooser = chooser("Save a copy");
-        chooser.setInitialFileName(studio.setup().name() + ".json");
+        chooser.setInitialFileName(studio.studio().name() + StudioFile.EXTENSION);
         File chosen = chooser.showSaveDialog(scene.getWindow());
         if (chosen != null) {
             studio.saveCopy(chosen.toPath());
@@ -220,11 +226,11 @@ public final class MainWindow {
     private FileChooser chooser(String title) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        Path folder = studio.fileProperty().get().toAbsolutePath().getParent();
+        Path folder = studio.file().getParent();
         if (folder.toFile().isDirectory()) {
             chooser.setInitialDirectory(folder.toFile());
         }
-        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne setups", "*.json"));
+        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne studios", "*" + StudioFile.EXTENSION));
         return chooser;
     }
 

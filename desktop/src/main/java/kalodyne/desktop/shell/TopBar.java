@@ -1,7 +1,9 @@
 package kalodyne.desktop.shell;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -21,6 +23,7 @@ final class TopBar extends HBox {
     private final StudioModel studio;
     private final MenuButton studioMenu = quiet("studio-menu");
     private final MenuButton runMenu = quiet("run-menu");
+    private final List<MenuItem> studioItems = new ArrayList<>();
     private final Command renameRun;
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
@@ -38,9 +41,10 @@ final class TopBar extends HBox {
         Label brand = new Label("Kalodyne");
         brand.getStyleClass().add("brand");
         brand.setMinWidth(Region.USE_PREF_SIZE);
-        fileCommands.forEach(command -> studioMenu.getItems().add(item(command)));
-        studioMenu.getItems().add(new SeparatorMenuItem());
-        viewCommands.forEach(command -> studioMenu.getItems().add(item(command)));
+        studioItems.add(new SeparatorMenuItem());
+        fileCommands.forEach(command -> studioItems.add(item(command)));
+        studioItems.add(new SeparatorMenuItem());
+        viewCommands.forEach(command -> studioItems.add(item(command)));
         Label run = new Label("run");
         run.getStyleClass().add("crumb");
         run.setMinWidth(Region.USE_PREF_SIZE);
@@ -49,15 +53,14 @@ final class TopBar extends HBox {
         undo.getStyleClass().add("quiet");
         undo.setId("undo");
         undo.setMinWidth(Region.USE_PREF_SIZE);
-        undo.setOnAction(event -> studio.history().undo());
+        undo.setOnAction(event -> studio.undo());
         redo.getStyleClass().add("quiet");
         redo.setId("redo");
         redo.setMinWidth(Region.USE_PREF_SIZE);
-        redo.setOnAction(event -> studio.history().redo());
+        redo.setOnAction(event -> studio.redo());
         getChildren()
                 .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
-        studio.setupProperty().addListener(change -> show());
-        studio.readingProperty().addListener(change -> show());
+        studio.revisionProperty().addListener(change -> show());
         show();
     }
 
@@ -91,7 +94,8 @@ final class TopBar extends HBox {
 
     private void show() {
         Setup setup = studio.setup();
-        studioMenu.setText(setup.studio() + " / " + setup.name());
+        studioMenu.setText(studio.studio().name() + " / " + setup.name());
+        showSetups(setup);
         runMenu.setText(studio.reading().map(reading -> reading.run().name()).orElse("none yet"));
         runMenu.getItems().clear();
         for (Run run : setup.runs()) {
@@ -111,8 +115,19 @@ final class TopBar extends HBox {
         MenuItem rename = item(renameRun);
         rename.setDisable(setup.runs().isEmpty());
         runMenu.getItems().addAll(new SeparatorMenuItem(), add, rename, remove);
-        showUndo(undo, "Undo", studio.history().undoable().orElse(null));
-        showUndo(redo, "Redo", studio.history().redoable().orElse(null));
+        showUndo(undo, "Undo", studio.undoable().orElse(null));
+        showUndo(redo, "Redo", studio.redoable().orElse(null));
+    }
+
+    private void showSetups(Setup shown) {
+        studioMenu.getItems().clear();
+        for (Setup each : studio.studio().setups()) {
+            CheckMenuItem item = new CheckMenuItem(each.name());
+            item.setSelected(each.id().equals(shown.id()));
+            item.setOnAction(event -> studio.showSetup(each.id()));
+            studioMenu.getItems().add(item);
+        }
+        studioMenu.getItems().addAll(studioItems);
     }
 
     private static List<Run> starters() {

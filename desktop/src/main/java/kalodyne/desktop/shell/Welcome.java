@@ -9,7 +9,7 @@ import kalodyne.desktop.model.StudioModel;
 
 /** What an empty setup shows: the first thing to do. */
 final class Welcome extends VBox {
-    Welcome(StudioModel studio, Runnable openSetup, Runnable openDemo) {
+    Welcome(StudioModel studio, Runnable openStudio, Runnable openDemo) {
         getStyleClass().addAll("room", "welcome");
         setId("welcome");
         Label title = new Label("What do you want to record?");
@@ -25,7 +25,7 @@ final class Welcome extends VBox {
             button.setOnAction(event -> studio.addRun(starter));
             getChildren().add(button);
         }
-        getChildren().addAll(link("Open a setup file…", openSetup), link("Look at the demonstration studio", openDemo));
+        getChildren().addAll(link("Open a studio…", openStudio), link("Look at the demonstration studio", openDemo));
     }
 
     private static Button link(String words, Runnable action) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -15,8 +16,13 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import kalodyne.core.demo.Boathouse;
 import kalodyne.core.run.Aim;
-import kalodyne.core.setup.SetupReader;
+import kalodyne.core.setup.SetupFile;
+import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.studio.OpenStudio;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Runs;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
@@ -100,20 +106,69 @@ class WindowTest {
     void every_edit_is_in_the_file_when_the_window_is_opened_again() throws IOException {
         Path file;
         try (Desk desk = Desk.demo(folder)) {
-            file = desk.workbench().studio().fileProperty().get();
+            file = desk.workbench().studio().file();
             desk.typeInto("#gain-field", "9:00");
             Desk.until(() -> desk.text("#kept").startsWith("All changes kept · "));
-            assertThat(SetupReader.read(file).runs().get(0).input().gain().clock())
-                    .isEqualTo("9:00");
+            assertThat(gain(StudioFile.read(file))).isEqualTo("9:00");
         }
         try (Desk desk = Desk.on(folder, file)) {
             assertThat(desk.text("#gain-field")).isEqualTo("0.0 dB · 9:00");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#gain-field")).isEqualTo("+12.0 dB · 12:00");
+        }
+        try (Desk desk = Desk.on(folder, file)) {
+            assertThat(desk.text("#gain-field")).isEqualTo("+12.0 dB · 12:00");
+            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+            assertThat(desk.text("#gain-field")).isEqualTo("0.0 dB · 9:00");
+        }
+    }
+
+    private static String gain(Studio studio) {
+        return studio.setups().get(0).runs().get(0).input().gain().clock();
+    }
+
+    /** The same studio in a second window: it can be looked at, and says why it cannot be changed. */
+    @Test
+    void a_second_window_on_a_studio_only_reads() throws IOException {
+        Path file = folder.resolve("twice.kalodyne");
+        StudioFile.write(file, Boathouse.studio());
+        try (OpenStudio elsewhere = StudioFile.open(file, Studio.empty(), Clock.systemDefaultZone());
+                Desk desk = Desk.on(folder, file)) {
+            assertThat(desk.text("#notice-title")).isEqualTo("You can look, but not change anything");
+            assertThat(desk.text("#notice-text")).startsWith("It is already open: process ");
+            assertThat(desk.text("#kept")).isEqualTo("Read only");
+            desk.typeInto("#gain-field", "9:00");
+            assertThat(desk.text("#notice-title")).isEqualTo("You can look, but not change anything");
+            assertThat(gain(desk.workbench().studio().studio())).isEqualTo("12:00");
+            assertThat(elsewhere.studio()).isEqualTo(Boathouse.studio());
+        }
+    }
+
+    @Test
+    void setups_can_be_added_chosen_and_removed() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            desk.click("#studio-menu");
+            desk.robot().clickOn("Duplicate this setup");
+            desk.rest();
+            assertThat(desk.text("#studio-menu")).isEqualTo("The Boathouse / Sunday trio 2");
+            assertThat(desk.text("#run-menu")).isEqualTo("Bass synth → track 3");
+            assertThat(desk.workbench().studio().setup().takes()).isEmpty();
+            desk.click("#studio-menu");
+            desk.robot().clickOn("Sunday trio");
+            desk.rest();
+            assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
+            desk.click("#studio-menu");
+            desk.robot().clickOn("Remove this setup");
+            desk.rest();
+            assertThat(desk.text("#studio-menu")).isEqualTo("The Boathouse / Sunday trio 2");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.workbench().studio().studio().setups()).hasSize(2);
         }
     }
 
     @Test
     void an_empty_studio_says_what_to_do_first() {
-        try (Desk desk = Desk.empty(folder)) {
+        try (Desk desk = Desk.own(folder)) {
             assertThat(desk.shows("#welcome")).isTrue();
             assertThat(desk.text("#next-step")).isEqualTo("Choose what is closest to what you want to record");
             desk.robot().clickOn("Electric guitar or bass → instrument input");
@@ -203,42 +258,58 @@ class WindowTest {
         }
     }
 
-    /** Your studio's file is damaged: it stays as it is, work goes on beside it, and nothing is thrown away. */
+    /** Your studio's file is something else: it stays as it is, work goes on beside it, and nothing is thrown away. */
     @Test
-    void a_damaged_studio_stays_as_it_is() throws IOException {
-        Path file = Files.writeString(folder.resolve("studio.json"), "{ \"format\": \"kalodyne-setup\", ");
-        try (Desk desk = Desk.on(folder, file)) {
-            assertThat(desk.text("#notice-title")).isEqualTo("Your setup could not be read");
-            assertThat(desk.text("#notice-text")).contains("not valid JSON").contains("studio-2.json");
+    void a_file_that_is_no_studio_stays_as_it_is() throws IOException {
+        Path file = Files.writeString(folder.resolve("studio.kalodyne"), "dear diary");
+        try (Desk desk = Desk.own(folder)) {
+            assertThat(desk.text("#notice-title")).isEqualTo("Your studio could not be read");
+            assertThat(desk.text("#notice-text"))
+                    .contains("It is not a studio.")
+                    .contains("studio-2.kalodyne");
             desk.robot().clickOn("Dynamic voice microphone → mic input");
             desk.rest();
         }
-        assertThat(file).hasContent("{ \"format\": \"kalodyne-setup\", ");
-        assertThat(SetupReader.read(folder.resolve("studio-2.json")).runs()).hasSize(1);
+        assertThat(file).hasContent("dear diary");
+        assertThat(StudioFile.read(folder.resolve("studio-2.kalodyne"))
+                        .setups()
+                        .get(0)
+                        .runs())
+                .hasSize(1);
+    }
+
+    /** What an earlier version kept as one JSON file is where a new studio begins. */
+    @Test
+    void begins_with_the_setup_of_an_earlier_version() throws IOException {
+        Path json = folder.resolve("studio.json");
+        SetupWriter.write(new SetupFile("My room", Boathouse.setup()), json);
+        byte[] before = Files.readAllBytes(json);
+        try (Desk desk = Desk.own(folder)) {
+            assertThat(desk.text("#studio-menu")).isEqualTo("My room / Sunday trio");
+            desk.typeInto("#gain-field", "9:00");
+        }
+        assertThat(gain(StudioFile.read(folder.resolve("studio.kalodyne")))).isEqualTo("9:00");
+        assertThat(Files.readAllBytes(json)).isEqualTo(before);
     }
 
     @Test
-    void another_setup_that_cannot_be_read_leaves_this_one_open() throws IOException {
-        Path bad = folder.resolve("bad.json");
+    void another_studio_that_cannot_be_read_leaves_this_one_open() throws IOException {
+        Path bad = Files.writeString(folder.resolve("bad.kalodyne"), "dear diary");
         try (Desk desk = Desk.demo(folder)) {
-            Files.writeString(
-                    bad, Files.readString(folder.resolve("boathouse.json")).replace("\"6 dBu\"", "\"6\""));
             Desk.onScreen(() -> {
-                desk.workbench().studio().open(bad);
+                desk.workbench().opener().open(bad);
                 return null;
             });
-            assertThat(desk.text("#notice-text"))
-                    .contains("bad.json, runs › 1 › source › loudestPeak, line")
-                    .contains("has no unit");
+            Desk.until(() -> desk.shows("#notice-text"));
+            assertThat(desk.text("#notice-text")).contains("bad.kalodyne, the whole of it: It is not a studio.");
             assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach −2.8 dBFS");
         }
     }
 
     @Test
     void a_folder_that_cannot_be_written_is_told_and_the_work_goes_on() throws IOException {
-        Path file = Files.createDirectories(folder.resolve("blocked")).resolve("studio.json");
-        Files.createDirectories(file.resolveSibling("studio.json.part").resolve("full"));
-        try (Desk desk = Desk.on(folder, file)) {
+        Path blocked = Files.writeString(folder.resolve("blocked"), "a file where the folder should be");
+        try (Desk desk = Desk.own(blocked)) {
             desk.robot().clickOn("Synth or drum machine → line input");
             Desk.until(() -> desk.shows("#notice-title"));
             assertThat(desk.text("#notice-title")).isEqualTo("Your changes cannot be kept");

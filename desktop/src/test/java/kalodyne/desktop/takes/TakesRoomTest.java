@@ -21,7 +21,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
 import javafx.stage.Stage;
 import javafx.stage.StageStyle;
-import kalodyne.core.setup.SetupReader;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import kalodyne.core.units.Gain;
@@ -146,8 +146,12 @@ class TakesRoomTest {
     @Test
     void every_take_is_kept_and_can_be_undone() throws IOException {
         add(recording("one.wav", -9));
-        Desk.until(
-                () -> SetupReader.read(folder.resolve("boathouse.json")).takes().size() == 3);
+        Desk.until(() -> StudioFile.read(folder.resolve("boathouse.kalodyne"))
+                        .setups()
+                        .get(0)
+                        .takes()
+                        .size()
+                == 3);
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         assertThat(desk.text("#takes-sentence")).startsWith("Cut off at 7 places");
     }

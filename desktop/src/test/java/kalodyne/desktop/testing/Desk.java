@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -21,7 +22,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.desktop.OpenedSetup;
+import kalodyne.desktop.OpenedStudio;
 import kalodyne.desktop.Workbench;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -39,7 +40,7 @@ public final class Desk implements AutoCloseable {
     private final Stage stage;
     private final Workbench workbench;
 
-    private Desk(Path folder, Path setup) {
+    private Desk(Path folder, OpenedStudio opened) {
         try {
             stage = FxToolkit.registerPrimaryStage();
         } catch (TimeoutException e) {
@@ -47,7 +48,7 @@ public final class Desk implements AutoCloseable {
         }
         workbench = onScreen(() -> {
             Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> failures.add(failure));
-            Workbench built = new Workbench(folder, OpenedSetup.of(setup));
+            Workbench built = new Workbench(folder, opened);
             stage.setScene(built.window().scene());
             stage.setX(0);
             stage.setY(0);
@@ -60,8 +61,9 @@ public final class Desk implements AutoCloseable {
         rest();
     }
 
-    public static Desk on(Path folder, Path setup) {
-        return new Desk(folder, setup);
+    /** On a studio file that is there. */
+    public static Desk on(Path folder, Path studio) throws IOException {
+        return new Desk(folder, OpenedStudio.named(studio, Clock.systemDefaultZone()));
     }
 
     public static Desk demo(Path folder) throws IOException {
@@ -72,7 +74,7 @@ public final class Desk implements AutoCloseable {
                 Files.copy(file, folder.resolve(master.relativize(file)));
             }
         }
-        return new Desk(folder, folder.resolve("boathouse.json"));
+        return on(folder, folder.resolve("boathouse.kalodyne"));
     }
 
     /** Played once; each test gets a copy. */
@@ -90,8 +92,9 @@ public final class Desk implements AutoCloseable {
         }
     }
 
-    public static Desk empty(Path folder) {
-        return new Desk(folder, folder.resolve("studio.json"));
+    /** On the user's own studio, in a folder that may have one or not. */
+    public static Desk own(Path folder) {
+        return new Desk(folder, OpenedStudio.own(folder, Clock.systemDefaultZone()));
     }
 
     public Workbench workbench() {

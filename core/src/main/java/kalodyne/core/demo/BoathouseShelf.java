@@ -1,0 +1,85 @@
+package kalodyne.core.demo;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Facts;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Part;
+import kalodyne.core.gear.Parts;
+import kalodyne.core.gear.Provenance;
+import kalodyne.core.gear.Value;
+import kalodyne.core.studio.Studio;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+
+/** What stands on the shelf of the demonstration studio: generic profiles with names, notes and some invented values. */
+final class BoathouseShelf {
+    private BoathouseShelf() {}
+
+    static Studio fill(Studio studio) {
+        Studio filled = studio;
+        for (CSVRecord row : rows()) {
+            filled = with(filled, row);
+        }
+        return filled;
+    }
+
+    private static List<CSVRecord> rows() {
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
+        try (Reader in =
+                new InputStreamReader(BoathouseShelf.class.getResourceAsStream("shelf.csv"), StandardCharsets.UTF_8)) {
+            return format.parse(in).getRecords();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Studio with(Studio studio, CSVRecord row) {
+        String profile = row.get("profile");
+        String id = row.get("name").toLowerCase(Locale.ROOT).replace(' ', '-');
+        var device = Catalogue.shipped().device(profile);
+        if (device.isPresent()) {
+            Device own = device.get()
+                    .gear()
+                    .withId(id)
+                    .withName(row.get("name"))
+                    .withProfile(profile)
+                    .withNote(row.get("note"));
+            return studio.with(
+                    row.get("part").isEmpty() ? own : Parts.with(own, row.get("part"), facts(Parts.of(own), row)));
+        }
+        Lead own = Catalogue.shipped()
+                .lead(profile)
+                .orElseThrow()
+                .gear()
+                .withId(id)
+                .withName(row.get("name"))
+                .withProfile(profile)
+                .withColour(row.get("colour"))
+                .withOwned(Integer.parseInt(row.get("owned")))
+                .withNote(row.get("note"));
+        return studio.with(
+                row.get("part").isEmpty() ? own : Parts.with(own, row.get("part"), facts(Parts.of(own), row)));
+    }
+
+    private static Facts facts(List<Part> parts, CSVRecord row) {
+        Part part = Parts.find(parts, row.get("part")).orElseThrow();
+        return with(part.facts(), Fact.named(part.of(), row.get("value")).orElseThrow(), row);
+    }
+
+    private static <T> Facts with(Facts facts, Fact<T> fact, CSVRecord row) {
+        return facts.with(fact, new Value<>(fact.quantity().read(row.get("is")), Provenance.read(row.get("from"))));
+    }
+}

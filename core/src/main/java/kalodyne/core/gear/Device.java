@@ -1,0 +1,212 @@
+package kalodyne.core.gear;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * A piece of gear with sockets.
+ *
+ * @param id by which files know it; never changes
+ * @param name as its owner calls it: "Bass synth"
+ * @param kind what it is
+ * @param profile the generic profile that it was made from, if any
+ * @param note whatever its owner wants to remember; may be empty
+ * @param sockets each with a mark of its own
+ * @param stages each with a mark of its own; they and the sockets form no circle
+ * @param controls each with a mark of its own
+ * @param powering the ways of powering it, the usual one first; empty where it needs none
+ * @param sampleRatesHz that it can work with; empty where it has no converter
+ * @param bitDepths that it can work with
+ * @param facts {@link Fact.Of#DEVICE}
+ */
+public record Device(
+        String id,
+        String name,
+        DeviceKind kind,
+        Optional<String> profile,
+        String note,
+        List<Socket> sockets,
+        List<Stage> stages,
+        List<DeviceControl> controls,
+        List<Powering> powering,
+        List<Integer> sampleRatesHz,
+        List<Integer> bitDepths,
+        Facts facts) {
+
+    public Device {
+        id = Marks.checked(id);
+        name = Names.checked(name);
+        note = Names.checkedNote(note);
+        sockets = List.copyOf(sockets);
+        stages = List.copyOf(stages);
+        controls = List.copyOf(controls);
+        powering = List.copyOf(powering);
+        sampleRatesHz = List.copyOf(sampleRatesHz);
+        bitDepths = List.copyOf(bitDepths);
+        Names.requireDistinct("sockets", sockets, Socket::id);
+        Names.requireDistinct("stages", stages, Stage::id);
+        Names.requireDistinct("controls", controls, DeviceControl::id);
+        requireRange("sample rate", sampleRatesHz, 4000, 1_000_000);
+        requireRange("bit depth", bitDepths, 8, 64);
+        new References(sockets, stages, controls).check();
+    }
+
+    private static void requireRange(String what, List<Integer> numbers, int least, int most) {
+        for (int number : numbers) {
+            if (number < least || number > most) {
+                throw new IllegalArgumentException(
+                        "a " + what + " lies between " + least + " and " + most + ", got " + number);
+            }
+        }
+    }
+
+    public Optional<Socket> socket(String socketId) {
+        return sockets.stream().filter(socket -> socket.id().equals(socketId)).findFirst();
+    }
+
+    public Device withId(String newId) {
+        return new Device(
+                newId, name, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withName(String newName) {
+        return new Device(
+                id, newName, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withProfile(String newProfile) {
+        return new Device(
+                id,
+                name,
+                kind,
+                Optional.of(newProfile),
+                note,
+                sockets,
+                stages,
+                controls,
+                powering,
+                sampleRatesHz,
+                bitDepths,
+                facts);
+    }
+
+    public Device withNote(String newNote) {
+        return new Device(
+                id, name, kind, profile, newNote, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withFacts(Facts newFacts) {
+        return new Device(
+                id, name, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, newFacts);
+    }
+
+    public Device withSockets(List<Socket> newSockets) {
+        return new Device(
+                id, name, kind, profile, note, newSockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withStages(List<Stage> newStages) {
+        return new Device(
+                id, name, kind, profile, note, sockets, newStages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withPowering(List<Powering> newPowering) {
+        return new Device(
+                id, name, kind, profile, note, sockets, stages, controls, newPowering, sampleRatesHz, bitDepths, facts);
+    }
+
+    /** What points at what inside a device: nothing may point at what is not there, or in a circle. */
+    private record References(List<Socket> sockets, List<Stage> stages, List<DeviceControl> controls) {
+        void check() {
+            Set<String> socketIds = ids(sockets, Socket::id);
+            Set<String> stageIds = ids(stages, Stage::id);
+            Set<String> controlIds = ids(controls, DeviceControl::id);
+            for (Socket socket : sockets) {
+                require("socket", socket.id(), stageIds, socket.from(), "stage");
+                require(
+                        "socket",
+                        socket.id(),
+                        socketIds,
+                        socket.normalledFrom().stream().toList(),
+                        "socket");
+                require(
+                        "socket",
+                        socket.id(),
+                        socketIds,
+                        socket.monoWithout().stream().toList(),
+                        "socket");
+                require(
+                        "socket",
+                        socket.id(),
+                        socketIds,
+                        socket.parallelTo().stream().toList(),
+                        "socket");
+                socket.power()
+                        .forEach(power -> require(
+                                "socket",
+                                socket.id(),
+                                controlIds,
+                                power.control().stream().toList(),
+                                "control"));
+                socket.channels().forEach(pair -> require("socket", socket.id(), stageIds, pair.from(), "stage"));
+            }
+            Set<String> sources = new HashSet<>(socketIds);
+            sources.addAll(stageIds);
+            for (Stage stage : stages) {
+                require("stage", stage.id(), sources, stage.from(), "socket or stage");
+                require("stage", stage.id(), controlIds, stage.controls(), "control");
+            }
+            requireNoCircle();
+        }
+
+        private static <T> Set<String> ids(List<T> parts, Function<T, String> id) {
+            return parts.stream().map(id).collect(Collectors.toSet());
+        }
+
+        private static void require(String what, String id, Set<String> known, List<String> wanted, String kind) {
+            for (String each : wanted) {
+                if (!known.contains(bare(each))) {
+                    throw new IllegalArgumentException("the " + what + " “" + id + "” points at the " + kind + " “"
+                            + Names.shown(each) + "”, which is not there");
+                }
+            }
+        }
+
+        /** Without the side: "phones:left" is the socket "phones". */
+        private static String bare(String reference) {
+            int colon = reference.indexOf(':');
+            return colon < 0 ? reference : reference.substring(0, colon);
+        }
+
+        private void requireNoCircle() {
+            Map<String, List<String>> from = new HashMap<>();
+            stages.forEach(stage -> from.put(
+                    stage.id(), stage.from().stream().map(References::bare).toList()));
+            // What is plugged in nowhere hears another socket, and so on: that must end somewhere too.
+            sockets.forEach(socket -> from.putIfAbsent(
+                    socket.id(), socket.normalledFrom().stream().toList()));
+            Set<String> clear = new HashSet<>();
+            for (String start : from.keySet()) {
+                walk(start, from, new HashSet<>(), clear);
+            }
+        }
+
+        private static void walk(String at, Map<String, List<String>> from, Set<String> way, Set<String> clear) {
+            if (clear.contains(at)) {
+                return;
+            }
+            if (!way.add(at)) {
+                throw new IllegalArgumentException("“" + at + "” is fed by itself, in a circle");
+            }
+            from.getOrDefault(at, List.of()).forEach(before -> walk(before, from, way, clear));
+            way.remove(at);
+            clear.add(at);
+        }
+    }
+}

@@ -1,0 +1,37 @@
+package kalodyne.core.gear;
+
+/** What somebody calls a device. */
+public enum DeviceKind implements Coded {
+    INSTRUMENT("instrument"),
+    MICROPHONE("microphone"),
+    SYNTH("synth"),
+    DRUM_MACHINE("drum machine"),
+    PIANO("piano"),
+    TURNTABLE("turntable"),
+    DJ("DJ gear"),
+    MIXER("mixer"),
+    PREAMP("preamp"),
+    BOX("box"),
+    INTERFACE("interface"),
+    RECORDER("recorder"),
+    PHONE("phone"),
+    TABLET("tablet"),
+    COMPUTER("computer"),
+    CAMERA("camera"),
+    WIRELESS("wireless"),
+    HUB("hub or power"),
+    MIDI("MIDI"),
+    SPEAKER("speaker"),
+    HEADPHONES("headphones");
+
+    private final String word;
+
+    DeviceKind(String word) {
+        this.word = word;
+    }
+
+    @Override
+    public String word() {
+        return word;
+    }
+}

@@ -1,0 +1,71 @@
+package kalodyne.core.gear;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What is known of something: for each fact a value of its own quantity. Immutable; remembers the order. */
+public final class Facts {
+    public static final Facts NONE = new Facts(Map.of());
+
+    private final Map<Fact<?>, Value<?>> values;
+
+    private Facts(Map<Fact<?>, Value<?>> values) {
+        this.values = values;
+    }
+
+    public <T> Optional<Value<T>> get(Fact<T> fact) {
+        // Only with() puts values in, and there the types agree.
+        @SuppressWarnings("unchecked")
+        Value<T> value = (Value<T>) values.get(fact);
+        return Optional.ofNullable(value);
+    }
+
+    /** The quantity alone. */
+    public <T> Optional<T> quantity(Fact<T> fact) {
+        return get(fact).map(Value::is);
+    }
+
+    public <T> Facts with(Fact<T> fact, Value<T> value) {
+        Map<Fact<?>, Value<?>> more = new LinkedHashMap<>(values);
+        more.put(fact, value);
+        return new Facts(Collections.unmodifiableMap(more));
+    }
+
+    public Facts without(Fact<?> fact) {
+        Map<Fact<?>, Value<?>> fewer = new LinkedHashMap<>(values);
+        fewer.remove(fact);
+        return new Facts(Collections.unmodifiableMap(fewer));
+    }
+
+    public Set<Fact<?>> known() {
+        return values.keySet();
+    }
+
+    /** A value as people read it: "10 kΩ". */
+    public <T> Optional<String> printed(Fact<T> fact) {
+        return get(fact).map(value -> fact.quantity().print(value.is()));
+    }
+
+    /** A value with all its digits, as files hold it. */
+    public <T> Optional<String> written(Fact<T> fact) {
+        return get(fact).map(value -> fact.quantity().write(value.is()));
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Facts facts && values.equals(facts.values);
+    }
+
+    @Override
+    public int hashCode() {
+        return values.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return values.toString();
+    }
+}

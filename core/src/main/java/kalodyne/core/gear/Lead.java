@@ -1,0 +1,107 @@
+package kalodyne.core.gear;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * A lead or adapter that lies in a drawer, once or several times.
+ *
+ * @param id by which files know it; never changes
+ * @param name what is written on it: "Lead 7"
+ * @param kind what it is
+ * @param profile the generic profile that it was made from, if any
+ * @param ends two or more, each with a mark of its own
+ * @param wires between contacts that its ends have
+ * @param colour as a word, to find it by; may be empty
+ * @param note whatever its owner wants to remember; may be empty
+ * @param owned how many of these there are, 0 to 999
+ * @param facts {@link Fact.Of#LEAD}
+ */
+public record Lead(
+        String id,
+        String name,
+        LeadKind kind,
+        Optional<String> profile,
+        List<LeadEnd> ends,
+        List<Wire> wires,
+        String colour,
+        String note,
+        int owned,
+        Facts facts) {
+    private static final int MOST_OWNED = 999;
+
+    public Lead {
+        id = Marks.checked(id);
+        name = Names.checked(name);
+        ends = List.copyOf(ends);
+        wires = List.copyOf(wires);
+        colour = colour.isBlank() ? "" : Names.checked(colour);
+        note = Names.checkedNote(note);
+        if (ends.size() < 2) {
+            throw new IllegalArgumentException("a lead has two ends or more, got " + ends.size());
+        }
+        if (owned < 0 || owned > MOST_OWNED) {
+            throw new IllegalArgumentException("one owns 0 to " + MOST_OWNED + " of a lead, got " + owned);
+        }
+        Names.requireDistinct("ends", ends, LeadEnd::id);
+        for (Wire wire : wires) {
+            requireSpot(wire.from(), ends);
+            requireSpot(wire.to(), ends);
+            if (wire.from().equals(wire.to())) {
+                throw new IllegalArgumentException(
+                        "a wire goes from " + wire.from().write() + " to itself");
+            }
+        }
+    }
+
+    private static void requireSpot(Wire.Spot spot, List<LeadEnd> ends) {
+        LeadEnd end = ends.stream()
+                .filter(each -> each.id().equals(spot.end()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "a wire points at the end “" + Names.shown(spot.end()) + "”, which is not there"));
+        if (!end.connector().contacts().contains(spot.contact())) {
+            throw new IllegalArgumentException(
+                    "the end “" + end.id() + "”, a " + end.connector().word() + " connector, has no contact "
+                            + spot.contact().word());
+        }
+    }
+
+    /** What it joins: "6.35 mm two-pole plug → 6.35 mm two-pole plug". */
+    public String words() {
+        return ends.stream().map(LeadEnd::words).collect(Collectors.joining(" → "));
+    }
+
+    public Lead withId(String newId) {
+        return new Lead(newId, name, kind, profile, ends, wires, colour, note, owned, facts);
+    }
+
+    public Lead withName(String newName) {
+        return new Lead(id, newName, kind, profile, ends, wires, colour, note, owned, facts);
+    }
+
+    public Lead withProfile(String newProfile) {
+        return new Lead(id, name, kind, Optional.of(newProfile), ends, wires, colour, note, owned, facts);
+    }
+
+    public Lead withColour(String newColour) {
+        return new Lead(id, name, kind, profile, ends, wires, newColour, note, owned, facts);
+    }
+
+    public Lead withNote(String newNote) {
+        return new Lead(id, name, kind, profile, ends, wires, colour, newNote, owned, facts);
+    }
+
+    public Lead withWires(List<Wire> newWires) {
+        return new Lead(id, name, kind, profile, ends, newWires, colour, note, owned, facts);
+    }
+
+    public Lead withOwned(int newOwned) {
+        return new Lead(id, name, kind, profile, ends, wires, colour, note, newOwned, facts);
+    }
+
+    public Lead withFacts(Facts newFacts) {
+        return new Lead(id, name, kind, profile, ends, wires, colour, note, owned, newFacts);
+    }
+}

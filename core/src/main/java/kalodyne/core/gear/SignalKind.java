@@ -1,0 +1,28 @@
+package kalodyne.core.gear;
+
+/** What kind of signal a socket is made for. */
+public enum SignalKind implements Coded {
+    MIC("mic"),
+    INSTRUMENT("instrument"),
+    LINE("line"),
+    PHONO("phono"),
+    HEADPHONE("headphone"),
+    SPEAKER("speaker"),
+    HEADSET("headset"),
+    DIGITAL("digital"),
+    MIDI("MIDI"),
+    CONTROL("control"),
+    POWER("power"),
+    EARTH("earth");
+
+    private final String word;
+
+    SignalKind(String word) {
+        this.word = word;
+    }
+
+    @Override
+    public String word() {
+        return word;
+    }
+}

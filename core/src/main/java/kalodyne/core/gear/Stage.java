@@ -1,0 +1,36 @@
+package kalodyne.core.gear;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A step of the signal inside a device.
+ *
+ * @param id its mark within the device: "preamp-1"
+ * @param name "preamp 1"
+ * @param kind what it does
+ * @param side which side of a stereo pair it is, where that matters: left or right
+ * @param from marks of the sockets and stages that it is fed by, with the contact's load where a socket has several:
+ *     "in-1" or "phones:left"
+ * @param controls marks of the controls that act on it
+ * @param facts {@link Fact.Of#STAGE}
+ */
+public record Stage(
+        String id,
+        String name,
+        StageKind kind,
+        Optional<Carries> side,
+        List<String> from,
+        List<String> controls,
+        Facts facts) {
+    public Stage {
+        id = Marks.checked(id);
+        name = Names.checked(name);
+        from = List.copyOf(from);
+        controls = List.copyOf(controls);
+    }
+
+    public Stage withFacts(Facts newFacts) {
+        return new Stage(id, name, kind, side, from, controls, newFacts);
+    }
+}

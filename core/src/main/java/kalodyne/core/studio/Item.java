@@ -1,0 +1,88 @@
+package kalodyne.core.studio;
+
+import java.util.List;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.run.Run;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.Take;
+
+/** What a studio is kept as: pieces small enough to be written at every edit. */
+public sealed interface Item {
+    /** What kinds there are; each after those that it belongs to. */
+    enum Kind {
+        STUDIO,
+        DEVICE,
+        LEAD,
+        SETUP,
+        RUN,
+        TAKE
+    }
+
+    /**
+     * What tells an item from all others.
+     *
+     * @param kind of item
+     * @param path ids or names, from the owner's to its own
+     */
+    record Key(Kind kind, List<String> path) {
+        public Key {
+            path = List.copyOf(path);
+        }
+
+        /** The key of what it belongs to, as far as its list is concerned: a run's setup, a take's setup. */
+        String owner() {
+            return kind == Kind.RUN || kind == Kind.TAKE ? path.get(0) : "";
+        }
+    }
+
+    Key key();
+
+    /** The studio itself: its name. */
+    record OfStudio(String name) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.STUDIO, List.of("studio"));
+        }
+    }
+
+    record OfDevice(Device device) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.DEVICE, List.of(device.id()));
+        }
+    }
+
+    record OfLead(Lead lead) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.LEAD, List.of(lead.id()));
+        }
+    }
+
+    /** A setup without its runs and takes. */
+    record OfSetup(String id, String name) implements Item {
+        static OfSetup of(Setup setup) {
+            return new OfSetup(setup.id(), setup.name());
+        }
+
+        @Override
+        public Key key() {
+            return new Key(Kind.SETUP, List.of(id));
+        }
+    }
+
+    record OfRun(String setup, Run run) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.RUN, List.of(setup, run.name()));
+        }
+    }
+
+    record OfTake(String setup, Take take) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.TAKE, List.of(setup, take.run(), take.name()));
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package kalodyne.core.studio;
+
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Function;
+import kalodyne.core.gear.file.GearMapping;
+import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.json.JsonFormat;
+import kalodyne.core.json.JsonPlace;
+import kalodyne.core.json.Mapping;
+import kalodyne.core.json.Problem;
+import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.setup.SetupMapping;
+import kalodyne.core.setup.SetupWriter;
+
+/** The body of an item, as the studio file holds it: the same JSON as in an exported studio. */
+final class ItemText {
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+    private ItemText() {}
+
+    static String write(Item item) {
+        ObjectNode node = switch (item.key().kind()) {
+            case STUDIO -> NODES.objectNode().put("name", ((Item.OfStudio) item).name());
+            case DEVICE -> GearWriter.device(((Item.OfDevice) item).device());
+            case LEAD -> GearWriter.lead(((Item.OfLead) item).lead());
+            case SETUP -> NODES.objectNode().put("name", ((Item.OfSetup) item).name());
+            case RUN -> SetupWriter.run(((Item.OfRun) item).run());
+            case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
+        };
+        return node.toString();
+    }
+
+    /**
+     * Reads a body.
+     *
+     * @throws UnreadableFile where it is damaged
+     */
+    static Item read(Item.Key key, String body) throws UnreadableFile {
+        Path place = Path.of(String.join(" ", key.path()));
+        JsonPlace root = JsonFormat.STUDIO.trusted(body, place);
+        Item item = switch (key.kind()) {
+            case STUDIO -> new Item.OfStudio(root.text("name"));
+            case DEVICE -> new Item.OfDevice(read(new GearMapping(), mapping -> mapping.device(root), place));
+            case LEAD -> new Item.OfLead(read(new GearMapping(), mapping -> mapping.lead(root), place));
+            case SETUP -> new Item.OfSetup(key.path().get(0), root.text("name"));
+            case RUN ->
+                new Item.OfRun(key.path().get(0), read(new SetupMapping(), mapping -> mapping.run(root), place));
+            case TAKE ->
+                new Item.OfTake(key.path().get(0), read(new SetupMapping(), mapping -> mapping.take(root), place));
+        };
+        if (!item.key().equals(key)) {
+            throw new UnreadableFile(
+                    place, Problem.ofWhole("It stands under another name than its own.", "Use a backup."));
+        }
+        return item;
+    }
+
+    private static <M extends Mapping, T> T read(M mapping, Function<M, T> read, Path place) throws UnreadableFile {
+        T value = read.apply(mapping);
+        if (value == null || !mapping.problems().isEmpty()) {
+            throw new UnreadableFile(place, List.copyOf(mapping.problems()));
+        }
+        return value;
+    }
+}

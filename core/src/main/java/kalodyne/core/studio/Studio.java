@@ -1,0 +1,126 @@
+package kalodyne.core.studio;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Names;
+import kalodyne.core.setup.Setup;
+
+/**
+ * All that somebody owns and how it is connected.
+ *
+ * @param name "The Boathouse"
+ * @param devices each with an id of its own, in the order in which they were added
+ * @param leads each with an id of its own, in the order in which they were added
+ * @param setups each with an id of its own, one or more
+ */
+public record Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups) {
+    public Studio {
+        name = Names.checked(name);
+        devices = List.copyOf(devices);
+        leads = List.copyOf(leads);
+        setups = List.copyOf(setups);
+    }
+
+    /** What a new user starts with. */
+    public static Studio empty() {
+        return new Studio("My studio", List.of(), List.of(), List.of(Setup.empty()));
+    }
+
+    /** A studio of one setup and nothing on the shelf. */
+    public static Studio of(String name, Setup setup) {
+        return new Studio(name, List.of(), List.of(), List.of(setup));
+    }
+
+    public Optional<Device> device(String id) {
+        return devices.stream().filter(device -> device.id().equals(id)).findFirst();
+    }
+
+    public Optional<Lead> lead(String id) {
+        return leads.stream().filter(lead -> lead.id().equals(id)).findFirst();
+    }
+
+    public Optional<Setup> setup(String id) {
+        return setups.stream().filter(setup -> setup.id().equals(id)).findFirst();
+    }
+
+    public Studio withName(String newName) {
+        return new Studio(newName, devices, leads, setups);
+    }
+
+    public Studio withDevices(List<Device> newDevices) {
+        return new Studio(name, newDevices, leads, setups);
+    }
+
+    public Studio withLeads(List<Lead> newLeads) {
+        return new Studio(name, devices, newLeads, setups);
+    }
+
+    public Studio withSetups(List<Setup> newSetups) {
+        return new Studio(name, devices, leads, newSetups);
+    }
+
+    /** With a device added, or put in the place of the one with its id. */
+    public Studio with(Device device) {
+        return withDevices(put(devices, device, Device::id));
+    }
+
+    /** With a lead added, or put in the place of the one with its id. */
+    public Studio with(Lead lead) {
+        return withLeads(put(leads, lead, Lead::id));
+    }
+
+    /** With a setup added, or put in the place of the one with its id. */
+    public Studio with(Setup setup) {
+        return withSetups(put(setups, setup, Setup::id));
+    }
+
+    /** With one setup changed. */
+    public Studio changing(String setupId, UnaryOperator<Setup> change) {
+        return setup(setupId).map(setup -> with(change.apply(setup))).orElse(this);
+    }
+
+    public Studio withoutDevice(String id) {
+        return withDevices(
+                devices.stream().filter(device -> !device.id().equals(id)).toList());
+    }
+
+    public Studio withoutLead(String id) {
+        return withLeads(leads.stream().filter(lead -> !lead.id().equals(id)).toList());
+    }
+
+    public Studio withoutSetup(String id) {
+        return withSetups(
+                setups.stream().filter(setup -> !setup.id().equals(id)).toList());
+    }
+
+    /** A name that no other of these has: the one wanted, or with a number behind it. */
+    public static String freeName(String wanted, List<String> taken) {
+        Set<String> names = new HashSet<>(taken);
+        String free = wanted;
+        for (int number = 2; names.contains(free); number++) {
+            String tail = " " + number;
+            int room = Names.LONGEST_NAME - tail.length();
+            free = (wanted.length() > room ? wanted.substring(0, room) : wanted) + tail;
+        }
+        return free;
+    }
+
+    private static <T> List<T> put(List<T> items, T item, Function<T, String> id) {
+        List<T> changed = new ArrayList<>(items);
+        for (int i = 0; i < changed.size(); i++) {
+            if (id.apply(changed.get(i)).equals(id.apply(item))) {
+                changed.set(i, item);
+                return changed;
+            }
+        }
+        changed.add(item);
+        return changed;
+    }
+}

@@ -1,0 +1,84 @@
+package kalodyne.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import kalodyne.core.demo.Boathouse;
+import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.studio.StudioFile;
+import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.shell.MainWindow;
+
+/** Opens another studio in the window, beside the screen's thread. */
+final class StudioOpener implements MainWindow.Opener {
+    private final StudioModel studio;
+    private final Jobs jobs;
+    private final Path demoFolder;
+    private final Clock clock;
+
+    StudioOpener(StudioModel studio, Jobs jobs, Path dataFolder, Clock clock) {
+        this.studio = studio;
+        this.jobs = jobs;
+        this.demoFolder = dataFolder.resolve("demo");
+        this.clock = clock;
+    }
+
+    @Override
+    public void open(Path file) {
+        if (!file.toAbsolutePath().normalize().equals(studio.file()) || studio.isReadOnly()) {
+            run(
+                    "Opening " + file.getFileName(),
+                    "This studio could not be opened",
+                    () -> OpenedStudio.named(file, clock));
+        }
+    }
+
+    @Override
+    public void openDemo(boolean afresh) {
+        Path file = demoFile(demoFolder);
+        if (afresh && file.toAbsolutePath().normalize().equals(studio.file())) {
+            // It is about to be written anew, and nobody else may hold it meanwhile.
+            studio.letGo();
+        }
+        run(
+                "Making the demonstration studio",
+                "The demonstration studio could not be made",
+                () -> OpenedStudio.named(demoFile(demoFolder, afresh), clock));
+    }
+
+    private static Path demoFile(Path folder) {
+        return folder.resolve("boathouse" + StudioFile.EXTENSION);
+    }
+
+    /** The file of the demonstration studio, which is made if it is not there. */
+    static Path demoFile(Path folder, boolean afresh) throws IOException {
+        Path file = demoFile(folder);
+        return Files.exists(file) && !afresh ? file : Boathouse.build(folder);
+    }
+
+    private void run(String title, String ifNot, Callable<OpenedStudio> open) {
+        jobs.run(title, progress -> open.call(), new Jobs.Listener<OpenedStudio>() {
+            @Override
+            public void delivered(OpenedStudio opened) {
+                studio.show(opened.studio());
+                studio.noticeProperty().set(opened.notice());
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                String text = failure instanceof UnreadableFile
+                        ? failure.getMessage()
+                        : demoFolder + " cannot be written. Free some space, or set KALODYNE_HOME to another folder.";
+                studio.notice(ifNot, text);
+            }
+
+            @Override
+            public void stopped() {
+                // Nothing was opened: the present studio is still there.
+            }
+        });
+    }
+}

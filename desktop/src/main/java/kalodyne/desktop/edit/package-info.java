@@ -1,2 +1,0 @@
-/** Edits that can be undone, and keeping what was edited. Knows no screen. */
-package kalodyne.desktop.edit;
