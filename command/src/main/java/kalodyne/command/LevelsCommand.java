@@ -6,7 +6,10 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
@@ -17,8 +20,7 @@ import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupFile;
-import kalodyne.core.setup.SetupReader;
+import kalodyne.core.studio.Studio;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -30,8 +32,11 @@ import picocli.CommandLine.Parameters;
         description = "Compute the levels along every run of a setup, and where each knob should stand.",
         footer = {"", "Exit status: 0 when the setup was read, 2 when it could not be read."})
 public final class LevelsCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "SETUP.json", description = "The setup, after docs/formats/setup.schema.json.")
+    @Parameters(paramLabel = "SETUP", description = "A setup or a studio in JSON, or a studio file.")
     private Path file;
+
+    @Option(names = "--setup", paramLabel = "NAME", description = "Which setup of a studio; else its first.")
+    private String setupName;
 
     @Option(names = "--json", description = "Print JSON, as docs/formats/levels.md describes.")
     private boolean json;
@@ -45,10 +50,10 @@ public final class LevelsCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         try {
-            SetupFile read = SetupReader.read(file);
-            Setup setup = read.setup();
+            Studio studio = AnyStudio.read(file);
+            Setup setup = setup(studio);
             if (json) {
-                output.json(LevelsJson.of(file, read));
+                output.json(LevelsJson.of(file, studio.name(), setup));
             } else {
                 setup.runs().forEach(this::print);
                 if (setup.runs().isEmpty()) {
@@ -63,6 +68,23 @@ public final class LevelsCommand implements Callable<Integer> {
             }
             return Output.NOT_READ;
         }
+    }
+
+    private Setup setup(Studio studio) throws UnreadableFile {
+        return studio.setups().stream()
+                .filter(setup -> setupName == null || setup.name().equals(setupName))
+                .findFirst()
+                .orElseThrow(() -> new UnreadableFile(
+                        file,
+                        Problem.ofWhole(
+                                "There is no such setup in it.",
+                                studio.setups().isEmpty()
+                                        ? "Choose a file with a setup."
+                                        : "Choose one of: "
+                                                + studio.setups().stream()
+                                                        .map(Setup::name)
+                                                        .collect(Collectors.joining(", "))
+                                                + ".")));
     }
 
     private static ObjectNode unreadable(UnreadableFile problem) {

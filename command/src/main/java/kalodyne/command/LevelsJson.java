@@ -17,7 +17,6 @@ import kalodyne.core.levels.StageLevel;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupFile;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
@@ -27,11 +26,10 @@ final class LevelsJson {
 
     private LevelsJson() {}
 
-    static ObjectNode of(Path file, SetupFile read) {
-        Setup setup = read.setup();
+    static ObjectNode of(Path file, String studio, Setup setup) {
         ObjectNode node = NODES.objectNode();
         node.put("file", file.toString());
-        node.put("studio", read.studio());
+        node.put("studio", studio);
         node.put("setup", setup.name());
         ArrayNode runs = node.putArray("runs");
         setup.runs().forEach(run -> runs.add(run(run)));

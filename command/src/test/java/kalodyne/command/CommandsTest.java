@@ -13,8 +13,18 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Arrays;
+import java.util.stream.Stream;
+import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.core.exchange.StudioReader;
+import kalodyne.core.json.JsonFormat;
+import kalodyne.core.setup.SetupFile;
+import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.studio.OpenStudio;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.Test;
@@ -130,7 +140,7 @@ class CommandsTest {
     void levels_tells_what_is_wrong_with_a_setup() throws IOException {
         Path bad = Files.writeString(
                 folder.resolve("bad.json"),
-                Files.readString(Boathouse.build(folder)).replace("\"10000 Ω\"", "\"-10 kΩ\""));
+                SetupWriter.write(new SetupFile("S", Boathouse.setup())).replace("\"10000 Ω\"", "\"-10 kΩ\""));
         assertThat(levels(bad.toString(), "--json")).isEqualTo(2);
         assertThat(json("levels.schema.json")
                         .get("problems")
@@ -141,5 +151,116 @@ class CommandsTest {
         assertThat(complained.toString(StandardCharsets.UTF_8)).contains(bad + ", runs › 1 › input › impedance, line");
         assertThat(levels(folder.resolve("gone.json").toString())).isEqualTo(2);
         assertThat(levels()).isEqualTo(2);
+    }
+
+    private int run(Object command, Object... arguments) {
+        printed.reset();
+        complained.reset();
+        return new CommandLine(command)
+                .execute(Stream.of(arguments).map(Object::toString).toArray(String[]::new));
+    }
+
+    private String printed() {
+        return printed.toString(StandardCharsets.UTF_8);
+    }
+
+    private String complained() {
+        return complained.toString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void the_catalogue_prints_every_profile() throws IOException {
+        assertThat(run(new CatalogueCommand(output))).isZero();
+        assertThat(printed()).contains("guitar-single-coil").contains("Headset splitter, CTIA");
+        assertThat(run(new CatalogueCommand(output), "--json")).isZero();
+        Path whole = Files.writeString(folder.resolve("all.json"), printed());
+        assertThat(JsonFormat.CATALOGUE.read(whole).get("devices").items())
+                .hasSameSizeAs(Catalogue.shipped().devices());
+    }
+
+    /** Out of one studio as JSON and as tables, into others: nothing is lost on the way. */
+    @Test
+    void a_studio_goes_out_and_comes_in() throws IOException {
+        Path file = Boathouse.build(folder);
+        Studio studio = StudioFile.read(file);
+        Path json = folder.resolve("out.json");
+        assertThat(run(new ExportCommand(output), file, "--json", "--out", json))
+                .isZero();
+        Path second = folder.resolve("second.kalodyne");
+        assertThat(run(new ImportCommand(output), json, "--into", second)).isZero();
+        assertThat(printed()).endsWith("31 new, 0 changed, 0 the same\n");
+        assertThat(StudioFile.read(second)).isEqualTo(studio);
+        assertThat(run(new ExportCommand(output), file, "--csv", "--out", folder))
+                .isZero();
+        Path third = folder.resolve("third.kalodyne");
+        assertThat(run(new ImportCommand(output), folder.resolve("boathouse-devices.csv"), "--into", third))
+                .isZero();
+        assertThat(run(new ImportCommand(output), folder.resolve("boathouse-leads.csv"), "--into", third))
+                .isZero();
+        assertThat(StudioFile.read(third).devices()).isEqualTo(studio.devices());
+        assertThat(StudioFile.read(third).leads()).isEqualTo(studio.leads());
+    }
+
+    @Test
+    void an_import_can_be_tried_and_tells_what_changes() throws IOException {
+        Path file = Boathouse.build(folder);
+        Studio before = StudioFile.read(file);
+        Path table = Files.writeString(
+                folder.resolve("mine.csv"), "lead;profile;colour;length\nLead 7;ts-ts;pink;2,5 m\nNew;xlr-xlr;;4 m\n");
+        assertThat(run(new ImportCommand(output), table, "--into", file, "--dry-run"))
+                .isZero();
+        assertThat(printed())
+                .contains("lead Lead 7: changed (Lead 7: Length 3 m → 2.5 m)")
+                .contains("lead New: new")
+                .endsWith("would be: 1 new, 1 changed, 0 the same\n");
+        assertThat(StudioFile.read(file)).isEqualTo(before);
+        assertThat(run(new ImportCommand(output), table, "--into", file, "--json"))
+                .isZero();
+        assertThat(new JsonMapper()
+                        .readTree(printed())
+                        .get("changes")
+                        .get(0)
+                        .get("effect")
+                        .asText())
+                .isEqualTo("changed");
+        assertThat(StudioFile.read(file).lead("lead-7").orElseThrow().colour()).isEqualTo("pink");
+        assertThat(folder.resolve("backups")).isDirectoryContaining("glob:**.kalodyne");
+    }
+
+    @Test
+    void what_cannot_come_in_changes_nothing() throws IOException {
+        Path file = Boathouse.build(folder);
+        Studio before = StudioFile.read(file);
+        Path bad = Files.writeString(folder.resolve("bad.csv"), "lead,profile,length\nA,ts-ts,10 dB\n");
+        assertThat(run(new ImportCommand(output), bad, "--into", file)).isEqualTo(2);
+        assertThat(complained()).contains("bad.csv, line 2").contains("“dB” is not a unit of length.");
+        try (OpenStudio elsewhere = StudioFile.open(file, Studio.empty(), Clock.systemUTC())) {
+            Path good = Files.writeString(folder.resolve("good.csv"), "lead,profile\nA,ts-ts\n");
+            assertThat(run(new ImportCommand(output), good, "--into", file)).isEqualTo(2);
+            assertThat(complained()).contains("It is already open: process ");
+            assertThat(elsewhere.studio()).isEqualTo(before);
+        }
+        assertThat(run(new ExportCommand(output), file, "--json", "--only", "Nothing such"))
+                .isEqualTo(2);
+        assertThat(run(new ExportCommand(output), folder.resolve("gone.kalodyne"), "--json"))
+                .isEqualTo(2);
+        assertThat(run(new ExportCommand(output), file)).isEqualTo(2);
+        assertThat(run(new ExportCommand(output), file, "--csv", "--out", bad.resolve("in")))
+                .isEqualTo(2);
+        assertThat(complained()).contains("it cannot be written there");
+        assertThat(StudioFile.read(file)).isEqualTo(before);
+    }
+
+    @Test
+    void a_part_goes_out_alone() throws IOException {
+        Path file = Boathouse.build(folder);
+        assertThat(run(new ExportCommand(output), file, "--json", "--only", "setups", "--only", "Lead 7"))
+                .isZero();
+        Studio part = StudioReader.read(printed(), file);
+        assertThat(part.devices()).isEmpty();
+        assertThat(part.leads())
+                .singleElement()
+                .satisfies(lead -> assertThat(lead.id()).isEqualTo("lead-7"));
+        assertThat(part.setups()).hasSize(1);
     }
 }

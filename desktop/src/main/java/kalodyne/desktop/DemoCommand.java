@@ -3,6 +3,7 @@ package kalodyne.desktop;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
 import kalodyne.core.json.UnreadableFile;
@@ -26,7 +27,7 @@ final class DemoCommand implements Callable<Integer> {
         Path folder = DataFolder.find();
         Path demo = folder.resolve("demo");
         try {
-            OpenedStudio opened = OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.systemDefaultZone());
+            OpenedStudio opened = OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.system(ZoneId.systemDefault()));
             DesktopApp.show(folder, () -> opened);
             return Output.READ;
         } catch (UnreadableFile e) {

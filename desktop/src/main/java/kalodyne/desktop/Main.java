@@ -1,5 +1,8 @@
 package kalodyne.desktop;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -7,8 +10,12 @@ import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import kalodyne.command.AnalyseCommand;
+import kalodyne.command.CatalogueCommand;
+import kalodyne.command.ExportCommand;
+import kalodyne.command.ImportCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -46,7 +53,20 @@ public final class Main implements Runnable {
     public static void main(String[] arguments) {
         // JavaFX warns at every start that it runs from the class path, which is meant so.
         JAVAFX_LOG.setLevel(Level.SEVERE);
+        keepNativeLibraries();
         System.exit(run(Output.standard(), arguments));
+    }
+
+    /** SQLite unpacks its native part there; what a killed program left is cleared away at the next start. */
+    private static void keepNativeLibraries() {
+        Path folder = DataFolder.find().resolve("native");
+        try {
+            Files.createDirectories(folder);
+            System.setProperty("org.sqlite.tmpdir", folder.toString());
+        } catch (IOException e) {
+            // The system's folder for temporary files does as well.
+            LoggerFactory.getLogger(Main.class).debug("no folder {}", folder, e);
+        }
     }
 
     static int run(Output output, String... arguments) {
@@ -73,6 +93,9 @@ public final class Main implements Runnable {
         commands.put("demo", () -> new DemoCommand(output));
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
+        commands.put("export", () -> new ExportCommand(output));
+        commands.put("import", () -> new ImportCommand(output));
+        commands.put("catalogue", () -> new CatalogueCommand(output));
         commands.put("picture", () -> new PictureCommand(output));
         return commands;
     }

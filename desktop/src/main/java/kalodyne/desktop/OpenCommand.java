@@ -2,6 +2,7 @@ package kalodyne.desktop;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
 import kalodyne.core.json.UnreadableFile;
@@ -27,11 +28,11 @@ final class OpenCommand implements Callable<Integer> {
     public Integer call() {
         Path folder = DataFolder.find();
         if (studio == null) {
-            DesktopApp.show(folder, () -> OpenedStudio.own(folder, Clock.systemDefaultZone()));
+            DesktopApp.show(folder, () -> OpenedStudio.own(folder, Clock.system(ZoneId.systemDefault())));
             return Output.READ;
         }
         try {
-            OpenedStudio opened = OpenedStudio.named(studio, Clock.systemDefaultZone());
+            OpenedStudio opened = OpenedStudio.named(studio, Clock.system(ZoneId.systemDefault()));
             DesktopApp.show(folder, () -> opened);
             return Output.READ;
         } catch (UnreadableFile e) {

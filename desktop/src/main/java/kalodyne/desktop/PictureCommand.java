@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -85,7 +86,7 @@ final class PictureCommand implements Callable<Integer> {
     }
 
     private OpenedStudio studio(Path folder) throws IOException {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = Clock.system(ZoneId.systemDefault());
         return switch (studio.toLowerCase(Locale.ROOT)) {
             case "demo" -> OpenedStudio.named(StudioOpener.demoFile(folder, true), clock);
             case "empty" -> OpenedStudio.own(folder, clock);

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -132,7 +133,7 @@ class WindowTest {
     void a_second_window_on_a_studio_only_reads() throws IOException {
         Path file = folder.resolve("twice.kalodyne");
         StudioFile.write(file, Boathouse.studio());
-        try (OpenStudio elsewhere = StudioFile.open(file, Studio.empty(), Clock.systemDefaultZone());
+        try (OpenStudio elsewhere = StudioFile.open(file, Studio.empty(), Clock.system(ZoneId.systemDefault()));
                 Desk desk = Desk.on(folder, file)) {
             assertThat(desk.text("#notice-title")).isEqualTo("You can look, but not change anything");
             assertThat(desk.text("#notice-text")).startsWith("It is already open: process ");

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -63,7 +64,7 @@ public final class Desk implements AutoCloseable {
 
     /** On a studio file that is there. */
     public static Desk on(Path folder, Path studio) throws IOException {
-        return new Desk(folder, OpenedStudio.named(studio, Clock.systemDefaultZone()));
+        return new Desk(folder, OpenedStudio.named(studio, Clock.system(ZoneId.systemDefault())));
     }
 
     public static Desk demo(Path folder) throws IOException {
@@ -94,7 +95,7 @@ public final class Desk implements AutoCloseable {
 
     /** On the user's own studio, in a folder that may have one or not. */
     public static Desk own(Path folder) {
-        return new Desk(folder, OpenedStudio.own(folder, Clock.systemDefaultZone()));
+        return new Desk(folder, OpenedStudio.own(folder, Clock.system(ZoneId.systemDefault())));
     }
 
     public Workbench workbench() {
