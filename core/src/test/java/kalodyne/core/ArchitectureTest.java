@@ -28,6 +28,7 @@ class ArchitectureTest {
             "verdict",
             "setup",
             "studio",
+            "shelf",
             "exchange",
             "demo");
 

@@ -27,7 +27,8 @@ final class DemoCommand implements Callable<Integer> {
         Path folder = DataFolder.find();
         Path demo = folder.resolve("demo");
         try {
-            OpenedStudio opened = OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.system(ZoneId.systemDefault()));
+            OpenedStudio opened =
+                    OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.system(ZoneId.systemDefault()));
             DesktopApp.show(folder, () -> opened);
             return Output.READ;
         } catch (UnreadableFile e) {

@@ -73,7 +73,7 @@ public final class Quantity<T> {
             .with("Hz", Sign.FROM_ZERO, Frequency::new, SiPrefix.NONE, SiPrefix.KILO, SiPrefix.MEGA);
 
     public static final Quantity<Power> POWER = new Quantity<>("power", "20 W", "W", Power::watts)
-            .with("W", Sign.FROM_ZERO, Power::new, SiPrefix.MILLI, SiPrefix.NONE);
+            .with("W", Sign.FROM_ZERO, Power::new, SiPrefix.MILLI, SiPrefix.NONE, SiPrefix.KILO);
 
     public static final Quantity<Energy> ENERGY = new Quantity<>("energy", "37 Wh", "Wh", Energy::wattHours)
             .with("Wh", Sign.FROM_ZERO, Energy::new, SiPrefix.NONE);
@@ -181,6 +181,11 @@ public final class Quantity<T> {
         }
         boolean isPerMetre = writtenUnit.endsWith("/m");
         return isPerMetre ? value + "/m" : value.toString();
+    }
+
+    /** Its number in the unit that it is kept in, to compare values of one quantity by: ohms, dBu, farads. */
+    public double measure(T value) {
+        return number.applyAsDouble(value);
     }
 
     /** The value with every digit it has, such that {@link #read} gives the same value back. */
