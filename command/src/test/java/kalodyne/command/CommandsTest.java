@@ -210,7 +210,8 @@ class CommandsTest {
         assertThat(run(new ImportCommand(output), table, "--into", file, "--dry-run"))
                 .isZero();
         assertThat(printed())
-                .contains("lead Lead 7: changed (Lead 7: Length 3 m → 2.5 m)")
+                .contains(
+                        "lead Lead 7: changed (colour blue → pink; note Bass synth to interface → none; Length 3 m → 2.5 m)")
                 .contains("lead New: new")
                 .endsWith("would be: 1 new, 1 changed, 0 the same\n");
         assertThat(StudioFile.read(file)).isEqualTo(before);

@@ -6,8 +6,10 @@ import java.time.ZoneId;
 import java.util.List;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
+import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.shelf.ShelfRoom;
 import kalodyne.desktop.shell.Appearance;
 import kalodyne.desktop.shell.MainWindow;
 import kalodyne.desktop.takes.TakesRoom;
@@ -15,6 +17,7 @@ import kalodyne.desktop.takes.TakesRoom;
 /** Builds every part of the program and joins them: the one place where all meet. */
 public final class Workbench implements AutoCloseable {
     private final StudioModel studio;
+    private final ShelfModel shelf;
     private final TakesModel takes;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
@@ -31,9 +34,14 @@ public final class Workbench implements AutoCloseable {
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
+        this.shelf = new ShelfModel(studio, clock);
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
         this.window = new MainWindow(
-                studio, jobs, appearance, List.of(new LevelsRoom(studio), new TakesRoom(studio, takes)), opener);
+                studio,
+                jobs,
+                appearance,
+                List.of(new ShelfRoom(shelf), new LevelsRoom(studio), new TakesRoom(studio, takes)),
+                opener);
     }
 
     public MainWindow.Opener opener() {
@@ -46,6 +54,10 @@ public final class Workbench implements AutoCloseable {
 
     public StudioModel studio() {
         return studio;
+    }
+
+    public ShelfModel shelf() {
+        return shelf;
     }
 
     public TakesModel takes() {

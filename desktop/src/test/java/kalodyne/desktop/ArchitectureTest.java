@@ -29,11 +29,15 @@ class ArchitectureTest {
     @CsvSource({
         // Models know properties, never nodes.
         "kalodyne.desktop.model.., javafx.scene..",
-        "kalodyne.desktop.edit.., javafx.scene..",
         "kalodyne.desktop.job.., javafx.scene..",
         // The shell knows what a room is, not which there are; rooms do not know each other.
         "kalodyne.desktop.shell.., kalodyne.desktop.levels..",
         "kalodyne.desktop.shell.., kalodyne.desktop.takes..",
+        "kalodyne.desktop.shell.., kalodyne.desktop.shelf..",
+        "kalodyne.desktop.shelf.., kalodyne.desktop.levels..",
+        "kalodyne.desktop.shelf.., kalodyne.desktop.takes..",
+        "kalodyne.desktop.levels.., kalodyne.desktop.shelf..",
+        "kalodyne.desktop.takes.., kalodyne.desktop.shelf..",
         "kalodyne.desktop.levels.., kalodyne.desktop.takes..",
         "kalodyne.desktop.takes.., kalodyne.desktop.levels..",
         "kalodyne.desktop.control.., kalodyne.desktop.model..",

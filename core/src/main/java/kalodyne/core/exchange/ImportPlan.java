@@ -58,7 +58,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
      * @param kind "device", "lead" or "setup"
      * @param name under which it will be there
      * @param effect new, changed or the same
-     * @param details what changes: "Output: Maximum level +14.0 dBu → +16.0 dBu"
+     * @param details what changes: "Output: Maximum level +14.0 dBu → +16.0 dBu", "colour blue → pink"
      */
     public record Line(String kind, String name, Effect effect, List<String> details) {
         public Line {
@@ -106,18 +106,10 @@ public record ImportPlan(List<Line> lines, Studio result) {
             Kind<Device> devices = new Kind<>("device", Device::id, Device::name, Device::withId, Device::withName);
             Kind<Lead> leads = new Kind<>("lead", Lead::id, Lead::name, Lead::withId, Lead::withName);
             Kind<Setup> setups = new Kind<>("setup", Setup::id, Setup::name, Setup::withId, Setup::named);
-            studio = studio.withDevices(take(
-                    studio.devices(),
-                    incoming.devices(),
-                    devices,
-                    (old, now) -> now,
-                    (old, now) -> differences(Parts.of(old), Parts.of(now))));
-            studio = studio.withLeads(take(
-                    studio.leads(),
-                    incoming.leads(),
-                    leads,
-                    (old, now) -> now,
-                    (old, now) -> differences(Parts.of(old), Parts.of(now))));
+            studio = studio.withDevices(
+                    take(studio.devices(), incoming.devices(), devices, (old, now) -> now, Planning::differences));
+            studio = studio.withLeads(
+                    take(studio.leads(), incoming.leads(), leads, (old, now) -> now, Planning::differences));
             studio = studio.withSetups(take(
                     isNew && !incoming.setups().isEmpty() ? List.of() : studio.setups(),
                     incoming.setups(),
@@ -209,8 +201,29 @@ public record ImportPlan(List<Line> lines, Studio result) {
             return shortened(all);
         }
 
-        private static List<String> differences(List<Part> old, List<Part> now) {
+        private static List<String> differences(Device old, Device now) {
             List<String> all = new ArrayList<>();
+            differ(all, "name", old.name(), now.name());
+            differ(all, "note", old.note(), now.note());
+            return differences(all, Parts.of(old), Parts.of(now));
+        }
+
+        private static List<String> differences(Lead old, Lead now) {
+            List<String> all = new ArrayList<>();
+            differ(all, "name", old.name(), now.name());
+            differ(all, "colour", old.colour(), now.colour());
+            differ(all, "how many", String.valueOf(old.owned()), String.valueOf(now.owned()));
+            differ(all, "note", old.note(), now.note());
+            return differences(all, Parts.of(old), Parts.of(now));
+        }
+
+        private static void differ(List<String> all, String what, String was, String is) {
+            if (!was.equals(is)) {
+                all.add(what + " " + (was.isEmpty() ? "none" : was) + " → " + (is.isEmpty() ? "none" : is));
+            }
+        }
+
+        private static List<String> differences(List<String> all, List<Part> old, List<Part> now) {
             for (Part part : now) {
                 Optional<Part> before = Parts.find(old, part.mark());
                 for (Fact<?> fact : Fact.all(part.of())) {
@@ -218,12 +231,13 @@ public record ImportPlan(List<Line> lines, Studio result) {
                             before.flatMap(each -> each.facts().printed(fact)).orElse("unknown");
                     String is = part.facts().printed(fact).orElse("unknown");
                     if (!was.equals(is)) {
-                        all.add(part.label() + ": " + fact.label() + " " + was + " → " + is);
+                        String whole = part.label().equals(now.get(0).label()) ? "" : part.label() + ": ";
+                        all.add(whole + fact.label() + " " + was + " → " + is);
                     }
                 }
             }
             if (all.isEmpty()) {
-                all.add("name, notes, sources or wiring");
+                all.add("sources or wiring");
             }
             return shortened(all);
         }

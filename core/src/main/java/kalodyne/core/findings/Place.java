@@ -19,4 +19,11 @@ public sealed interface Place {
      * @param toSeconds end of the stretch, not before its start
      */
     record Stretch(OptionalInt channel, double fromSeconds, double toSeconds) implements Place {}
+
+    /**
+     * At something on the shelf.
+     *
+     * @param name of the device or lead
+     */
+    record Shelf(String name) implements Place {}
 }

@@ -2,6 +2,7 @@ package kalodyne.core.shelf;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
@@ -35,6 +36,14 @@ public final class SearchIndex<T> {
                 found.add(items.get(i));
             }
         }
+        return found;
+    }
+
+    /** The same, those first whose names have the words. */
+    public List<T> find(String words, Function<T, String> name) {
+        String[] wanted = plain(words).strip().split("\\s+");
+        List<T> found = new ArrayList<>(find(words));
+        found.sort(Comparator.comparing(item -> !matches(plain(name.apply(item)), wanted)));
         return found;
     }
 

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,6 +49,10 @@ public final class StudioModel implements AutoCloseable {
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());
     private OpenStudio open;
+
+    /** Waited for before the file is given back: a copy is made of a file that stays. */
+    private CompletableFuture<Void> backup = CompletableFuture.completedFuture(null);
+
     private Setup setup = Setup.empty();
     private String setupId = "";
     private String runName = "";
@@ -65,7 +70,7 @@ public final class StudioModel implements AutoCloseable {
 
     /** Shows another studio, and closes the one before. */
     public void show(OpenStudio other) {
-        open.close();
+        letGo();
         setupId = "";
         runName = "";
         begin(other);
@@ -82,11 +87,12 @@ public final class StudioModel implements AutoCloseable {
         opened.history().onChange(studio -> refresh());
         refresh();
         // A copy of yesterday's state before today's first edit; nobody waits for it.
-        CompletableFuture.runAsync(() -> opened.backUp(clock));
+        backup = CompletableFuture.runAsync(() -> opened.backUp(clock));
     }
 
     /** Closes the file while going on to show what was in it, until something else is opened. */
     public void letGo() {
+        backup.join();
         open.close();
     }
 
@@ -361,6 +367,14 @@ public final class StudioModel implements AutoCloseable {
 
     @Override
     public void close() {
-        open.close();
+        letGo();
+    }
+
+    /** As much of a message of many lines as a notice has room for. */
+    public static String firstLines(String message) {
+        String[] lines = message.split("\n", -1);
+        int shown = Math.min(3, lines.length);
+        String text = String.join("\n", Arrays.copyOf(lines, shown));
+        return lines.length > shown ? text + "\n… and " + (lines.length - shown) + " more." : text;
     }
 }

@@ -17,7 +17,12 @@ public final class Appearance {
         "IBMPlexSans-Regular.woff", "IBMPlexSans-Medium.woff", "IBMPlexSans-SemiBold.woff"
     };
     private static final String[] STYLES = {
-        "theme/tokens.css", "theme/controls.css", "shell/shell.css", "levels/levels.css", "takes/takes.css"
+        "theme/tokens.css",
+        "theme/controls.css",
+        "shell/shell.css",
+        "shelf/shelf.css",
+        "levels/levels.css",
+        "takes/takes.css"
     };
 
     private final ObjectProperty<Look> look = new SimpleObjectProperty<>(this, "look", new Look(false, 100));

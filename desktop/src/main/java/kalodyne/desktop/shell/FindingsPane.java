@@ -2,6 +2,7 @@ package kalodyne.desktop.shell;
 
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -32,6 +33,8 @@ final class FindingsPane extends ScrollPane {
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         title.getStyleClass().add("section");
+        title.managedProperty().bind(title.textProperty().isNotEmpty());
+        list.managedProperty().bind(Bindings.isNotEmpty(list.getChildren()));
         content.getStyleClass().add("findings-content");
         content.getChildren().addAll(title, list, aside);
         setContent(content);

@@ -37,9 +37,11 @@ public final class MainWindow {
     private final NextBar nextBar;
     private final RoomList roomList;
     private final Welcome welcome;
+    private final Exchange exchange;
     private final List<Command> commands = new ArrayList<>();
     private final Finder finder;
     private final Scene scene;
+    private final StackPane ribbon = new StackPane();
     private Room entered;
 
     /** Opens other studios in this window. */
@@ -60,28 +62,39 @@ public final class MainWindow {
         roomList = new RoomList(rooms, this::enter);
         welcome = new Welcome(studio, this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
+        exchange = new Exchange(studio, jobs, veil, () -> scene().getWindow());
         root.getChildren().addAll(frame(), veil);
         scene = new Scene(root, 1280, 800);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         appearance.dress(scene);
         FocusInView.keep(scene);
-        rooms.forEach(room -> room.reportProperty().addListener(change -> showReport()));
+        rooms.forEach(room -> {
+            room.useOverlay(veil);
+            room.reportProperty().addListener(change -> showReport());
+        });
         studio.readingProperty().addListener((property, before, now) -> {
             if (before.isPresent() != now.isPresent()) {
                 showRoom();
             }
         });
-        enter(rooms.get(0));
+        // Who has a run goes on with it.
+        enter("levels");
     }
 
     public Scene scene() {
         return scene;
     }
 
+    /** Shows what would come in from a file. */
+    public void bringIn(Path file) {
+        exchange.bringIn(file);
+    }
+
     private BorderPane frame() {
         Command find = Command.of("Find anything", "Shortcut+K", this::openFinder);
         Command help = Command.of("Help on this room", "F1", this::openHelp);
-        List<Command> file = fileCommands();
+        List<Command> file = new ArrayList<>(fileCommands());
+        file.addAll(exchange.commands());
         List<Command> view = viewCommands();
         commands.addAll(roomCommands());
         commands.addAll(file);
@@ -91,10 +104,11 @@ public final class MainWindow {
         commands.add(renameRun);
         commands.add(find);
         commands.add(help);
+        ribbon.getChildren().add(new RibbonView(studio));
         BorderPane frame = new BorderPane();
         frame.setTop(new TopBar(studio, file, view, renameRun, find, help));
         frame.setLeft(roomList);
-        VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), new RibbonView(studio), page);
+        VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), ribbon, page);
         VBox.setVgrow(page, Priority.ALWAYS);
         // A room fills the window, and scrolls where the window is too small for it.
         page.setFitToWidth(true);
@@ -248,7 +262,9 @@ public final class MainWindow {
     }
 
     private void showRoom() {
-        boolean empty = studio.reading().isEmpty();
+        boolean empty = isWelcoming();
+        ribbon.setVisible(entered.isAboutRun());
+        ribbon.setManaged(entered.isAboutRun());
         page.setContent(empty ? welcome : entered.node());
         findings.setVisible(!empty);
         findings.setManaged(!empty);
@@ -256,11 +272,15 @@ public final class MainWindow {
         showReport();
     }
 
+    private boolean isWelcoming() {
+        return entered.isAboutRun() && studio.reading().isEmpty();
+    }
+
     private void showReport() {
         if (entered != null) {
             findings.show(entered.reportProperty().getValue());
             nextBar.show(
-                    studio.reading().isEmpty()
+                    isWelcoming()
                             ? "Choose what is closest to what you want to record"
                             : entered.reportProperty().getValue().nextStep());
         }
@@ -289,7 +309,7 @@ public final class MainWindow {
     }
 
     private void rename(String title, String present, Function<String, Optional<String>> rename) {
-        NamePage page = new NamePage(title, present, rename, veil::lift);
+        NamePage page = new NamePage(title, present, "Rename", rename, veil::lift);
         veil.lay(page, Pos.TOP_CENTER);
         page.focus();
     }

@@ -8,19 +8,21 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Asks for another name. */
-final class NamePage extends VBox {
+/** Asks for a name, or another short text. */
+public final class NamePage extends VBox {
     private final TextField field;
 
     /**
      * A page.
      *
      * @param title "Rename this run"
-     * @param present the name as it is
-     * @param rename takes the new name, or says why not
+     * @param present the text as it is
+     * @param done on the button that takes it
+     * @param rename takes the new text, or says why not
      * @param closed when it is done or left
      */
-    NamePage(String title, String present, Function<String, Optional<String>> rename, Runnable closed) {
+    public NamePage(
+            String title, String present, String done, Function<String, Optional<String>> rename, Runnable closed) {
         getStyleClass().add("palette");
         setId("name-page");
         setMaxWidth(520);
@@ -34,18 +36,23 @@ final class NamePage extends VBox {
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         field = new TextField(present);
         field.setId("name-field");
-        Button done = new Button("Rename");
-        done.getStyleClass().add("primary");
-        done.setId("name-done");
+        Button take = new Button(done);
+        take.getStyleClass().add("primary");
+        take.setId("name-done");
         Button leave = new Button("Leave it");
         leave.setOnAction(event -> closed.run());
         Runnable commit = () -> rename.apply(field.getText().strip()).ifPresentOrElse(problem::setText, closed);
-        done.setOnAction(event -> commit.run());
+        take.setOnAction(event -> commit.run());
         field.setOnAction(event -> commit.run());
-        getChildren().addAll(head, field, problem, new HBox(10, done, leave));
+        getChildren().addAll(head, field, problem, new HBox(10, take, leave));
     }
 
-    void focus() {
+    /** What could be written, while nothing is. */
+    public void hint(String words) {
+        field.setPromptText(words);
+    }
+
+    public void focus() {
         field.requestFocus();
         field.selectAll();
     }

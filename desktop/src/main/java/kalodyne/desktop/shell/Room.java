@@ -26,6 +26,14 @@ public interface Room {
     /** What can be done in this room only. */
     List<Command> commands();
 
+    /** Whether it shows the run: then the ribbon stands above it, and without a run there is nothing to see in it. */
+    default boolean isAboutRun() {
+        return true;
+    }
+
+    /** Gives it the means to lay something over the window; called once, before it is entered. */
+    default void useOverlay(Overlay overlay) {}
+
     /** Help on this room, as the name of a resource. */
     String helpResource();
 

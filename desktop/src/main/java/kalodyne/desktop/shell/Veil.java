@@ -5,7 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 
 /** Dims the window while something lies over it; a click beside that lifts it. */
-final class Veil extends StackPane {
+final class Veil extends StackPane implements Overlay {
     private Node focusBefore;
 
     Veil() {
@@ -19,7 +19,8 @@ final class Veil extends StackPane {
     }
 
     /** Lays something over the window, instead of what lies there. */
-    void lay(Node node, Pos where) {
+    @Override
+    public void lay(Node node, Pos where) {
         if (!isVisible()) {
             focusBefore = getScene().getFocusOwner();
         }
@@ -29,7 +30,8 @@ final class Veil extends StackPane {
     }
 
     /** Uncovers the window and gives the focus back to where it was. */
-    void lift() {
+    @Override
+    public void lift() {
         setVisible(false);
         getChildren().clear();
         if (focusBefore != null) {

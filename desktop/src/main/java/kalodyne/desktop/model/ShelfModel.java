@@ -1,0 +1,403 @@
+package kalodyne.desktop.model;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Facts;
+import kalodyne.core.gear.Ids;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Names;
+import kalodyne.core.gear.Part;
+import kalodyne.core.gear.Parts;
+import kalodyne.core.gear.Provenance;
+import kalodyne.core.gear.Value;
+import kalodyne.core.shelf.Plausible;
+import kalodyne.core.shelf.SearchIndex;
+import kalodyne.core.shelf.SearchText;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.units.UnreadableQuantity;
+
+/** The shelf: what is searched for, what is chosen, and every command that changes gear and leads. */
+public final class ShelfModel {
+    private static final int MOST_OWNED = 999;
+    private static final int MOST_FINDINGS = 30;
+
+    private final StudioModel studio;
+    private final Clock clock;
+    private final StringProperty query = new SimpleStringProperty(this, "query", "");
+    private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(this, "shown", Shown.NOTHING);
+    private final ReadOnlyObjectWrapper<Optional<Chosen>> chosen =
+            new ReadOnlyObjectWrapper<>(this, "chosen", Optional.empty());
+    private final ReadOnlyObjectWrapper<List<Finding>> findings =
+            new ReadOnlyObjectWrapper<>(this, "findings", List.of());
+    private final Kept<Device> devices = new Kept<>(SearchText::of, Plausible::doubts, Device::name);
+    private final Kept<Lead> leads = new Kept<>(SearchText::of, Plausible::doubts, Lead::name);
+    private String chosenId = "";
+
+    /**
+     * What is on the shelf and agrees with what is searched for.
+     *
+     * @param deviceCount of all devices
+     * @param leadCount of all kinds of leads
+     */
+    public record Shown(List<Device> devices, List<Lead> leads, int deviceCount, int leadCount) {
+        static final Shown NOTHING = new Shown(List.of(), List.of(), 0, 0);
+    }
+
+    /** The thing that is looked at. */
+    public sealed interface Chosen {
+        String id();
+
+        String name();
+
+        String note();
+
+        List<Part> parts();
+
+        record OfDevice(Device device) implements Chosen {
+            @Override
+            public String id() {
+                return device.id();
+            }
+
+            @Override
+            public String name() {
+                return device.name();
+            }
+
+            @Override
+            public String note() {
+                return device.note();
+            }
+
+            @Override
+            public List<Part> parts() {
+                return Parts.of(device);
+            }
+        }
+
+        record OfLead(Lead lead) implements Chosen {
+            @Override
+            public String id() {
+                return lead.id();
+            }
+
+            @Override
+            public String name() {
+                return lead.name();
+            }
+
+            @Override
+            public String note() {
+                return lead.note();
+            }
+
+            @Override
+            public List<Part> parts() {
+                return Parts.of(lead);
+            }
+        }
+    }
+
+    /** What was worked out for each item of a list, so that an edit works out one item only. */
+    private static final class Kept<T> {
+        private final Function<T, String> text;
+        private final Function<T, List<Plausible.Doubt>> doubts;
+        private final Function<T, String> name;
+        private List<T> list = List.of();
+        private IdentityHashMap<T, String> texts = new IdentityHashMap<>();
+        private IdentityHashMap<T, List<Finding>> found = new IdentityHashMap<>();
+        private SearchIndex<T> index = new SearchIndex<>(List.of(), item -> "");
+
+        Kept(Function<T, String> text, Function<T, List<Plausible.Doubt>> doubts, Function<T, String> name) {
+            this.text = text;
+            this.doubts = doubts;
+            this.name = name;
+        }
+
+        void follow(List<T> now) {
+            if (now == list) {
+                return;
+            }
+            IdentityHashMap<T, String> newTexts = new IdentityHashMap<>();
+            IdentityHashMap<T, List<Finding>> newFound = new IdentityHashMap<>();
+            for (T item : now) {
+                newTexts.put(item, texts.containsKey(item) ? texts.get(item) : text.apply(item));
+                newFound.put(item, found.containsKey(item) ? found.get(item) : findings(item));
+            }
+            texts = newTexts;
+            found = newFound;
+            list = now;
+            index = new SearchIndex<>(now, texts::get);
+        }
+
+        private List<Finding> findings(T item) {
+            return doubts.apply(item).stream()
+                    .map(doubt -> new Finding(
+                            "gear.unusual",
+                            Severity.WEAK,
+                            new Place.Shelf(name.apply(item)),
+                            new Figure(0, ""),
+                            name.apply(item) + ": " + doubt.fact().label().toLowerCase(Locale.ROOT),
+                            doubt.label().equals(name.apply(item)) ? doubt.text() : doubt.label() + ": " + doubt.text(),
+                            Optional.empty()))
+                    .toList();
+        }
+
+        Stream<Finding> found() {
+            return list.stream().flatMap(item -> found.get(item).stream());
+        }
+    }
+
+    public ShelfModel(StudioModel studio, Clock clock) {
+        this.studio = studio;
+        this.clock = clock;
+        query.addListener(change -> search());
+        studio.revisionProperty().addListener(change -> refresh());
+        refresh();
+    }
+
+    /** What is searched for. */
+    public StringProperty queryProperty() {
+        return query;
+    }
+
+    public ReadOnlyObjectProperty<Shown> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Chosen>> chosenProperty() {
+        return chosen.getReadOnlyProperty();
+    }
+
+    public Optional<Chosen> chosen() {
+        return chosen.get();
+    }
+
+    /** What is doubted, anywhere on the shelf. */
+    public ReadOnlyObjectProperty<List<Finding>> findingsProperty() {
+        return findings.getReadOnlyProperty();
+    }
+
+    private Studio document() {
+        return studio.studio();
+    }
+
+    private void refresh() {
+        devices.follow(document().devices());
+        leads.follow(document().leads());
+        findings.set(Stream.concat(devices.found(), leads.found())
+                .limit(MOST_FINDINGS)
+                .toList());
+        search();
+        choose(find(chosenId).map(Chosen::id).orElseGet(this::first));
+    }
+
+    /** What is looked at before anything was chosen, or when what was chosen is gone. */
+    private String first() {
+        return Stream.concat(
+                        document().devices().stream().map(Device::id),
+                        document().leads().stream().map(Lead::id))
+                .findFirst()
+                .orElse("");
+    }
+
+    private void search() {
+        shown.set(new Shown(
+                devices.index.find(query.get()),
+                leads.index.find(query.get()),
+                document().devices().size(),
+                document().leads().size()));
+    }
+
+    private Optional<Chosen> find(String id) {
+        Optional<Chosen> device = document().device(id).map(Chosen.OfDevice::new);
+        return device.or(() -> document().lead(id).map(Chosen.OfLead::new));
+    }
+
+    // --- commands ----------------------------------------------------------------------------------------------
+
+    public void choose(String id) {
+        chosenId = id;
+        chosen.set(find(id));
+    }
+
+    /** Puts a device on the shelf, under an id of its own, and looks at it. */
+    public void add(Device device) {
+        Device own = device.withId(Ids.fresh("device"));
+        put("add " + own.name(), own.id(), document().with(own));
+    }
+
+    /** Puts a lead on the shelf, under an id of its own, and looks at it. */
+    public void add(Lead lead) {
+        Lead own = lead.withId(Ids.fresh("lead"));
+        put("add " + own.name(), own.id(), document().with(own));
+    }
+
+    private void put(String description, String id, Studio after) {
+        // What is new is to be seen, whatever is searched for.
+        query.set("");
+        chosenId = id;
+        studio.change(null, description, after);
+    }
+
+    /** Adds the like of what is chosen, under another name. */
+    public void duplicate() {
+        chosen().ifPresent(present -> {
+            if (present instanceof Chosen.OfDevice device) {
+                add(device.device().withName(freeDeviceName(present.name())));
+            } else if (present instanceof Chosen.OfLead lead) {
+                add(lead.lead().withName(freeLeadName(present.name())));
+            }
+        });
+    }
+
+    /** A name that no device has yet. */
+    public String freeDeviceName(String wanted) {
+        return Studio.freeName(
+                wanted, document().devices().stream().map(Device::name).toList());
+    }
+
+    /** A name that no lead has yet. */
+    public String freeLeadName(String wanted) {
+        return Studio.freeName(
+                wanted, document().leads().stream().map(Lead::name).toList());
+    }
+
+    /** "Lead 8": the next number after those in use. */
+    public String nextLeadName() {
+        int highest = document().leads().stream()
+                .map(Lead::name)
+                .filter(name -> name.matches("Lead \\d{1,6}"))
+                .mapToInt(name -> Integer.parseInt(name.substring("Lead ".length())))
+                .max()
+                .orElse(0);
+        return "Lead " + (highest + 1);
+    }
+
+    /** Takes what is chosen off the shelf. */
+    public void remove() {
+        chosen().ifPresent(present -> studio.change(
+                null,
+                "remove " + present.name(),
+                present instanceof Chosen.OfDevice
+                        ? document().withoutDevice(present.id())
+                        : document().withoutLead(present.id())));
+    }
+
+    /**
+     * Gives what is chosen another name.
+     *
+     * @throws UnreadableQuantity where it is none
+     */
+    public void rename(String typed) {
+        String name = Names.checked(typed);
+        change("rename " + name, device -> device.withName(name), lead -> lead.withName(name));
+    }
+
+    /**
+     * Changes the note of what is chosen.
+     *
+     * @throws UnreadableQuantity where it is too long
+     */
+    public void note(String typed) {
+        String note = Names.checkedNote(typed);
+        change("change the note", device -> device.withNote(note), lead -> lead.withNote(note));
+    }
+
+    /**
+     * Changes the colour of the lead that is chosen.
+     *
+     * @throws UnreadableQuantity where it is too long
+     */
+    public void colour(String typed) {
+        String colour = typed.isBlank() ? "" : Names.checked(typed);
+        change("change the colour", device -> device, lead -> lead.withColour(colour));
+    }
+
+    /**
+     * Changes how many there are of the lead that is chosen.
+     *
+     * @throws UnreadableQuantity where it is no number of leads
+     */
+    public void owned(String typed) {
+        String digits = typed.strip();
+        if (!digits.matches("\\d{1,3}")) {
+            throw new UnreadableQuantity(
+                    "“" + Names.shown(digits) + "” is not a number of leads.",
+                    "Write a number from 0 to " + MOST_OWNED + ".");
+        }
+        change("change how many there are", device -> device, lead -> lead.withOwned(Integer.parseInt(digits)));
+    }
+
+    /**
+     * Changes a value, which then is from a datasheet read today; an empty text makes it unknown.
+     *
+     * @throws UnreadableQuantity where it cannot be read
+     */
+    public <T> void value(String part, Fact<T> fact, String typed) {
+        Facts facts = facts(part);
+        Facts after = typed.isBlank()
+                ? facts.without(fact)
+                : facts.with(fact, new Value<>(fact.quantity().read(typed), provenance(facts, fact)));
+        values("change the " + fact.label().toLowerCase(Locale.ROOT), part, after);
+    }
+
+    /** Whoever corrects a measured value has measured again; else it was read somewhere. */
+    private <T> Provenance provenance(Facts facts, Fact<T> fact) {
+        boolean isMeasured = facts.get(fact)
+                .map(value -> value.from().origin() == Provenance.Origin.MEASURED)
+                .orElse(false);
+        LocalDate today = LocalDate.now(clock);
+        return isMeasured ? Provenance.measured(today) : Provenance.datasheet(today);
+    }
+
+    /** Says where a value is from. */
+    public <T> void provenance(String part, Fact<T> fact, UnaryOperator<Provenance> change) {
+        Facts facts = facts(part);
+        facts.get(fact)
+                .ifPresent(value -> values(
+                        "say where the " + fact.label().toLowerCase(Locale.ROOT) + " is from",
+                        part,
+                        facts.with(fact, new Value<>(value.is(), change.apply(value.from())))));
+    }
+
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    private Facts facts(String part) {
+        return chosen().flatMap(present -> Parts.find(present.parts(), part))
+                .map(Part::facts)
+                .orElse(Facts.NONE);
+    }
+
+    private void values(String description, String part, Facts facts) {
+        change(description, device -> Parts.with(device, part, facts), lead -> Parts.with(lead, part, facts));
+    }
+
+    private void change(String description, UnaryOperator<Device> ofDevice, UnaryOperator<Lead> ofLead) {
+        chosen().ifPresent(present -> studio.change(
+                null,
+                description,
+                present instanceof Chosen.OfDevice device
+                        ? document().with(ofDevice.apply(device.device()))
+                        : document().with(ofLead.apply(((Chosen.OfLead) present).lead()))));
+    }
+}

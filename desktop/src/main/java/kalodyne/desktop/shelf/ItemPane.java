@@ -1,0 +1,282 @@
+package kalodyne.desktop.shelf;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Form;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LeadEnd;
+import kalodyne.core.gear.Part;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
+import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.model.ShelfModel;
+import kalodyne.desktop.model.ShelfModel.Chosen;
+import kalodyne.desktop.shell.Overlay;
+
+/** The thing that is chosen: its names, a drawing of one of its plugs, and its values, all to be corrected in place. */
+final class ItemPane extends Pane {
+    /** Narrower than this, in the size of its text, it stands in one column. */
+    private static final double TWO_COLUMNS = 44;
+
+    /** In the size of its text: the least and the usual height beside each other, of the values beneath, the gap. */
+    private static final double LEAST_HEIGHT = 22;
+
+    private static final double USUAL_HEIGHT = 26;
+    private static final double VALUES = 20;
+    private static final double GAP = 1.1;
+
+    private final ShelfModel shelf;
+    private final QuantityField name;
+    private final Label kind = new Label();
+    private final ComboBox<Face> faces = new ComboBox<>();
+    private final PlugDrawing drawing = new PlugDrawing();
+    private final Label problem = new Label();
+    private final Label wiring = new Label();
+    private final ValueGrid values;
+    private final VBox left;
+    private final VBox right;
+    private String shownId = "";
+    private boolean showing;
+
+    /**
+     * One of its sockets or ends.
+     *
+     * @param id its mark
+     * @param words as offered
+     */
+    private record Face(String id, String words, Connector connector, Form form, Map<Contact, String> contacts) {
+        static Face of(Socket socket) {
+            return new Face(
+                    socket.id(),
+                    socket.name() + " · " + socket.words(),
+                    socket.connector(),
+                    // A socket is told by the plug that goes in.
+                    socket.form(),
+                    ContactWords.carriedBy(socket));
+        }
+
+        static Face of(LeadEnd end) {
+            return new Face(end.id(), "End " + end.id() + " · " + end.words(), end.connector(), end.form(), Map.of());
+        }
+    }
+
+    ItemPane(ShelfModel shelf, Overlay overlay) {
+        this.shelf = shelf;
+        getStyleClass().add("item-pane");
+        setId("item-pane");
+        problem.getStyleClass().addAll("problem", "small");
+        problem.setId("item-problem");
+        problem.setWrapText(true);
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+        name = new QuantityField(shelf::rename, problem::setText);
+        name.setId("item-name");
+        name.getStyleClass().add("item-name");
+        name.setAccessibleText("Name");
+        kind.getStyleClass().addAll("second", "small");
+        kind.setId("item-kind");
+        values = new ValueGrid(shelf, overlay, problem::setText);
+        faces.setId("faces");
+        faces.setMaxWidth(Double.MAX_VALUE);
+        faces.setConverter(new FaceWords());
+        faces.setOnAction(event -> {
+            if (!showing) {
+                showFace();
+            }
+        });
+        left = left();
+        right = right();
+        getChildren().addAll(left, right);
+        shelf.chosenProperty().addListener(change -> show());
+        show();
+    }
+
+    private double em() {
+        return kind.getFont().getSize() / 0.857;
+    }
+
+    private boolean isWide(double width) {
+        return width >= TWO_COLUMNS * em();
+    }
+
+    @Override
+    public Orientation getContentBias() {
+        return Orientation.HORIZONTAL;
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        double shown = width < 0 ? getWidth() : width;
+        return insets() + (isWide(shown) ? LEAST_HEIGHT * em() : left.minHeight(shown) + GAP * em() + VALUES * em());
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        double shown = width < 0 ? getWidth() : width;
+        return isWide(shown) ? insets() + USUAL_HEIGHT * em() : computeMinHeight(shown);
+    }
+
+    private double insets() {
+        return getInsets().getTop() + getInsets().getBottom();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = getWidth();
+        double top = getInsets().getTop();
+        double height = getHeight() - insets();
+        double gap = snapSpaceX(GAP * em());
+        if (isWide(width)) {
+            double leftWidth = snapSizeX(Math.min(25 * em(), 0.46 * width));
+            left.resizeRelocate(0, top, leftWidth, height);
+            right.resizeRelocate(leftWidth + gap, top, width - leftWidth - gap, height);
+        } else {
+            double leftHeight = snapSizeY(left.minHeight(width));
+            left.resizeRelocate(0, top, width, leftHeight);
+            right.resizeRelocate(0, top + leftHeight + gap, width, height - leftHeight - gap);
+        }
+    }
+
+    private VBox left() {
+        Button duplicate = new Button("Duplicate");
+        duplicate.setId("duplicate");
+        duplicate.setMinWidth(Region.USE_PREF_SIZE);
+        duplicate.setOnAction(event -> shelf.duplicate());
+        Button remove = new Button("Take off the shelf");
+        remove.setId("remove-item");
+        remove.setMinWidth(Region.USE_PREF_SIZE);
+        remove.setOnAction(event -> shelf.remove());
+        HBox buttons = new HBox(8, duplicate, remove);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        VBox.setVgrow(drawing, Priority.ALWAYS);
+        VBox box = new VBox(6, name, kind, faces, drawing, buttons);
+        box.getStyleClass().add("item-left");
+        return box;
+    }
+
+    private VBox right() {
+        ScrollPane scroll = new ScrollPane(values);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        wiring.getStyleClass().addAll("second", "small");
+        wiring.setId("wiring");
+        wiring.setWrapText(true);
+        wiring.setMinHeight(Region.USE_PREF_SIZE);
+        wiring.managedProperty().bind(wiring.textProperty().isNotEmpty());
+        return new VBox(4, problem, scroll, wiring);
+    }
+
+    private void show() {
+        boolean has = shelf.chosen().isPresent();
+        setVisible(has);
+        setManaged(has);
+        if (!has) {
+            shownId = "";
+            return;
+        }
+        Chosen chosen = shelf.chosen().orElseThrow();
+        showing = true;
+        name.show(chosen.name());
+        kind.setText(words(chosen));
+        List<Face> all = faces(chosen);
+        String face = chosen.id().equals(shownId) && faces.getValue() != null
+                ? faces.getValue().id()
+                : "";
+        if (!chosen.id().equals(shownId)) {
+            problem.setText("");
+        }
+        shownId = chosen.id();
+        faces.getItems().setAll(all);
+        faces.setValue(all.stream()
+                .filter(each -> each.id().equals(face))
+                .findFirst()
+                .orElse(all.isEmpty() ? null : all.get(0)));
+        showing = false;
+        showFace();
+    }
+
+    private static String words(Chosen chosen) {
+        return chosen instanceof Chosen.OfDevice device
+                ? device.device().kind().word()
+                : ((Chosen.OfLead) chosen).lead().kind().word();
+    }
+
+    private static List<Face> faces(Chosen chosen) {
+        return chosen instanceof Chosen.OfDevice device
+                ? device.device().sockets().stream().map(Face::of).toList()
+                : faces(((Chosen.OfLead) chosen).lead());
+    }
+
+    private static List<Face> faces(Lead lead) {
+        return lead.ends().stream().map(Face::of).toList();
+    }
+
+    private void showFace() {
+        Chosen chosen = shelf.chosen().orElseThrow();
+        Face face = faces.getValue();
+        if (face != null) {
+            drawing.show(face.connector(), face.form(), face.contacts());
+        }
+        List<Part> shown = chosen instanceof Chosen.OfDevice device
+                ? parts(chosen.parts(), device.device(), face == null ? "" : face.id())
+                : chosen.parts().stream().filter(part -> !isBareWire(part)).toList();
+        values.show(chosen.id(), shown);
+        wiring.setText(
+                chosen instanceof Chosen.OfLead lead && face != null
+                        ? ContactWords.wiring(lead.lead(), face.id())
+                        : "");
+    }
+
+    private static boolean isBareWire(Part part) {
+        return part.mark().startsWith("wire ") && part.facts().known().isEmpty();
+    }
+
+    /** Of a device the chosen socket, what feeds it or is fed by it, and what is true of the whole. */
+    private static List<Part> parts(List<Part> all, Device device, String socket) {
+        List<String> stages = Stream.concat(
+                        device.stages().stream()
+                                .filter(stage -> stage.from().stream()
+                                        .anyMatch(from -> from.equals(socket) || from.startsWith(socket + ":")))
+                                .map(Stage::id),
+                        device.socket(socket).stream().flatMap(each -> each.from().stream()))
+                .map(id -> "stage " + id)
+                .toList();
+        String own = "socket " + socket;
+        return all.stream()
+                .filter(part -> part.mark().equals("device")
+                        || part.mark().equals(own)
+                        || part.mark().startsWith(own + " ")
+                        || stages.contains(part.mark())
+                        || part.mark().startsWith("powering "))
+                .toList();
+    }
+
+    /** A lead's ends and a device's sockets are chosen, not typed. */
+    private static final class FaceWords extends StringConverter<Face> {
+        @Override
+        public String toString(Face face) {
+            return face == null ? "" : face.words();
+        }
+
+        @Override
+        public Face fromString(String text) {
+            throw new UnsupportedOperationException("a socket is chosen, not typed");
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package kalodyne.desktop.shelf;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.core.findings.Finding;
+import kalodyne.desktop.model.ShelfModel;
+import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Overlay;
+import kalodyne.desktop.shell.Room;
+
+/** The Shelf room: my gear and my leads. */
+public final class ShelfRoom implements Room {
+    private final ShelfModel shelf;
+    private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private Overlay overlay;
+    private ShelfView view;
+    private ShelfAside aside;
+
+    public ShelfRoom(ShelfModel shelf) {
+        this.shelf = shelf;
+        shelf.shownProperty().addListener(change -> report.set(report()));
+        shelf.findingsProperty().addListener(change -> report.set(report()));
+        shelf.chosenProperty().addListener(change -> report.set(report()));
+        report.set(report());
+    }
+
+    @Override
+    public String id() {
+        return "shelf";
+    }
+
+    @Override
+    public String title() {
+        return "Shelf";
+    }
+
+    @Override
+    public boolean isAboutRun() {
+        return false;
+    }
+
+    @Override
+    public void useOverlay(Overlay windowsOverlay) {
+        overlay = windowsOverlay;
+    }
+
+    @Override
+    public Node node() {
+        return view();
+    }
+
+    private ShelfView view() {
+        if (view == null) {
+            view = new ShelfView(shelf, overlay);
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new ShelfAside(shelf);
+        }
+        return aside;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        List<Finding> findings = shelf.findingsProperty().get();
+        return new Report(
+                findings.isEmpty() ? "" : "What was noticed on the shelf", findings, nextStep(), Optional.empty(), "");
+    }
+
+    private String nextStep() {
+        ShelfModel.Shown shown = shelf.shownProperty().get();
+        if (shown.deviceCount() == 0) {
+            return "Add what you want to record, and what you record with";
+        }
+        if (shown.leadCount() == 0) {
+            return "Add the leads that lie in the drawer";
+        }
+        return shelf.chosen()
+                .map(chosen ->
+                        "Compare the values of " + chosen.name() + " with its manual, and type over what differs")
+                .orElse("Choose something to see its plugs and values");
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(
+                Command.of("Find on the shelf", "Shortcut+F", () -> view().search()),
+                Command.of("Add gear…", "Shortcut+G", () -> view().addGear()),
+                Command.of("Add a lead…", "Shortcut+Shift+G", () -> view().addLead()),
+                Command.of("Which plug is this?", "Shortcut+P", () -> view().findPlug()),
+                Command.of("Duplicate what is chosen", "Shortcut+D", shelf::duplicate),
+                Command.of("Take what is chosen off the shelf", "Shortcut+Delete", shelf::remove));
+    }
+
+    @Override
+    public String helpResource() {
+        return "shelf.txt";
+    }
+}

@@ -1,0 +1,143 @@
+package kalodyne.desktop.shelf;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Part;
+import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.model.ShelfModel;
+import kalodyne.desktop.shell.Overlay;
+
+/** The values of some parts, a line each: what, how much, where that is from. */
+final class ValueGrid extends GridPane {
+
+    private final ShelfModel shelf;
+    private final Overlay overlay;
+    private final Consumer<String> explain;
+    private final List<Row> rows = new ArrayList<>();
+    private String layout = "";
+
+    private record Row(String mark, Fact<?> fact, QuantityField field, ProvenanceButton from) {}
+
+    ValueGrid(ShelfModel shelf, Overlay overlay, Consumer<String> explain) {
+        this.shelf = shelf;
+        this.overlay = overlay;
+        this.explain = explain;
+        getStyleClass().add("values");
+        setId("values");
+        ColumnConstraints what = new ColumnConstraints();
+        what.setMinWidth(Region.USE_PREF_SIZE);
+        ColumnConstraints is = new ColumnConstraints();
+        is.setHgrow(Priority.ALWAYS);
+        is.setMinWidth(Region.USE_PREF_SIZE);
+        ColumnConstraints from = new ColumnConstraints();
+        from.setMinWidth(Region.USE_PREF_SIZE);
+        getColumnConstraints().addAll(what, is, from);
+    }
+
+    /** Shows parts; fields that stay where they are keep the focus and what is being typed. */
+    void show(String owner, List<Part> parts) {
+        StringBuilder now = new StringBuilder(owner);
+        parts.forEach(
+                part -> now.append('|').append(part.mark()).append(part.facts().known()));
+        if (!now.toString().equals(layout)) {
+            layout = now.toString();
+            build(parts);
+        }
+        for (Row row : rows) {
+            parts.stream().filter(part -> part.mark().equals(row.mark())).forEach(part -> show(row, part));
+        }
+    }
+
+    private static void show(Row row, Part part) {
+        row.field().show(part.facts().printed(row.fact()).orElse(""));
+        part.facts().get(row.fact()).ifPresent(value -> row.from().show(value.from()));
+    }
+
+    private void build(List<Part> parts) {
+        getChildren().clear();
+        rows.clear();
+        int line = 0;
+        for (Part part : parts) {
+            List<Fact<?>> unknown = Fact.all(part.of()).stream()
+                    .filter(fact -> !part.facts().known().contains(fact))
+                    .toList();
+            boolean isSilent = part.facts().known().isEmpty() && !isWorthAsking(part);
+            if (isSilent) {
+                continue;
+            }
+            Label title = new Label(part.label());
+            title.getStyleClass().add("section");
+            title.setMaxWidth(Double.MAX_VALUE);
+            add(title, 0, line, 2, 1);
+            if (!unknown.isEmpty()) {
+                add(more(part, unknown), 2, line);
+            }
+            line++;
+            for (Fact<?> fact : Fact.all(part.of())) {
+                if (part.facts().known().contains(fact)) {
+                    addRow(line++, part, fact);
+                }
+            }
+        }
+    }
+
+    private static boolean isWorthAsking(Part part) {
+        return part.of() == Fact.Of.SOCKET || part.of() == Fact.Of.LEAD;
+    }
+
+    private void addRow(int line, Part part, Fact<?> fact) {
+        Label label = new Label(fact.label());
+        label.getStyleClass().addAll("second", "small");
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        QuantityField field = new QuantityField(text -> shelf.value(part.mark(), fact, text), explain);
+        field.setId("value-" + part.mark().replace(' ', '-') + "-" + fact.id());
+        field.getStyleClass().add("value-field");
+        field.setAccessibleText(part.label() + ", " + fact.label());
+        Tooltip help =
+                new Tooltip(fact.help() + " For example " + fact.quantity().example() + ".");
+        field.setTooltip(help);
+        label.setTooltip(help);
+        label.setLabelFor(field);
+        ProvenanceButton from =
+                new ProvenanceButton(shelf, overlay, change -> shelf.provenance(part.mark(), fact, change));
+        from.setId("from-" + part.mark().replace(' ', '-') + "-" + fact.id());
+        addRow(line, label, field, from);
+        rows.add(new Row(part.mark(), fact, field, from));
+    }
+
+    /** Offers what is not known yet. */
+    private MenuButton more(Part part, List<Fact<?>> unknown) {
+        MenuButton more = new MenuButton("add…");
+        more.getStyleClass().addAll("quiet", "small-button");
+        more.setId("more-" + part.mark().replace(' ', '-'));
+        more.setTooltip(new Tooltip("Add a value that is not known yet"));
+        more.setMinWidth(Region.USE_PREF_SIZE);
+        for (Fact<?> fact : unknown) {
+            MenuItem item = new MenuItem(fact.label() + "…");
+            item.setOnAction(event -> ask(part, fact));
+            more.getItems().add(item);
+        }
+        return more;
+    }
+
+    private void ask(Part part, Fact<?> fact) {
+        TextPages.lay(
+                overlay,
+                part.label() + ": " + fact.label().toLowerCase(Locale.ROOT),
+                "",
+                "For example " + fact.quantity().example(),
+                "Add",
+                typed -> shelf.value(part.mark(), fact, typed));
+    }
+}

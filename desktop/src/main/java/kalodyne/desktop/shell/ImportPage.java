@@ -1,0 +1,123 @@
+package kalodyne.desktop.shell;
+
+import java.util.Comparator;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kalodyne.core.exchange.ImportPlan;
+import kalodyne.core.exchange.ImportPlan.Effect;
+import kalodyne.core.exchange.ImportPlan.Line;
+import kalodyne.core.exchange.ImportPlan.Mode;
+import kalodyne.core.studio.Studio;
+
+/** Shows what would come in, before it does. */
+final class ImportPage extends VBox {
+    private final Studio present;
+    private final Studio incoming;
+    private final Label summary = new Label();
+    private final ListView<Line> lines = new ListView<>();
+    private final Button bring = new Button("Bring it in");
+    private ImportPlan plan;
+
+    /**
+     * A page.
+     *
+     * @param take is given the plan that was agreed to
+     */
+    ImportPage(String fileName, Studio present, Studio incoming, Consumer<ImportPlan> take, Runnable closed) {
+        this.present = present;
+        this.incoming = incoming;
+        getStyleClass().addAll("palette", "import-page");
+        setId("import-page");
+        setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        Label head = new Label("What comes in from " + fileName);
+        head.getStyleClass().add("card-title");
+        ToggleGroup modes = new ToggleGroup();
+        RadioButton merge = mode("import-merge", "Replace what is there under the same name", Mode.MERGE, modes);
+        RadioButton copy = mode("import-copy", "Add everything as new", Mode.COPY, modes);
+        merge.setSelected(true);
+        summary.setId("import-summary");
+        summary.getStyleClass().add("strong");
+        lines.setId("import-lines");
+        lines.setCellFactory(list -> new LineCell());
+        lines.setPlaceholder(new Label("Nothing is in it."));
+        VBox.setVgrow(lines, Priority.ALWAYS);
+        bring.setId("bring-in");
+        bring.getStyleClass().add("primary");
+        bring.setOnAction(event -> {
+            closed.run();
+            take.accept(plan);
+        });
+        Button leave = new Button("Leave it");
+        leave.setOnAction(event -> closed.run());
+        Label undo = new Label("Undo takes all of it back.");
+        undo.getStyleClass().addAll("second", "small");
+        HBox buttons = new HBox(10, bring, leave, undo);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, merge, copy, summary, lines, buttons);
+        show(Mode.MERGE);
+    }
+
+    void focus() {
+        bring.requestFocus();
+    }
+
+    private RadioButton mode(String id, String words, Mode mode, ToggleGroup group) {
+        RadioButton button = new RadioButton(words);
+        button.setId(id);
+        button.setToggleGroup(group);
+        button.setOnAction(event -> show(mode));
+        return button;
+    }
+
+    private void show(Mode mode) {
+        plan = ImportPlan.of(present, incoming, mode);
+        summary.setText(plan.summary());
+        bring.setDisable(plan.result().equals(present));
+        lines.getItems()
+                .setAll(plan.lines().stream()
+                        .sorted(Comparator.comparing(line -> order(line.effect())))
+                        .toList());
+    }
+
+    private static int order(Effect effect) {
+        return switch (effect) {
+            case CHANGED -> 0;
+            case ADDED -> 1;
+            case SAME -> 2;
+        };
+    }
+
+    private static final class LineCell extends ListCell<Line> {
+        private final Label name = new Label();
+        private final Label details = new Label();
+        private final VBox box = new VBox(1, name, details);
+
+        LineCell() {
+            name.getStyleClass().add("medium");
+            details.getStyleClass().addAll("second", "small");
+            details.setWrapText(true);
+            details.managedProperty().bind(details.textProperty().isNotEmpty());
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Line line, boolean isEmpty) {
+            super.updateItem(line, isEmpty);
+            setGraphic(isEmpty || line == null ? null : box);
+            if (!isEmpty && line != null) {
+                name.setText(
+                        line.name() + " · " + line.kind() + ", " + line.effect().word());
+                details.setText(String.join("\n", line.details()));
+            }
+        }
+    }
+}
