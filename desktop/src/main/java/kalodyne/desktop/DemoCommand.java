@@ -26,18 +26,16 @@ final class DemoCommand implements Callable<Integer> {
     public Integer call() {
         Path folder = DataFolder.find();
         Path demo = folder.resolve("demo");
+        Clock clock = Clock.system(ZoneId.systemDefault());
         try {
-            OpenedStudio opened =
-                    OpenedStudio.named(StudioOpener.demoFile(demo, afresh), Clock.system(ZoneId.systemDefault()));
-            DesktopApp.show(folder, () -> opened);
+            DesktopApp.show(folder, () -> OpenedStudio.named(StudioOpener.demoFile(demo, afresh), clock));
             return Output.READ;
         } catch (UnreadableFile e) {
             output.complain(e.getMessage());
-            return Output.NOT_READ;
         } catch (IOException e) {
             output.complain(demo + ": the demonstration studio cannot be written there. "
                     + "Free some space, or set KALODYNE_HOME to another folder.");
-            return Output.NOT_READ;
         }
+        return Output.NOT_READ;
     }
 }

@@ -1,8 +1,5 @@
 package kalodyne.desktop;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -15,7 +12,6 @@ import kalodyne.command.ExportCommand;
 import kalodyne.command.ImportCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
-import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -53,20 +49,8 @@ public final class Main implements Runnable {
     public static void main(String[] arguments) {
         // JavaFX warns at every start that it runs from the class path, which is meant so.
         JAVAFX_LOG.setLevel(Level.SEVERE);
-        keepNativeLibraries();
+        NativeDatabase.unpack(DataFolder.find());
         System.exit(run(Output.standard(), arguments));
-    }
-
-    /** SQLite unpacks its native part there; what a killed program left is cleared away at the next start. */
-    private static void keepNativeLibraries() {
-        Path folder = DataFolder.find().resolve("native");
-        try {
-            Files.createDirectories(folder);
-            System.setProperty("org.sqlite.tmpdir", folder.toString());
-        } catch (IOException e) {
-            // The system's folder for temporary files does as well.
-            LoggerFactory.getLogger(Main.class).debug("no folder {}", folder, e);
-        }
     }
 
     static int run(Output output, String... arguments) {

@@ -1,11 +1,11 @@
 package kalodyne.desktop;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
-import kalodyne.core.json.UnreadableFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
@@ -27,15 +27,12 @@ final class OpenCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Path folder = DataFolder.find();
-        if (studio == null) {
-            DesktopApp.show(folder, () -> OpenedStudio.own(folder, Clock.system(ZoneId.systemDefault())));
-            return Output.READ;
-        }
+        Clock clock = Clock.system(ZoneId.systemDefault());
         try {
-            OpenedStudio opened = OpenedStudio.named(studio, Clock.system(ZoneId.systemDefault()));
-            DesktopApp.show(folder, () -> opened);
+            DesktopApp.show(
+                    folder, () -> studio == null ? OpenedStudio.own(folder, clock) : OpenedStudio.named(studio, clock));
             return Output.READ;
-        } catch (UnreadableFile e) {
+        } catch (IOException e) {
             output.complain(e.getMessage());
             return Output.NOT_READ;
         }

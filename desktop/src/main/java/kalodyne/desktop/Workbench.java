@@ -17,7 +17,8 @@ import kalodyne.desktop.takes.TakesRoom;
 /** Builds every part of the program and joins them: the one place where all meet. */
 public final class Workbench implements AutoCloseable {
     private final StudioModel studio;
-    private final ShelfModel shelf;
+    private final Clock clock = Clock.system(ZoneId.systemDefault());
+    private ShelfModel shelf;
     private final TakesModel takes;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
@@ -30,17 +31,15 @@ public final class Workbench implements AutoCloseable {
      * @param dataFolder for the demonstration studio, should it be asked for
      */
     public Workbench(Path dataFolder, OpenedStudio opened) {
-        Clock clock = Clock.system(ZoneId.systemDefault());
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
-        this.shelf = new ShelfModel(studio, clock);
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
         this.window = new MainWindow(
                 studio,
                 jobs,
                 appearance,
-                List.of(new ShelfRoom(shelf), new LevelsRoom(studio), new TakesRoom(studio, takes)),
+                List.of(new ShelfRoom(this::shelf), new LevelsRoom(studio), new TakesRoom(studio, takes)),
                 opener);
     }
 
@@ -56,7 +55,11 @@ public final class Workbench implements AutoCloseable {
         return studio;
     }
 
+    /** Made when it is first asked for: making a large shelf ready for searching takes a moment. */
     public ShelfModel shelf() {
+        if (shelf == null) {
+            shelf = new ShelfModel(studio, clock);
+        }
         return shelf;
     }
 

@@ -33,7 +33,7 @@ public final class Boathouse {
     /** The setup without its takes. */
     public static Setup setup() {
         try (InputStream in = Boathouse.class.getResourceAsStream("boathouse.json")) {
-            return SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"))
+            return SetupReader.shipped(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"))
                     .setup();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -16,8 +16,22 @@ public final class Facts {
         this.values = values;
     }
 
+    /** Puts facts together one by one, for reading them from files. */
+    public static final class Builder {
+        private final Map<Fact<?>, Value<?>> values = new LinkedHashMap<>();
+
+        public <T> Builder with(Fact<T> fact, Value<T> value) {
+            values.put(fact, value);
+            return this;
+        }
+
+        public Facts build() {
+            return values.isEmpty() ? NONE : new Facts(Collections.unmodifiableMap(new LinkedHashMap<>(values)));
+        }
+    }
+
     public <T> Optional<Value<T>> get(Fact<T> fact) {
-        // Only with() puts values in, and there the types agree.
+        // Only the two with() put values in, and there the types agree.
         @SuppressWarnings("unchecked")
         Value<T> value = (Value<T>) values.get(fact);
         return Optional.ofNullable(value);

@@ -37,6 +37,8 @@ public enum JsonFormat {
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
 
+    private static final JsonMapper TRUSTING = new JsonMapper();
+
     private final String kind;
 
     JsonFormat(String kind) {
@@ -96,7 +98,7 @@ public enum JsonFormat {
     /** Reads a text that ships with the program or that it wrote itself, without checking its form. */
     public JsonPlace trusted(String json, Path file) throws UnreadableFile {
         try {
-            return new JsonPlace(MAPPER.readTree(json));
+            return new JsonPlace(TRUSTING.readTree(json));
         } catch (JsonProcessingException e) {
             throw new UnreadableFile(
                     file, Problem.ofWhole("It is damaged: " + shorten(e.getOriginalMessage()) + ".", "Use a backup."));

@@ -9,18 +9,40 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * A node of a JSON file and the way to it, for messages that tell where something stands.
- *
- * @param node the node; a missing one where there is none
- * @param path from the top: "runs › 1 › lead"; list places count from 1
+ * A node of a JSON file and the way to it, for messages that tell where something stands. The way is put into words only
+ * when somebody asks for it: of thousands of places hardly one is ever told.
  */
-public record JsonPlace(JsonNode node, String path) {
+public final class JsonPlace {
+    private final JsonNode node;
+    private final JsonPlace parent;
+    private final String step;
+
     public JsonPlace(JsonNode root) {
-        this(root, "");
+        this(root, null, "");
+    }
+
+    private JsonPlace(JsonNode node, JsonPlace parent, String step) {
+        this.node = node;
+        this.parent = parent;
+        this.step = step;
+    }
+
+    /** The node; a missing one where there is none. */
+    public JsonNode node() {
+        return node;
+    }
+
+    /** From the top: "runs › 1 › lead"; list places count from 1. */
+    public String path() {
+        if (parent == null) {
+            return "";
+        }
+        String before = parent.path();
+        return before.isEmpty() ? step : before + " › " + step;
     }
 
     public JsonPlace get(String field) {
-        return new JsonPlace(node.path(field), path.isEmpty() ? field : path + " › " + field);
+        return new JsonPlace(node.path(field), this, field);
     }
 
     public boolean has(String field) {
@@ -50,13 +72,13 @@ public record JsonPlace(JsonNode node, String path) {
 
     public List<JsonPlace> items() {
         return IntStream.range(0, node.size())
-                .mapToObj(i -> new JsonPlace(node.get(i), path + " › " + (i + 1)))
+                .mapToObj(i -> new JsonPlace(node.get(i), this, String.valueOf(i + 1)))
                 .toList();
     }
 
     /** "runs › 1 › lead › length, line 14". */
     public String words() {
-        return words(path, node);
+        return words(path(), node);
     }
 
     static String words(String path, JsonNode node) {

@@ -26,6 +26,13 @@ public abstract class Mapping {
         return List.copyOf(problems);
     }
 
+    /** The problems so far, and a clean slate: for mappings that go on after each of many items. */
+    public final List<Problem> takeProblems() {
+        List<Problem> taken = problems();
+        problems.clear();
+        return taken;
+    }
+
     protected final void problem(JsonPlace place, String what, String remedy) {
         problems.add(new Problem(place.words(), what, remedy));
     }

@@ -27,6 +27,11 @@ public final class SetupReader {
         return read(JsonFormat.SETUP.read(json, file), file);
     }
 
+    /** Reads a text that ships with the program, whose form a test has checked. */
+    public static SetupFile shipped(String json, Path file) throws UnreadableFile {
+        return read(JsonFormat.SETUP.trusted(json, file), file);
+    }
+
     private static SetupFile read(JsonPlace root, Path file) throws UnreadableFile {
         SetupMapping mapping = new SetupMapping();
         Setup setup = mapping.setup(root);

@@ -14,7 +14,7 @@ public final class Starters {
 
     public static List<Run> runs() {
         try (InputStream in = Starters.class.getResourceAsStream("starters.json")) {
-            return SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("starters.json"))
+            return SetupReader.shipped(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("starters.json"))
                     .setup()
                     .runs();
         } catch (IOException e) {

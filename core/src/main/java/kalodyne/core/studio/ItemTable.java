@@ -47,9 +47,9 @@ enum ItemTable {
         return keyColumns.size();
     }
 
-    /** Key columns, then place, then body. */
+    /** Key columns, then place, then body; in the order of the places. */
     String selectAll() {
-        return "SELECT " + String.join(", ", keyColumns) + ", place, body FROM " + table;
+        return "SELECT " + String.join(", ", keyColumns) + ", place, body FROM " + table + " ORDER BY place";
     }
 
     /** Parameters: key columns, place, body. */

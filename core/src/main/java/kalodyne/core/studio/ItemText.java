@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.function.Function;
 import kalodyne.core.gear.file.GearMapping;
 import kalodyne.core.gear.file.GearWriter;
 import kalodyne.core.json.JsonFormat;
@@ -15,11 +14,15 @@ import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.setup.SetupMapping;
 import kalodyne.core.setup.SetupWriter;
 
-/** The body of an item, as the studio file holds it: the same JSON as in an exported studio. */
+/**
+ * The bodies of items, as the studio file holds them: the same JSON as in an exported studio. One is made for many items, so
+ * that what they have in common is read once.
+ */
 final class ItemText {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
-    private ItemText() {}
+    private final GearMapping gear = new GearMapping();
+    private final SetupMapping setups = new SetupMapping();
 
     static String write(Item item) {
         ObjectNode node = switch (item.key().kind()) {
@@ -38,18 +41,16 @@ final class ItemText {
      *
      * @throws UnreadableFile where it is damaged
      */
-    static Item read(Item.Key key, String body) throws UnreadableFile {
+    Item read(Item.Key key, String body) throws UnreadableFile {
         Path place = Path.of(String.join(" ", key.path()));
         JsonPlace root = JsonFormat.STUDIO.trusted(body, place);
         Item item = switch (key.kind()) {
             case STUDIO -> new Item.OfStudio(root.text("name"));
-            case DEVICE -> new Item.OfDevice(read(new GearMapping(), mapping -> mapping.device(root), place));
-            case LEAD -> new Item.OfLead(read(new GearMapping(), mapping -> mapping.lead(root), place));
+            case DEVICE -> new Item.OfDevice(read(gear, gear.device(root), place));
+            case LEAD -> new Item.OfLead(read(gear, gear.lead(root), place));
             case SETUP -> new Item.OfSetup(key.path().get(0), root.text("name"));
-            case RUN ->
-                new Item.OfRun(key.path().get(0), read(new SetupMapping(), mapping -> mapping.run(root), place));
-            case TAKE ->
-                new Item.OfTake(key.path().get(0), read(new SetupMapping(), mapping -> mapping.take(root), place));
+            case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
+            case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
         };
         if (!item.key().equals(key)) {
             throw new UnreadableFile(
@@ -58,10 +59,10 @@ final class ItemText {
         return item;
     }
 
-    private static <M extends Mapping, T> T read(M mapping, Function<M, T> read, Path place) throws UnreadableFile {
-        T value = read.apply(mapping);
-        if (value == null || !mapping.problems().isEmpty()) {
-            throw new UnreadableFile(place, List.copyOf(mapping.problems()));
+    private static <T> T read(Mapping mapping, T value, Path place) throws UnreadableFile {
+        List<Problem> problems = mapping.takeProblems();
+        if (value == null || !problems.isEmpty()) {
+            throw new UnreadableFile(place, problems);
         }
         return value;
     }

@@ -9,7 +9,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -69,7 +68,7 @@ final class Keeper implements AutoCloseable {
                 waiting.subList(0, batch.size()).clear();
             }
             listener.accept(new Kept(file, ""));
-        } catch (SQLException | JdbiException | StudioTrouble e) {
+        } catch (SQLException | StudioTrouble e) {
             LOG.warn("could not write {}", file, e);
             drop();
             listener.accept(new Kept(file, Trouble.reason(e)));
@@ -87,7 +86,11 @@ final class Keeper implements AutoCloseable {
     /** The connection may be what is wrong. */
     private void drop() {
         if (store != null) {
-            store.close();
+            try {
+                store.close();
+            } catch (SQLException e) {
+                LOG.warn("{} could not be closed", file, e);
+            }
             store = null;
         }
     }

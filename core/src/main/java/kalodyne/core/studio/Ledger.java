@@ -224,10 +224,10 @@ final class Ledger {
     }
 
     private <T> List<T> ordered(Map<Item.Key, Item> items, Function<Item, T> value) {
-        return items.values().stream()
-                .sorted(Comparator.comparingDouble(item -> places.getOrDefault(item.key(), 0.0)))
-                .map(value)
-                .toList();
+        List<Placed> placed = new ArrayList<>(items.size());
+        items.forEach((key, item) -> placed.add(new Placed(item, places.getOrDefault(key, 0.0))));
+        placed.sort(Comparator.comparingDouble(Placed::place));
+        return placed.stream().map(each -> value.apply(each.item())).toList();
     }
 
     private static Map<Item.Key, Item> keyed(List<Item> items) {

@@ -9,7 +9,6 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -99,7 +98,7 @@ public final class OpenStudio implements AutoCloseable {
         if (!isReadOnly() && Files.exists(file)) {
             try {
                 new Backups(file).daily(LocalDateTime.now(clock));
-            } catch (SQLException | IOException | JdbiException e) {
+            } catch (SQLException | IOException e) {
                 // The studio itself is sound: the next start tries again.
                 LOG.warn("no backup of {}", file, e);
             }

@@ -136,8 +136,9 @@ final class Rescue {
         long after = Long.MIN_VALUE;
         long step = 1;
         long highest = highestRow(connection, table);
-        String select = table.selectAll().replaceFirst("SELECT ", "SELECT rowid, ")
-                + " NOT INDEXED WHERE rowid > ? ORDER BY rowid";
+        String select =
+                table.selectAll().replaceFirst("SELECT ", "SELECT rowid, ").replaceFirst(" ORDER BY place$", "")
+                        + " NOT INDEXED WHERE rowid > ? ORDER BY rowid";
         while (true) {
             try (PreparedStatement statement = connection.prepareStatement(select)) {
                 statement.setLong(1, after);
@@ -179,7 +180,7 @@ final class Rescue {
         double place = result.getDouble(table.keyLength() + 2);
         String body = String.valueOf(result.getString(table.keyLength() + 3));
         try {
-            return Optional.of(new Placed(ItemText.read(new Item.Key(table.kind(), path), body), place));
+            return Optional.of(new Placed(new ItemText().read(new Item.Key(table.kind(), path), body), place));
         } catch (UnreadableFile e) {
             unreadable.merge(table.kind(), 1, Integer::sum);
             return Optional.empty();

@@ -3,6 +3,7 @@ package kalodyne.core.studio;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -11,21 +12,21 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import kalodyne.core.json.UnreadableFile;
-import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.statement.PreparedBatch;
 
 /** The tables of a studio file, over one connection that it owns. */
 final class Store implements AutoCloseable {
     private static final JsonMapper MAPPER = new JsonMapper();
     private static final TypeReference<List<String>> TEXTS = new TypeReference<>() {};
 
-    private final Handle handle;
+    /** Into so many shares the bodies are parted; more than processors, since devices take longer than takes. */
+    private static final int SHARES = 16;
+
+    private final Sql sql;
 
     Store(Connection connection) {
-        // One connection for all; closing it is up to this store.
-        this.handle = Jdbi.open(connection);
+        this.sql = new Sql(connection);
     }
 
     static Store forWriting(Path file) throws SQLException {
@@ -39,14 +40,38 @@ final class Store implements AutoCloseable {
     // --- reading -----------------------------------------------------------------------------------------------
 
     /** Every item. */
-    List<Placed> items() throws UnreadableFile {
-        List<Placed> items = new ArrayList<>();
+    List<Placed> items() throws SQLException, UnreadableFile {
+        List<Row> rows = new ArrayList<>();
         for (ItemTable table : ItemTable.values()) {
-            List<Row> rows = handle.createQuery(table.selectAll())
-                    .map((row, context) -> row(table, row))
-                    .list();
-            for (Row row : rows) {
-                items.add(new Placed(ItemText.read(row.key(), row.body()), row.place()));
+            rows.addAll(sql.query(table.selectAll(), row -> row(table, row)));
+        }
+        return decoded(rows);
+    }
+
+    /** Reads bodies on all processors: of a large studio they take longer than the rest of opening it. */
+    private static List<Placed> decoded(List<Row> rows) throws UnreadableFile {
+        int share = Math.max(1, (rows.size() + SHARES - 1) / SHARES);
+        try {
+            return IntStream.range(0, SHARES)
+                    .parallel()
+                    .mapToObj(
+                            i -> rows.subList(Math.min(rows.size(), i * share), Math.min(rows.size(), (i + 1) * share)))
+                    .map(Store::decodedShare)
+                    .flatMap(List::stream)
+                    .toList();
+        } catch (UncheckedIOException e) {
+            throw (UnreadableFile) e.getCause();
+        }
+    }
+
+    private static List<Placed> decodedShare(List<Row> rows) {
+        ItemText text = new ItemText();
+        List<Placed> items = new ArrayList<>();
+        for (Row row : rows) {
+            try {
+                items.add(new Placed(text.read(row.key(), row.body()), row.place()));
+            } catch (UnreadableFile e) {
+                throw new UncheckedIOException(e);
             }
         }
         return items;
@@ -70,29 +95,28 @@ final class Store implements AutoCloseable {
     record PastEdit(long number, Instant at, String description, boolean isUndone) {}
 
     /** All edits, oldest first. */
-    List<PastEdit> edits() {
-        return handle.createQuery("SELECT number, at, description, undone FROM edit ORDER BY number")
-                .map((row, context) -> new PastEdit(
-                        row.getLong(1), Instant.parse(row.getString(2)), row.getString(3), row.getBoolean(4)))
-                .list();
+    List<PastEdit> edits() throws SQLException {
+        return sql.query(
+                "SELECT number, at, description, undone FROM edit ORDER BY number",
+                row -> new PastEdit(
+                        row.getLong(1), Instant.parse(row.getString(2)), row.getString(3), row.getBoolean(4)));
     }
 
     /** What an edit did. */
-    List<Change> changes(long number) throws UnreadableFile {
+    List<Change> changes(long number) throws SQLException, UnreadableFile {
         record ChangeRow(
                 String kind, String path, double beforePlace, String beforeBody, double afterPlace, String afterBody) {}
-        List<ChangeRow> rows = handle.createQuery(
-                        "SELECT kind, path, before_place, before_body, after_place, after_body"
-                                + " FROM change WHERE edit = ? ORDER BY position")
-                .bind(0, number)
-                .map((row, context) -> new ChangeRow(
+        List<ChangeRow> rows = sql.query(
+                "SELECT kind, path, before_place, before_body, after_place, after_body"
+                        + " FROM change WHERE edit = ? ORDER BY position",
+                row -> new ChangeRow(
                         row.getString(1),
                         row.getString(2),
                         row.getDouble(3),
                         row.getString(4),
                         row.getDouble(5),
-                        row.getString(6)))
-                .list();
+                        row.getString(6)),
+                number);
         List<Change> changes = new ArrayList<>();
         for (ChangeRow row : rows) {
             Item.Key key = new Item.Key(Item.Kind.valueOf(row.kind()), path(row.path()));
@@ -105,68 +129,66 @@ final class Store implements AutoCloseable {
     }
 
     private static Optional<Placed> placed(Item.Key key, double place, String body) throws UnreadableFile {
-        return body == null ? Optional.empty() : Optional.of(new Placed(ItemText.read(key, body), place));
+        return body == null ? Optional.empty() : Optional.of(new Placed(new ItemText().read(key, body), place));
     }
 
     // --- writing -----------------------------------------------------------------------------------------------
 
     /** Writes commits, all or none. */
-    void write(List<Commit> commits) {
-        handle.useTransaction(transaction -> {
+    void write(List<Commit> commits) throws SQLException {
+        sql.inTransaction(() -> {
             for (Commit commit : commits) {
-                commit.items().forEach(change -> write(transaction, change));
-                write(transaction, commit.log());
+                for (Change change : commit.items()) {
+                    write(change);
+                }
+                write(commit.log());
             }
         });
     }
 
-    private static void write(Handle transaction, Change change) {
+    private void write(Change change) throws SQLException {
         ItemTable table = ItemTable.of(change.key().kind());
         List<Object> parameters = new ArrayList<>(change.key().path());
         change.after().ifPresent(placed -> {
             parameters.add(placed.place());
             parameters.add(ItemText.write(placed.item()));
         });
-        transaction.execute(change.after().isPresent() ? table.put() : table.remove(), parameters.toArray());
+        sql.execute(change.after().isPresent() ? table.put() : table.remove(), parameters.toArray());
     }
 
-    private static void write(Handle transaction, Commit.Log log) {
+    private void write(Commit.Log log) throws SQLException {
         if (log instanceof Commit.Log.Made made) {
-            transaction.execute("DELETE FROM edit WHERE undone = 1");
-            transaction.execute(
+            sql.execute("DELETE FROM edit WHERE undone = 1");
+            sql.execute(
                     "INSERT INTO edit (number, at, description, undone) VALUES (?, ?, ?, 0)",
                     made.number(),
                     made.at().toString(),
                     made.description());
-            write(transaction, made.number(), made.changes());
-            transaction.execute(
+            write(made.number(), made.changes());
+            sql.execute(
                     "DELETE FROM edit WHERE number <= (SELECT number FROM edit ORDER BY number DESC LIMIT 1 OFFSET ?)",
                     History.MOST_EDITS);
         } else if (log instanceof Commit.Log.WentOn wentOn) {
-            transaction.execute("DELETE FROM change WHERE edit = ?", wentOn.number());
+            sql.execute("DELETE FROM change WHERE edit = ?", wentOn.number());
             if (wentOn.changes().isEmpty()) {
-                transaction.execute("DELETE FROM edit WHERE number = ?", wentOn.number());
+                sql.execute("DELETE FROM edit WHERE number = ?", wentOn.number());
             } else {
-                transaction.execute(
-                        "UPDATE edit SET description = ? WHERE number = ?", wentOn.description(), wentOn.number());
-                write(transaction, wentOn.number(), wentOn.changes());
+                sql.execute("UPDATE edit SET description = ? WHERE number = ?", wentOn.description(), wentOn.number());
+                write(wentOn.number(), wentOn.changes());
             }
         } else if (log instanceof Commit.Log.Undone undone) {
-            transaction.execute("UPDATE edit SET undone = 1 WHERE number = ?", undone.number());
+            sql.execute("UPDATE edit SET undone = 1 WHERE number = ?", undone.number());
         } else if (log instanceof Commit.Log.Redone redone) {
-            transaction.execute("UPDATE edit SET undone = 0 WHERE number = ?", redone.number());
+            sql.execute("UPDATE edit SET undone = 0 WHERE number = ?", redone.number());
         }
     }
 
-    private static void write(Handle transaction, long edit, List<Change> changes) {
-        if (changes.isEmpty()) {
-            return;
-        }
-        PreparedBatch batch = transaction.prepareBatch("INSERT INTO change (edit, position, kind, path, before_place,"
-                + " before_body, after_place, after_body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)");
+    private void write(long edit, List<Change> changes) throws SQLException {
         for (int i = 0; i < changes.size(); i++) {
             Change change = changes.get(i);
-            batch.add(
+            sql.execute(
+                    "INSERT INTO change (edit, position, kind, path, before_place, before_body, after_place, after_body)"
+                            + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
                     edit,
                     i,
                     change.key().kind().name(),
@@ -176,7 +198,6 @@ final class Store implements AutoCloseable {
                     change.after().map(Placed::place).orElse(null),
                     change.after().map(placed -> ItemText.write(placed.item())).orElse(null));
         }
-        batch.execute();
     }
 
     private static String path(List<String> path) {
@@ -196,7 +217,7 @@ final class Store implements AutoCloseable {
     }
 
     @Override
-    public void close() {
-        handle.close();
+    public void close() throws SQLException {
+        sql.close();
     }
 }

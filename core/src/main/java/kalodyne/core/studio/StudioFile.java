@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
-import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -83,7 +82,7 @@ public final class StudioFile {
                     throw new UnreadableFile(file, Problem.ofWhole(e.what(), e.remedy()));
                 }
                 LOG.warn("{} is damaged", file, e);
-            } catch (JdbiException | SQLException e) {
+            } catch (SQLException e) {
                 if (!Trouble.isDamage(e)) {
                     throw unreadable(file, e);
                 }
@@ -91,7 +90,7 @@ public final class StudioFile {
             }
             rescued = Rescue.of(file, LocalDateTime.now(clock));
             return OpenStudio.of(file, contents(file), lock, clock, rescued);
-        } catch (SQLException | IOException | JdbiException e) {
+        } catch (SQLException | IOException e) {
             lock.close();
             throw e instanceof UnreadableFile unreadable ? unreadable : unreadable(file, e);
         }
@@ -144,7 +143,7 @@ public final class StudioFile {
             return contentsOfCopy(file);
         } catch (StudioTrouble e) {
             throw new UnreadableFile(file, Problem.ofWhole(e.what(), e.remedy()));
-        } catch (SQLException | IOException | JdbiException e) {
+        } catch (SQLException | IOException e) {
             throw e instanceof UnreadableFile unreadable ? unreadable : unreadable(file, e);
         }
     }
@@ -195,7 +194,7 @@ public final class StudioFile {
     private static List<Change> changes(Path file, long edit) {
         try (Store store = Store.forReading(file)) {
             return store.changes(edit);
-        } catch (SQLException | IOException | JdbiException e) {
+        } catch (SQLException | IOException e) {
             throw new PastUnreadable("This edit can no longer be read: " + Trouble.reason(e) + ".", e);
         }
     }
@@ -274,7 +273,7 @@ public final class StudioFile {
                 Files.deleteIfExists(file.resolveSibling(file.getFileName() + tail));
             }
             create(file, contents);
-        } catch (SQLException | StudioTrouble | IOException | JdbiException e) {
+        } catch (SQLException | StudioTrouble | IOException e) {
             throw new UnreadableFile(
                     file,
                     Problem.ofWhole(

@@ -189,7 +189,15 @@ class SetupReaderTest {
     }
 
     @Test
-    void starting_points_are_good_setups() {
+    void starting_points_are_good_setups() throws IOException {
+        for (Class<?> owner : List.of(Starters.class, Boathouse.class)) {
+            String file = owner == Starters.class ? "starters.json" : "boathouse.json";
+            try (var in = owner.getResourceAsStream(file)) {
+                // What ships is read without a look at its form: this is that look.
+                assertThat(SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of(file)))
+                        .isNotNull();
+            }
+        }
         assertThat(Starters.runs()).hasSizeGreaterThan(2).extracting(Run::name).doesNotHaveDuplicates();
     }
 

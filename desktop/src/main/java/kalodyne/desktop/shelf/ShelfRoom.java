@@ -2,6 +2,7 @@ package kalodyne.desktop.shelf;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -13,18 +14,32 @@ import kalodyne.desktop.shell.Room;
 
 /** The Shelf room: my gear and my leads. */
 public final class ShelfRoom implements Room {
-    private final ShelfModel shelf;
+    private final Supplier<ShelfModel> made;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private ShelfModel shelf;
     private Overlay overlay;
     private ShelfView view;
     private ShelfAside aside;
 
-    public ShelfRoom(ShelfModel shelf) {
-        this.shelf = shelf;
-        shelf.shownProperty().addListener(change -> report.set(report()));
-        shelf.findingsProperty().addListener(change -> report.set(report()));
-        shelf.chosenProperty().addListener(change -> report.set(report()));
-        report.set(report());
+    /**
+     * A room.
+     *
+     * @param shelf is asked for when the room is first entered: until then nobody needs it searched
+     */
+    public ShelfRoom(Supplier<ShelfModel> shelf) {
+        this.made = shelf;
+        report.set(new Report("", List.of(), "", Optional.empty(), ""));
+    }
+
+    private ShelfModel shelf() {
+        if (shelf == null) {
+            shelf = made.get();
+            shelf.shownProperty().addListener(change -> report.set(report()));
+            shelf.findingsProperty().addListener(change -> report.set(report()));
+            shelf.chosenProperty().addListener(change -> report.set(report()));
+            report.set(report());
+        }
+        return shelf;
     }
 
     @Override
@@ -54,7 +69,7 @@ public final class ShelfRoom implements Room {
 
     private ShelfView view() {
         if (view == null) {
-            view = new ShelfView(shelf, overlay);
+            view = new ShelfView(shelf(), overlay);
         }
         return view;
     }
@@ -62,7 +77,7 @@ public final class ShelfRoom implements Room {
     @Override
     public Node aside() {
         if (aside == null) {
-            aside = new ShelfAside(shelf);
+            aside = new ShelfAside(shelf());
         }
         return aside;
     }
@@ -73,20 +88,20 @@ public final class ShelfRoom implements Room {
     }
 
     private Report report() {
-        List<Finding> findings = shelf.findingsProperty().get();
+        List<Finding> findings = shelf().findingsProperty().get();
         return new Report(
                 findings.isEmpty() ? "" : "What was noticed on the shelf", findings, nextStep(), Optional.empty(), "");
     }
 
     private String nextStep() {
-        ShelfModel.Shown shown = shelf.shownProperty().get();
+        ShelfModel.Shown shown = shelf().shownProperty().get();
         if (shown.deviceCount() == 0) {
             return "Add what you want to record, and what you record with";
         }
         if (shown.leadCount() == 0) {
             return "Add the leads that lie in the drawer";
         }
-        return shelf.chosen()
+        return shelf().chosen()
                 .map(chosen ->
                         "Compare the values of " + chosen.name() + " with its manual, and type over what differs")
                 .orElse("Choose something to see its plugs and values");
@@ -99,8 +114,8 @@ public final class ShelfRoom implements Room {
                 Command.of("Add gear…", "Shortcut+G", () -> view().addGear()),
                 Command.of("Add a lead…", "Shortcut+Shift+G", () -> view().addLead()),
                 Command.of("Which plug is this?", "Shortcut+P", () -> view().findPlug()),
-                Command.of("Duplicate what is chosen", "Shortcut+D", shelf::duplicate),
-                Command.of("Take what is chosen off the shelf", "Shortcut+Delete", shelf::remove));
+                Command.of("Duplicate what is chosen", "Shortcut+D", () -> shelf().duplicate()),
+                Command.of("Take what is chosen off the shelf", "Shortcut+Delete", () -> shelf().remove()));
     }
 
     @Override

@@ -47,6 +47,9 @@ import kalodyne.core.json.Mapping;
 public final class GearMapping extends Mapping {
     private final Map<String, Provenance> reasons;
 
+    /** Gear is full of the same values from the same sources: each is read once. */
+    private final Map<List<Object>, Value<?>> known = new HashMap<>();
+
     /** For JSON in which every value tells for itself where it is from. */
     public GearMapping() {
         this.reasons = Map.of();
@@ -254,26 +257,36 @@ public final class GearMapping extends Mapping {
     // --- values ------------------------------------------------------------------------------------------------
 
     private Facts facts(JsonPlace owner, Fact.Of of) {
+        if (!owner.has("values")) {
+            return Facts.NONE;
+        }
         JsonPlace place = owner.get("values");
-        Facts facts = Facts.NONE;
+        Facts.Builder facts = new Facts.Builder();
+        boolean isWhole = true;
         for (String id : place.fields()) {
             Optional<Fact<?>> fact = Fact.named(of, id);
             if (fact.isEmpty()) {
                 problem(place.get(id), "This is not a value that it can have.", "Remove it or check its spelling.");
-                return null;
             }
-            facts = with(facts, fact.get(), place.get(id));
-            if (facts == null) {
-                return null;
-            }
+            isWhole &= fact.isPresent() && add(facts, fact.get(), place.get(id));
         }
-        return facts;
+        return isWhole ? facts.build() : null;
     }
 
-    private <T> Facts with(Facts facts, Fact<T> fact, JsonPlace place) {
-        T is = quantity(place, "is", fact.quantity());
-        Provenance from = provenance(place);
-        return build(place, () -> facts.with(fact, new Value<>(is, from)), is, from);
+    private <T> boolean add(Facts.Builder facts, Fact<T> fact, JsonPlace place) {
+        List<Object> key = List.of(fact, place.node());
+        @SuppressWarnings("unchecked") // the fact is part of the key
+        Value<T> value = (Value<T>) known.get(key);
+        if (value == null) {
+            T is = quantity(place, "is", fact.quantity());
+            Provenance from = provenance(place);
+            value = build(place, () -> new Value<>(is, from), is, from);
+        }
+        if (value != null) {
+            known.put(key, value);
+            facts.with(fact, value);
+        }
+        return value != null;
     }
 
     private Provenance provenance(JsonPlace place) {

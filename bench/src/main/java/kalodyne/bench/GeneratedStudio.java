@@ -1,0 +1,58 @@
+package kalodyne.bench;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.demo.Boathouse;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.run.Run;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.Take;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
+
+/** A studio far larger than anybody's: 500 devices, 2,000 leads, 10,000 takes of 20 runs. */
+public final class GeneratedStudio {
+    private static final int DEVICES = 500;
+    private static final int LEADS = 2000;
+    private static final int RUNS = 20;
+    private static final int TAKES = 10_000;
+
+    private GeneratedStudio() {}
+
+    /** Writes it to the file that is named. */
+    public static void main(String[] arguments) throws IOException {
+        StudioFile.write(Path.of(arguments[0]), make());
+    }
+
+    static Studio make() {
+        var profiles = Catalogue.shipped();
+        List<Device> devices = new ArrayList<>();
+        for (int i = 0; i < DEVICES; i++) {
+            Device profile =
+                    profiles.devices().get(i % profiles.devices().size()).gear();
+            devices.add(profile.withId("device-" + i).withProfile(profile.id()).withName(profile.name() + " " + i));
+        }
+        List<Lead> leads = new ArrayList<>();
+        for (int i = 0; i < LEADS; i++) {
+            Lead profile = profiles.leads().get(i % profiles.leads().size()).gear();
+            leads.add(profile.withId("lead-" + i).withProfile(profile.id()).withName("Lead " + i));
+        }
+        Run run = Boathouse.setup().runs().get(0);
+        List<Run> runs = new ArrayList<>();
+        List<Take> takes = new ArrayList<>();
+        for (int i = 0; i < RUNS; i++) {
+            runs.add(run.withName("Run " + i));
+        }
+        for (int i = 0; i < TAKES; i++) {
+            String name = runs.get(i % RUNS).name();
+            Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
+            takes.add(new Take("Take " + i, name, "takes/" + i + ".wav", at, run.positions()));
+        }
+        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, takes)));
+    }
+}
