@@ -10,6 +10,9 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import kalodyne.core.exchange.StudioReader;
+import kalodyne.core.exchange.StudioTables;
+import kalodyne.core.json.JsonFormat;
 import kalodyne.core.setup.SetupReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +55,9 @@ class DocumentsTest {
         "README.md",
         "docs/architecture.md",
         "docs/formats/setup.md",
+        "docs/formats/studio.md",
+        "docs/formats/tables.md",
+        "docs/formats/catalogue.md",
         "docs/formats/analyse.md",
         "docs/formats/levels.md",
         "THIRD-PARTY.md"
@@ -79,5 +85,27 @@ class DocumentsTest {
                     .isNotEmpty()
                     .allMatch(problem -> problem.what().endsWith(" is missing."));
         }
+    }
+
+    /** The examples of the open formats can be read as they stand. */
+    @ParameterizedTest
+    @CsvSource({"studio.md, json, studio", "catalogue.md, json, catalogue", "tables.md, '', table"})
+    void examples_can_be_read(String document, String language, String kind) throws IOException {
+        Matcher example = Pattern.compile("```" + (language == null ? "" : language) + "\\n(.*?)```", Pattern.DOTALL)
+                .matcher(Files.readString(ROOT.resolve("docs/formats").resolve(document)));
+        int read = 0;
+        while (example.find()) {
+            String text = example.group(1);
+            Path file = Path.of(kind);
+            if (kind.equals("table")) {
+                StudioTables.read(text, file);
+            } else if (kind.equals("studio")) {
+                StudioReader.read(text, file);
+            } else {
+                JsonFormat.CATALOGUE.read(text, file);
+            }
+            read++;
+        }
+        assertThat(read).isGreaterThan(0);
     }
 }

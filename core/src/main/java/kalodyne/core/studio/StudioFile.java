@@ -262,23 +262,52 @@ public final class StudioFile {
     }
 
     /**
-     * Writes a studio to a new file, or over an old one.
+     * Writes a studio to a new file, or over an old one, which is there until the new one is complete.
      *
-     * @throws UnreadableFile where it cannot be written
+     * @throws UnreadableFile where it cannot be written, or is open somewhere
      */
     public static void write(Path studio, Studio contents) throws UnreadableFile {
         Path file = studio.toAbsolutePath().normalize();
+        Path part = file.resolveSibling(file.getFileName() + ".new");
         try {
-            for (String tail : List.of("", "-wal", "-shm")) {
-                Files.deleteIfExists(file.resolveSibling(file.getFileName() + tail));
+            Files.createDirectories(file.getParent());
+            if (Files.exists(file)) {
+                writeOver(file, part, contents);
+            } else {
+                remove(part);
+                create(part, contents);
+                Files.move(part, file);
             }
-            create(file, contents);
+        } catch (UnreadableFile e) {
+            throw e;
         } catch (SQLException | StudioTrouble | IOException e) {
             throw new UnreadableFile(
                     file,
                     Problem.ofWhole(
                             "It could not be written: " + Trouble.reason(e) + ".",
                             "Free some space, or choose another folder."));
+        }
+    }
+
+    private static void writeOver(Path file, Path part, Studio contents)
+            throws IOException, SQLException, StudioTrouble {
+        Optional<StudioLock> lock = StudioLock.take(file, Clock.systemUTC());
+        if (lock.isEmpty()) {
+            throw new UnreadableFile(file, Problem.ofWhole(heldBy(file), "Or choose another name."));
+        }
+        try {
+            remove(part);
+            create(part, contents);
+            remove(file);
+            Files.move(part, file);
+        } finally {
+            lock.get().close();
+        }
+    }
+
+    private static void remove(Path file) throws IOException {
+        for (String tail : List.of("", "-wal", "-shm")) {
+            Files.deleteIfExists(file.resolveSibling(file.getFileName() + tail));
         }
     }
 

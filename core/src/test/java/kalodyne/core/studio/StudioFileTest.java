@@ -229,6 +229,18 @@ class StudioFileTest {
     }
 
     @Test
+    void an_open_studio_is_not_written_over() throws IOException {
+        try (OpenStudio open = open()) {
+            open.history().edit("add a device", Studio.empty().with(device(3)));
+            open.flush();
+            assertThatThrownBy(() -> StudioFile.write(file, Studio.empty())).hasMessageContaining("It is already open");
+        }
+        assertThat(StudioFile.read(file).devices()).hasSize(1);
+        StudioFile.write(file, Studio.empty());
+        assertThat(StudioFile.read(file)).isEqualTo(Studio.empty());
+    }
+
+    @Test
     void what_is_no_studio_is_left_alone() throws Exception {
         Files.writeString(file, "dear diary");
         assertThatThrownBy(this::open).hasMessageContaining("It is not a studio.");

@@ -3,8 +3,10 @@ package kalodyne.desktop.model;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -229,6 +231,14 @@ public final class ShelfModel {
     private Optional<Chosen> find(String id) {
         Optional<Chosen> device = document().device(id).map(Chosen.OfDevice::new);
         return device.or(() -> document().lead(id).map(Chosen.OfLead::new));
+    }
+
+    /** The names of everything on the shelf, by ids. */
+    public Map<String, String> named() {
+        Map<String, String> names = new LinkedHashMap<>();
+        document().devices().forEach(device -> names.put(device.id(), device.name()));
+        document().leads().forEach(lead -> names.put(lead.id(), lead.name()));
+        return names;
     }
 
     // --- commands ----------------------------------------------------------------------------------------------

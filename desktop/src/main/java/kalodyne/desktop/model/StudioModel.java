@@ -23,7 +23,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Names;
-import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
@@ -31,7 +30,6 @@ import kalodyne.core.studio.Kept;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.PastUnreadable;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
@@ -319,16 +317,6 @@ public final class StudioModel implements AutoCloseable {
         reading()
                 .ifPresent(present -> edit(
                         "remove the run", setup -> setup.without(present.run().name())));
-    }
-
-    /** Writes the studio to another file as well; goes on in the present one. */
-    public void saveCopy(Path copy) {
-        try {
-            open.flush();
-            StudioFile.write(copy, studio());
-        } catch (UnreadableFile e) {
-            notice("The copy could not be written", e.getMessage());
-        }
     }
 
     private void refresh() {

@@ -119,6 +119,13 @@ public final class ShelfRoom implements Room {
     }
 
     @Override
+    public List<Command> findable() {
+        return shelf().named().entrySet().stream()
+                .map(entry -> Command.of("Shelf: " + entry.getValue(), null, () -> shelf().choose(entry.getKey())))
+                .toList();
+    }
+
+    @Override
     public String helpResource() {
         return "shelf.txt";
     }

@@ -38,6 +38,7 @@ final class Exchange {
 
     List<Command> commands() {
         return List.of(
+                Command.of("Save a copy of this studio…", "Shortcut+Shift+S", this::saveCopy),
                 Command.of("Bring in a studio or a table…", "Shortcut+I", this::chooseIncoming),
                 Command.of("Write out as JSON…", "Shortcut+E", this::writeJson),
                 Command.of("Write out gear and leads as tables…", null, this::writeTables));
@@ -81,6 +82,21 @@ final class Exchange {
                 // Nothing came in.
             }
         });
+    }
+
+    private void saveCopy() {
+        FileChooser chooser = chooser("Save a copy");
+        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne studios", "*" + StudioFile.EXTENSION));
+        chooser.setInitialFileName(studio.studio().name() + StudioFile.EXTENSION);
+        File chosen = chooser.showSaveDialog(window.get());
+        if (chosen != null) {
+            saveCopy(chosen.toPath());
+        }
+    }
+
+    void saveCopy(Path file) {
+        Studio written = studio.studio();
+        write(file, () -> StudioFile.write(file, written));
     }
 
     private void writeJson() {

@@ -23,7 +23,7 @@ final class Finder extends VBox {
         setId("finder");
         setMaxWidth(520);
         setMaxHeight(USE_PREF_SIZE);
-        query.setPromptText("A room, a run, a station, something to do");
+        query.setPromptText("A room, a run, a piece of gear, something to do");
         query.setId("finder-query");
         query.textProperty().addListener(change -> search());
         query.addEventFilter(KeyEvent.KEY_PRESSED, this::key);

@@ -140,7 +140,6 @@ public final class MainWindow {
                         null,
                         () -> rename("Rename this setup", studio.setup().name(), studio::renameSetup)),
                 Command.of("Open a studio…", "Shortcut+O", this::openStudio),
-                Command.of("Save a copy of this studio…", "Shortcut+Shift+S", this::saveCopy),
                 Command.of(
                         "Rename the studio…",
                         null,
@@ -171,7 +170,7 @@ public final class MainWindow {
         return here;
     }
 
-    /** Everything that has a name: commands, stations of this run, other runs. */
+    /** Everything that has a name: commands, stations of this run, other runs, what is in the rooms. */
     private List<Command> findable() {
         List<Command> all = commandsHere();
         studio.reading()
@@ -180,6 +179,13 @@ public final class MainWindow {
                                 station.name() + ", " + station.detail(),
                                 null,
                                 () -> studio.focusProperty().set(station.part())))));
+        for (Room room : rooms) {
+            room.findable()
+                    .forEach(thing -> all.add(Command.of(thing.name(), null, () -> {
+                        enter(room);
+                        thing.run().run();
+                    })));
+        }
         studio.setup()
                 .runs()
                 .forEach(run -> all.add(Command.of("Run: " + run.name(), null, () -> studio.showRun(run.name()))));
@@ -225,15 +231,6 @@ public final class MainWindow {
         File chosen = chooser("Open a studio").showOpenDialog(scene.getWindow());
         if (chosen != null) {
             opener.open(chosen.toPath());
-        }
-    }
-
-    private void saveCopy() {
-        FileChooser chooser = chooser("Save a copy");
-        chooser.setInitialFileName(studio.studio().name() + StudioFile.EXTENSION);
-        File chosen = chooser.showSaveDialog(scene.getWindow());
-        if (chosen != null) {
-            studio.saveCopy(chosen.toPath());
         }
     }
 

@@ -26,6 +26,11 @@ public interface Room {
     /** What can be done in this room only. */
     List<Command> commands();
 
+    /** Things in it that have names, each with what shows it. */
+    default List<Command> findable() {
+        return List.of();
+    }
+
     /** Whether it shows the run: then the ribbon stands above it, and without a run there is nothing to see in it. */
     default boolean isAboutRun() {
         return true;
