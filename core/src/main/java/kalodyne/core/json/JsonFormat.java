@@ -3,6 +3,7 @@ package kalodyne.core.json;
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -110,6 +111,8 @@ public enum JsonFormat {
             String text = json.startsWith("\ufeff") ? json.substring(1) : json;
             MAPPER.readTree(text);
             return JsonNodes.readTree(MAPPER, text, new LocationJsonNodeFactoryFactory());
+        } catch (StreamConstraintsException e) {
+            throw tooDeep(file);
         } catch (JsonProcessingException e) {
             JsonLocation where = e.getLocation();
             String place = where == null ? "the whole of it" : "line " + where.getLineNr();
@@ -120,9 +123,13 @@ public enum JsonFormat {
                             "It is not valid JSON here: " + shorten(e.getOriginalMessage()) + ".",
                             "Check commas, quotes and brackets."));
         } catch (StackOverflowError e) {
-            throw new UnreadableFile(
-                    file, Problem.ofWhole("It is nested far too deeply.", "Choose a file that Kalodyne wrote."));
+            throw tooDeep(file);
         }
+    }
+
+    private static UnreadableFile tooDeep(Path file) {
+        return new UnreadableFile(
+                file, Problem.ofWhole("It is nested far too deeply.", "Choose a file that Kalodyne wrote."));
     }
 
     private void requireKnownVersion(JsonNode root, Path file) throws UnreadableFile {

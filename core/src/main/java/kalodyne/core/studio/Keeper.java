@@ -69,7 +69,8 @@ final class Keeper implements AutoCloseable {
             }
             listener.accept(new Kept(file, ""));
         } catch (SQLException | StudioTrouble e) {
-            LOG.warn("could not write {}", file, e);
+            // Whoever listens says so; it is tried again.
+            LOG.info("could not write {}", file, e);
             drop();
             listener.accept(new Kept(file, Trouble.reason(e)));
         }

@@ -68,15 +68,20 @@ final class Sql implements AutoCloseable {
             work.run();
             connection.commit();
         } catch (SQLException | RuntimeException e) {
-            try {
-                connection.rollback();
-            } catch (SQLException rollback) {
-                e.addSuppressed(rollback);
-            }
+            takeBack(e);
             throw e;
-        } finally {
-            // Else the lock that the transaction began with would stay.
+        }
+        // Else the lock that the transaction began with would stay.
+        connection.setAutoCommit(true);
+    }
+
+    /** On some failures, a full disk among them, SQLite has taken the transaction back already and refuses to do so again. */
+    private void takeBack(Exception failure) {
+        try {
+            connection.rollback();
             connection.setAutoCommit(true);
+        } catch (SQLException e) {
+            failure.addSuppressed(e);
         }
     }
 

@@ -81,12 +81,12 @@ public final class StudioFile {
                 if (e.kind() == StudioTrouble.Kind.FOREIGN) {
                     throw new UnreadableFile(file, Problem.ofWhole(e.what(), e.remedy()));
                 }
-                LOG.warn("{} is damaged", file, e);
+                LOG.info("{} is damaged", file, e);
             } catch (SQLException e) {
                 if (!Trouble.isDamage(e)) {
                     throw unreadable(file, e);
                 }
-                LOG.warn("{} is damaged", file, e);
+                LOG.info("{} is damaged", file, e);
             }
             rescued = Rescue.of(file, LocalDateTime.now(clock));
             return OpenStudio.of(file, contents(file), lock, clock, rescued);

@@ -2,23 +2,18 @@ package kalodyne.desktop.model;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
@@ -30,7 +25,6 @@ import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.shelf.Plausible;
-import kalodyne.core.shelf.SearchIndex;
 import kalodyne.core.shelf.SearchText;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.units.UnreadableQuantity;
@@ -48,8 +42,8 @@ public final class ShelfModel {
             new ReadOnlyObjectWrapper<>(this, "chosen", Optional.empty());
     private final ReadOnlyObjectWrapper<List<Finding>> findings =
             new ReadOnlyObjectWrapper<>(this, "findings", List.of());
-    private final Kept<Device> devices = new Kept<>(SearchText::of, Plausible::doubts, Device::name);
-    private final Kept<Lead> leads = new Kept<>(SearchText::of, Plausible::doubts, Lead::name);
+    private final KnownItems<Device> devices = new KnownItems<>(SearchText::of, Plausible::doubts, Device::name);
+    private final KnownItems<Lead> leads = new KnownItems<>(SearchText::of, Plausible::doubts, Lead::name);
     private String chosenId = "";
 
     /**
@@ -60,111 +54,6 @@ public final class ShelfModel {
      */
     public record Shown(List<Device> devices, List<Lead> leads, int deviceCount, int leadCount) {
         static final Shown NOTHING = new Shown(List.of(), List.of(), 0, 0);
-    }
-
-    /** The thing that is looked at. */
-    public sealed interface Chosen {
-        String id();
-
-        String name();
-
-        String note();
-
-        List<Part> parts();
-
-        record OfDevice(Device device) implements Chosen {
-            @Override
-            public String id() {
-                return device.id();
-            }
-
-            @Override
-            public String name() {
-                return device.name();
-            }
-
-            @Override
-            public String note() {
-                return device.note();
-            }
-
-            @Override
-            public List<Part> parts() {
-                return Parts.of(device);
-            }
-        }
-
-        record OfLead(Lead lead) implements Chosen {
-            @Override
-            public String id() {
-                return lead.id();
-            }
-
-            @Override
-            public String name() {
-                return lead.name();
-            }
-
-            @Override
-            public String note() {
-                return lead.note();
-            }
-
-            @Override
-            public List<Part> parts() {
-                return Parts.of(lead);
-            }
-        }
-    }
-
-    /** What was worked out for each item of a list, so that an edit works out one item only. */
-    private static final class Kept<T> {
-        private final Function<T, String> text;
-        private final Function<T, List<Plausible.Doubt>> doubts;
-        private final Function<T, String> name;
-        private List<T> list = List.of();
-        private IdentityHashMap<T, String> texts = new IdentityHashMap<>();
-        private IdentityHashMap<T, List<Finding>> found = new IdentityHashMap<>();
-        private SearchIndex<T> index = new SearchIndex<>(List.of(), item -> "");
-
-        Kept(Function<T, String> text, Function<T, List<Plausible.Doubt>> doubts, Function<T, String> name) {
-            this.text = text;
-            this.doubts = doubts;
-            this.name = name;
-        }
-
-        void follow(List<T> now) {
-            if (now == list) {
-                return;
-            }
-            IdentityHashMap<T, String> newTexts = new IdentityHashMap<>();
-            IdentityHashMap<T, List<Finding>> newFound = new IdentityHashMap<>();
-            for (T item : now) {
-                newTexts.put(item, texts.containsKey(item) ? texts.get(item) : text.apply(item));
-                newFound.put(item, found.containsKey(item) ? found.get(item) : findings(item));
-            }
-            texts = newTexts;
-            found = newFound;
-            list = now;
-            index = new SearchIndex<>(now, texts::get);
-        }
-
-        private List<Finding> findings(T item) {
-            return doubts.apply(item).stream()
-                    .map(doubt -> new Finding(
-                            "gear.unusual",
-                            Severity.WEAK,
-                            new Place.Shelf(name.apply(item)),
-                            new Figure(0, ""),
-                            name.apply(item) + ": " + doubt.fact().label().toLowerCase(Locale.ROOT),
-                            doubt.label().equals(name.apply(item)) ? doubt.text() : doubt.label() + ": " + doubt.text(),
-                            Optional.empty()))
-                    .toList();
-        }
-
-        Stream<Finding> found() {
-            return list.stream().flatMap(item -> found.get(item).stream());
-        }
     }
 
     public ShelfModel(StudioModel studio, Clock clock) {
@@ -222,8 +111,8 @@ public final class ShelfModel {
 
     private void search() {
         shown.set(new Shown(
-                devices.index.find(query.get()),
-                leads.index.find(query.get()),
+                devices.find(query.get()),
+                leads.find(query.get()),
                 document().devices().size(),
                 document().leads().size()));
     }

@@ -25,8 +25,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;
-import kalodyne.desktop.model.ShelfModel.Chosen;
 import kalodyne.desktop.shell.Overlay;
 
 /** The thing that is chosen: its names, a drawing of one of its plugs, and its values, all to be corrected in place. */

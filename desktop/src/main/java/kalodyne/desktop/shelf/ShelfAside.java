@@ -8,8 +8,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;
-import kalodyne.desktop.model.ShelfModel.Chosen;
 
 /** What its owner wants to remember of the chosen thing, and what the words for where values are from mean. */
 final class ShelfAside extends VBox {

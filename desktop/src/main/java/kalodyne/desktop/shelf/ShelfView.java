@@ -16,6 +16,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
@@ -196,7 +197,7 @@ final class ShelfView extends VBox {
     }
 
     private void select() {
-        String id = shelf.chosen().map(ShelfModel.Chosen::id).orElse("");
+        String id = shelf.chosen().map(Chosen::id).orElse("");
         select(devices, id, Device::id);
         select(leads, id, Lead::id);
     }

@@ -1,0 +1,73 @@
+package kalodyne.desktop.model;
+
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.shelf.Plausible;
+import kalodyne.core.shelf.SearchIndex;
+
+/**
+ * What was worked out for each item of a list, so that an edit works out one item only.
+ *
+ * @param <T> what kind of item
+ */
+final class KnownItems<T> {
+    private final Function<T, String> text;
+    private final Function<T, List<Plausible.Doubt>> doubts;
+    private final Function<T, String> name;
+    private List<T> list = List.of();
+    private IdentityHashMap<T, String> texts = new IdentityHashMap<>();
+    private IdentityHashMap<T, List<Finding>> found = new IdentityHashMap<>();
+    private SearchIndex<T> index = new SearchIndex<>(List.of(), item -> "");
+
+    KnownItems(Function<T, String> text, Function<T, List<Plausible.Doubt>> doubts, Function<T, String> name) {
+        this.text = text;
+        this.doubts = doubts;
+        this.name = name;
+    }
+
+    void follow(List<T> now) {
+        if (now == list) {
+            return;
+        }
+        IdentityHashMap<T, String> newTexts = new IdentityHashMap<>();
+        IdentityHashMap<T, List<Finding>> newFound = new IdentityHashMap<>();
+        for (T item : now) {
+            newTexts.put(item, texts.containsKey(item) ? texts.get(item) : text.apply(item));
+            newFound.put(item, found.containsKey(item) ? found.get(item) : findings(item));
+        }
+        texts = newTexts;
+        found = newFound;
+        list = now;
+        index = new SearchIndex<>(now, texts::get);
+    }
+
+    private List<Finding> findings(T item) {
+        return doubts.apply(item).stream()
+                .map(doubt -> new Finding(
+                        "gear.unusual",
+                        Severity.WEAK,
+                        new Place.Shelf(name.apply(item)),
+                        new Figure(0, ""),
+                        name.apply(item) + ": " + doubt.fact().label().toLowerCase(Locale.ROOT),
+                        doubt.label().equals(name.apply(item)) ? doubt.text() : doubt.label() + ": " + doubt.text(),
+                        Optional.empty()))
+                .toList();
+    }
+
+    /** The items in which each of the words stands. */
+    List<T> find(String words) {
+        return index.find(words);
+    }
+
+    Stream<Finding> found() {
+        return list.stream().flatMap(item -> found.get(item).stream());
+    }
+}
