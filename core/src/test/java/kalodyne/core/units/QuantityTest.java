@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -13,27 +14,39 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class QuantityTest {
-    private static final Map<String, Quantity<?>> KINDS = Map.of(
-            "level", Quantity.LEVEL,
-            "dbfs", Quantity.DIGITAL_LEVEL,
-            "gain", Quantity.GAIN,
-            "ohms", Quantity.IMPEDANCE,
-            "farads", Quantity.CAPACITANCE_PER_METRE,
-            "metres", Quantity.LENGTH);
+    private static final Map<String, Quantity<?>> KINDS = Map.ofEntries(
+            Map.entry("level", Quantity.LEVEL),
+            Map.entry("dbfs", Quantity.DIGITAL_LEVEL),
+            Map.entry("gain", Quantity.GAIN),
+            Map.entry("ohms", Quantity.IMPEDANCE),
+            Map.entry("ohms/m", Quantity.RESISTANCE_PER_METRE),
+            Map.entry("farads/m", Quantity.CAPACITANCE_PER_METRE),
+            Map.entry("farads", Quantity.CAPACITANCE),
+            Map.entry("henries", Quantity.INDUCTANCE),
+            Map.entry("amperes", Quantity.CURRENT),
+            Map.entry("volts", Quantity.VOLTAGE),
+            Map.entry("hertz", Quantity.FREQUENCY),
+            Map.entry("watts", Quantity.POWER),
+            Map.entry("hours", Quantity.RUNNING_TIME),
+            Map.entry("watt-hours", Quantity.ENERGY),
+            Map.entry("volts/pascal", Quantity.MIC_SENSITIVITY),
+            Map.entry("spl", Quantity.SOUND_LEVEL),
+            Map.entry("self noise", Quantity.SELF_NOISE),
+            Map.entry("spl/mW", Quantity.SOUND_PER_MILLIWATT),
+            Map.entry("metres", Quantity.LENGTH));
 
-    private static double number(Object value) {
-        if (value instanceof Level level) {
-            return level.dbu();
-        } else if (value instanceof DigitalLevel level) {
-            return level.dbfs();
-        } else if (value instanceof Gain gain) {
-            return gain.db();
-        } else if (value instanceof Impedance impedance) {
-            return impedance.ohms();
-        } else if (value instanceof Capacitance capacitance) {
-            return capacitance.farads();
-        }
-        return ((Length) value).metres();
+    private static <T> double measure(Quantity<T> quantity, String text) {
+        return quantity.measure(quantity.read(text));
+    }
+
+    /** As it is shown, typed back. */
+    private static <T> double shownAndTyped(Quantity<T> quantity, String text) {
+        return measure(quantity, quantity.print(quantity.read(text)));
+    }
+
+    /** As files hold it, read back: not a digit is lost. */
+    private static <T> double written(Quantity<T> quantity, String text) {
+        return measure(quantity, quantity.write(quantity.read(text)));
     }
 
     @ParameterizedTest
@@ -56,13 +69,38 @@ class QuantityTest {
             ohms   | 1MΩ           | 1000000
             ohms   | 600 ohms      | 600
             ohms   | 2,2 kΩ        | 2200
-            farads | 100 pF/m      | 1e-10
-            farads | 30 pF/ft      | 9.8425e-11
+            farads/m | 100 pF/m      | 1e-10
+            farads/m | 30 pF/ft      | 9.8425e-11
             metres | 10 ft         | 3.048
             metres | 150 cm        | 1.5
+            ohms/m | 80 mΩ/m       | 0.08
+            ohms/m | 80 Ω/km       | 0.08
+            farads | 4,7 nF        | 4.7e-9
+            farads | 150pF         | 1.5e-10
+            henries | 2.5 H        | 2.5
+            henries | 450 mH       | 0.45
+            amperes | 500mA        | 0.5
+            amperes | 3 A          | 3
+            volts  | 48 V          | 48
+            hertz  | 80 Hz         | 80
+            hertz  | 1.2 kHz       | 1200
+            watts  | 100 mW        | 0.1
+            hours  | 90 min        | 1.5
+            watt-hours | 37 Wh     | 37
+            volts/pascal | 2.2 mV/Pa | 0.0022
+            volts/pascal | −54 dBV/Pa | 0.00199526
+            spl    | 94 dB SPL     | 94
+            self noise | 18 dB(A)  | 18
+            self noise | 18 dBA    | 18
+            spl/mW | 98 dB/mW      | 98
             """)
     void reads_what_data_sheets_print(String kind, String text, double expected) {
-        assertThat(number(KINDS.get(kind).read(text))).isCloseTo(expected, within(Math.abs(expected) * 1e-5 + 6e-5));
+        Quantity<?> quantity = KINDS.get(kind);
+        boolean isDecibels = List.of("level", "dbfs", "gain").contains(kind);
+        double tolerance = 1e-5 * Math.abs(expected) + (isDecibels ? 6e-5 : 0);
+        assertThat(measure(quantity, text)).isCloseTo(expected, within(tolerance));
+        assertThat(shownAndTyped(quantity, text)).isCloseTo(expected, within(0.051 + 6e-4 * Math.abs(expected)));
+        assertThat(written(quantity, text)).isEqualTo(measure(quantity, text));
     }
 
     @ParameterizedTest
@@ -82,6 +120,12 @@ class QuantityTest {
             ohms   | 10 m Ω Ω     | is not a unit
             ohms   | ±5 kΩ        | two signs at once
             metres | NaN m        | does not begin with a number
+            volts  | 48           | has no unit
+            volts  | 4 dBu        | is not a unit of voltage
+            amperes | -1 A        | there is no negative current
+            self noise | 18 dB SPL | is not a unit of self noise
+            spl/mW | 98 dB        | is not a unit of sensitivity
+            volts/pascal | 0 mV/Pa | is nothing at all
             """)
     void refuses_what_it_would_have_to_guess(String kind, String text, String reason) {
         assertThatThrownBy(() -> KINDS.get(kind).read(text))

@@ -5,9 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
@@ -287,5 +292,108 @@ class ShelfRoomTest {
                         .orElseThrow()
                         .colour())
                 .isEqualTo("blue");
+    }
+
+    /** What is chosen from a list when gear is added: which plug its output has, what it runs on. */
+    @Test
+    void asks_which_plug_and_what_it_runs_on() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            desk.click("#add-gear");
+            desk.click("#profile-search");
+            desk.robot().write("desktop synth");
+            desk.rest();
+            List<ComboBox<?>> boxes = List.copyOf(desk
+                    .robot()
+                    .lookup((Node node) -> node instanceof ComboBox && node.getParent() instanceof Questions)
+                    .queryAllAs(ComboBox.class)
+                    .stream()
+                    .map(box -> (ComboBox<?>) box)
+                    .toList());
+            assertThat(boxes).hasSize(2);
+            Desk.onScreen(() -> {
+                boxes.get(0).getSelectionModel().select(2);
+                return null;
+            });
+            desk.click("#put-on-shelf");
+            Device added = studio(desk).devices().get(studio(desk).devices().size() - 1);
+            assertThat(added.socket("out-left").orElseThrow().connector()).isEqualTo(Connector.RCA);
+            assertThat(added.socket("out-right").orElseThrow().connector()).isEqualTo(Connector.RCA);
+            assertThat(added.socket("phones").orElseThrow().connector()).isEqualTo(Connector.JACK_635_TRS);
+            assertThat(added.profile()).contains("synth-desktop");
+        }
+    }
+
+    @Test
+    void a_value_that_was_not_known_can_be_added_and_made_unknown_again() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            choose(desk, "bass-synth");
+            desk.click("#more-socket-out");
+            desk.robot().clickOn("Nominal level…");
+            desk.rest();
+            desk.typeInto("#name-field", "4 kΩ");
+            assertThat(desk.text("#name-problem")).startsWith("“kΩ” is not a unit of level.");
+            desk.typeInto("#name-field", "+4 dBu");
+            assertThat(desk.text("#value-socket-out-nominalLevel")).isEqualTo("+4.0 dBu");
+            desk.typeInto("#value-socket-out-nominalLevel", " ");
+            assertThat(desk.shows("#value-socket-out-nominalLevel")).isFalse();
+        }
+    }
+
+    @Test
+    void gear_is_found_from_any_room() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            desk.press(KeyCode.CONTROL, KeyCode.K);
+            desk.robot().write("shelf splitter b");
+            desk.press(KeyCode.ENTER);
+            assertThat(desk.text("#item-name")).isEqualTo("Splitter B");
+            assertThat(desk.text("#wiring"))
+                    .isEqualTo("How end a is wired: tip → headphones tip; ring 1 → headphones ring; ring 2 → microphone"
+                            + " tip; sleeve → microphone sleeve and headphones sleeve.");
+        }
+    }
+
+    /** A note of several lines, a colour, a number: kept when the field is left; what cannot be is told. */
+    @Test
+    void notes_colours_and_numbers_are_kept() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            choose(desk, "lead-7");
+            desk.click("#item-note");
+            desk.robot().push(KeyCode.CONTROL, KeyCode.A);
+            desk.robot().write("Crackles");
+            desk.robot().push(KeyCode.CONTROL, KeyCode.ENTER);
+            desk.typeInto("#item-colour", "sky blue");
+            desk.typeInto("#item-owned", "many");
+            Lead lead = studio(desk).lead("lead-7").orElseThrow();
+            assertThat(lead.note()).isEqualTo("Crackles");
+            assertThat(lead.colour()).isEqualTo("sky blue");
+            assertThat(lead.owned()).isEqualTo(1);
+            desk.typeInto("#item-owned", "4");
+            assertThat(studio(desk).lead("lead-7").orElseThrow().owned()).isEqualTo(4);
+        }
+    }
+
+    /** The room is built again and again without keeping what was dropped from changing. */
+    @Test
+    void a_shelf_of_another_studio_is_shown_when_it_is_opened() throws IOException {
+        Path other = folder.resolve("other.kalodyne");
+        StudioFile.write(other, Studio.empty().with(studioLead()));
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            Desk.onScreen(() -> {
+                desk.workbench().opener().open(other);
+                return null;
+            });
+            Desk.until(() -> desk.text("#shelf-sentence").equals("0 devices and 1 kind of lead"));
+            assertThat(desk.text("#item-name")).isEqualTo("Only one");
+            desk.typeInto("#item-name", "Still one");
+        }
+        assertThat(StudioFile.read(other).leads()).extracting(Lead::name).containsExactly("Still one");
+    }
+
+    private static Lead studioLead() {
+        return Catalogue.shipped().lead("rca-y").orElseThrow().gear().withName("Only one");
     }
 }
