@@ -64,14 +64,8 @@ public record Control(String name, Taper taper, Dial dial, double position) {
         if (wanted.compareTo(taper.lowest()) < 0 || wanted.compareTo(taper.highest()) > 0) {
             throw new UnreadableQuantity(
                     "The " + name + " does not reach " + Print.signed(wanted.db(), 1) + " dB.",
-                    "It goes from " + range() + ".");
+                    "It goes from " + ControlRange.print(taper) + ".");
         }
         return taper.positionFor(wanted);
-    }
-
-    private String range() {
-        String lowest =
-                Double.isInfinite(taper.lowest().db()) ? "shut" : taper.lowest().toString();
-        return lowest + " to " + taper.highest();
     }
 }

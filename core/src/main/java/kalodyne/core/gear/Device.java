@@ -116,6 +116,11 @@ public record Device(
                 id, name, kind, profile, note, sockets, newStages, controls, powering, sampleRatesHz, bitDepths, facts);
     }
 
+    public Device withControls(List<DeviceControl> newControls) {
+        return new Device(
+                id, name, kind, profile, note, sockets, stages, newControls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
     public Device withPowering(List<Powering> newPowering) {
         return new Device(
                 id, name, kind, profile, note, sockets, stages, controls, newPowering, sampleRatesHz, bitDepths, facts);

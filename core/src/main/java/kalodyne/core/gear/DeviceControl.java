@@ -28,4 +28,8 @@ public record DeviceControl(
     public Optional<Control> standingAt(double position) {
         return taper.map(each -> new Control(name, each, dial, position));
     }
+
+    public DeviceControl withTaper(Taper newTaper) {
+        return new DeviceControl(id, name, kind, Optional.of(newTaper), dial, positions);
+    }
 }

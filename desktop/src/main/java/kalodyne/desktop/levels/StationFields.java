@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import kalodyne.core.gear.Control;
-import kalodyne.core.gear.LinearTaper;
+import kalodyne.core.gear.ControlRange;
 import kalodyne.core.gear.Names;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
@@ -14,7 +14,6 @@ import kalodyne.core.run.RunLead;
 import kalodyne.core.run.SignalLevels;
 import kalodyne.core.run.Source;
 import kalodyne.core.run.Station;
-import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
@@ -172,27 +171,13 @@ final class StationFields {
         return new Field(
                 "gain range",
                 "What the gain does right down and full up. For example +4 dB to +58 dB.",
-                run -> range(run.input().gain()),
+                run -> ControlRange.print(run.input().gain().taper()),
                 (run, text) -> {
                     Control gain = run.input().gain();
-                    if (text.strip().equals(range(gain))) {
-                        return run;
-                    }
-                    String[] ends = text.split("\\bto\\b|…", -1);
-                    if (ends.length != 2) {
-                        throw new UnreadableQuantity(
-                                "“" + text.strip() + "” has not two ends.", "Write for example +4 dB to +58 dB.");
-                    }
-                    Gain lowest = Quantity.GAIN.read(ends[0]);
-                    Gain highest = Quantity.GAIN.read(ends[1]);
                     return run.withInput(run.input()
                             .withGain(new Control(
-                                    gain.name(), new LinearTaper(lowest, highest), gain.dial(), gain.position())));
+                                    gain.name(), ControlRange.read(text, gain.taper()), gain.dial(), gain.position())));
                 });
-    }
-
-    private static String range(Control control) {
-        return control.taper().lowest() + " to " + control.taper().highest();
     }
 
     private static List<Field> track() {

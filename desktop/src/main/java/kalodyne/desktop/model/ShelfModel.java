@@ -14,7 +14,9 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.gear.ControlRange;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.Ids;
@@ -265,6 +267,26 @@ public final class ShelfModel {
                 .orElse(false);
         LocalDate today = LocalDate.now(clock);
         return isMeasured ? Provenance.measured(today) : Provenance.datasheet(today);
+    }
+
+    /**
+     * Gives a control of the device that is chosen another range.
+     *
+     * @throws UnreadableQuantity where it cannot be read
+     */
+    public void range(String controlId, String typed) {
+        change(
+                "change a control's range",
+                device -> device.withControls(device.controls().stream()
+                        .map(control -> control.id().equals(controlId) ? ranged(control, typed) : control)
+                        .toList()),
+                lead -> lead);
+    }
+
+    private static DeviceControl ranged(DeviceControl control, String typed) {
+        return control.taper()
+                .map(taper -> control.withTaper(ControlRange.read(typed, taper)))
+                .orElse(control);
     }
 
     /** Says where a value is from. */

@@ -18,6 +18,7 @@ import javafx.util.StringConverter;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
@@ -236,7 +237,10 @@ final class ItemPane extends Pane {
         List<Part> shown = chosen instanceof Chosen.OfDevice device
                 ? parts(chosen.parts(), device.device(), face == null ? "" : face.id())
                 : chosen.parts().stream().filter(part -> !isBareWire(part)).toList();
-        values.show(chosen.id(), shown);
+        values.show(
+                chosen.id(),
+                shown,
+                chosen instanceof Chosen.OfDevice device ? controls(device.device(), shown) : List.of());
         wiring.setText(
                 chosen instanceof Chosen.OfLead lead && face != null
                         ? ContactWords.wiring(lead.lead(), face.id())
@@ -264,6 +268,21 @@ final class ItemPane extends Pane {
                         || part.mark().startsWith(own + " ")
                         || stages.contains(part.mark())
                         || part.mark().startsWith("powering "))
+                .toList();
+    }
+
+    /** The controls of the stages that are shown, and those that act on the whole. */
+    private static List<DeviceControl> controls(Device device, List<Part> shown) {
+        List<String> elsewhere = device.stages().stream()
+                .filter(stage -> shown.stream().noneMatch(part -> part.mark().equals("stage " + stage.id())))
+                .flatMap(stage -> stage.controls().stream())
+                .toList();
+        List<String> here = device.stages().stream()
+                .filter(stage -> shown.stream().anyMatch(part -> part.mark().equals("stage " + stage.id())))
+                .flatMap(stage -> stage.controls().stream())
+                .toList();
+        return device.controls().stream()
+                .filter(control -> here.contains(control.id()) || !elsewhere.contains(control.id()))
                 .toList();
     }
 

@@ -1,8 +1,10 @@
 package kalodyne.desktop.shelf;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -12,6 +14,8 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import kalodyne.core.gear.ControlRange;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Part;
 import kalodyne.desktop.control.QuantityField;
@@ -25,6 +29,7 @@ final class ValueGrid extends GridPane {
     private final Overlay overlay;
     private final Consumer<String> explain;
     private final List<Row> rows = new ArrayList<>();
+    private final Map<String, QuantityField> ranges = new LinkedHashMap<>();
     private String layout = "";
 
     private record Row(String mark, Fact<?> fact, QuantityField field, ProvenanceButton from) {}
@@ -46,17 +51,58 @@ final class ValueGrid extends GridPane {
     }
 
     /** Shows parts; fields that stay where they are keep the focus and what is being typed. */
-    void show(String owner, List<Part> parts) {
+    void show(String owner, List<Part> parts, List<DeviceControl> controls) {
         StringBuilder now = new StringBuilder(owner);
         parts.forEach(
                 part -> now.append('|').append(part.mark()).append(part.facts().known()));
+        controls.forEach(control -> now.append('|').append(control.id()));
         if (!now.toString().equals(layout)) {
             layout = now.toString();
             build(parts);
+            addControls(controls);
         }
+        ranges.forEach((id, field) -> controls.stream()
+                .filter(control -> control.id().equals(id))
+                .forEach(control ->
+                        field.show(control.taper().map(ControlRange::print).orElse(""))));
         for (Row row : rows) {
             parts.stream().filter(part -> part.mark().equals(row.mark())).forEach(part -> show(row, part));
         }
+    }
+
+    private void addControls(List<DeviceControl> controls) {
+        ranges.clear();
+        int line = getRowCount();
+        if (!controls.isEmpty()) {
+            add(section("Controls"), 0, line++, 3, 1);
+        }
+        for (DeviceControl control : controls) {
+            Label label = new Label(control.name());
+            label.getStyleClass().addAll("second", "small");
+            label.setMinWidth(Region.USE_PREF_SIZE);
+            add(label, 0, line);
+            if (control.taper().isPresent()) {
+                QuantityField field = new QuantityField(text -> shelf.range(control.id(), text), explain);
+                field.setId("range-" + control.id());
+                field.getStyleClass().add("value-field");
+                field.setAccessibleText(control.name() + ", range");
+                field.setTooltip(new Tooltip("What it does right down and full up. For example +4 dB to +58 dB."));
+                label.setLabelFor(field);
+                add(field, 1, line++, 2, 1);
+                ranges.put(control.id(), field);
+            } else {
+                Label positions = new Label(String.join(" / ", control.positions()));
+                positions.getStyleClass().add("small");
+                add(positions, 1, line++, 2, 1);
+            }
+        }
+    }
+
+    private static Label section(String words) {
+        Label title = new Label(words);
+        title.getStyleClass().add("section");
+        title.setMaxWidth(Double.MAX_VALUE);
+        return title;
     }
 
     private static void show(Row row, Part part) {
@@ -76,10 +122,7 @@ final class ValueGrid extends GridPane {
             if (isSilent) {
                 continue;
             }
-            Label title = new Label(part.label());
-            title.getStyleClass().add("section");
-            title.setMaxWidth(Double.MAX_VALUE);
-            add(title, 0, line, 2, 1);
+            add(section(part.label()), 0, line, 2, 1);
             if (!unknown.isEmpty()) {
                 add(more(part, unknown), 2, line);
             }
