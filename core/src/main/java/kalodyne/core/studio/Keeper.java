@@ -28,6 +28,7 @@ final class Keeper implements AutoCloseable {
         return thread;
     });
     private volatile Consumer<Kept> listener = kept -> {};
+    private volatile boolean isEdited;
     private Store store;
 
     /**
@@ -50,6 +51,7 @@ final class Keeper implements AutoCloseable {
         synchronized (waiting) {
             waiting.add(commit);
         }
+        isEdited = true;
         writer.execute(this::write);
     }
 
@@ -112,11 +114,8 @@ final class Keeper implements AutoCloseable {
     /** Waits until everything that can be written is, and lets go of the file. */
     @Override
     public void close() {
-        boolean isUntouched;
-        synchronized (waiting) {
-            isUntouched = store == null;
-        }
-        if (!isUntouched) {
+        // A studio that nobody edited is not made; what could not be written before gets its last chance.
+        if (isEdited) {
             writer.execute(this::write);
         }
         writer.execute(this::drop);

@@ -395,4 +395,16 @@ class StudioFileTest {
         assertThat(again.devices()).hasSize(1);
         assertThat(again.leads()).hasSize(1);
     }
+
+    @Test
+    void what_could_not_be_written_gets_a_last_chance_at_the_end() throws IOException {
+        Path away = Files.writeString(folder.resolve("stick"), "a file where the folder should be");
+        file = away.resolve("mine.kalodyne");
+        try (OpenStudio studio = open()) {
+            studio.history().edit("add a device", Studio.empty().with(device(1)));
+            studio.flush();
+            Files.delete(away);
+        }
+        assertThat(StudioFile.read(file).devices()).hasSize(1);
+    }
 }
