@@ -23,7 +23,7 @@ public sealed interface Place {
     /**
      * At something on the shelf.
      *
-     * @param name of the device or lead
+     * @param id of the device or lead
      */
-    record Shelf(String name) implements Place {}
+    record Shelf(String id) implements Place {}
 }

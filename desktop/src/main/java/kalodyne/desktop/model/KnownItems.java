@@ -21,15 +21,21 @@ import kalodyne.core.shelf.SearchIndex;
 final class KnownItems<T> {
     private final Function<T, String> text;
     private final Function<T, List<Plausible.Doubt>> doubts;
+    private final Function<T, String> id;
     private final Function<T, String> name;
     private List<T> list = List.of();
     private IdentityHashMap<T, String> texts = new IdentityHashMap<>();
     private IdentityHashMap<T, List<Finding>> found = new IdentityHashMap<>();
     private SearchIndex<T> index = new SearchIndex<>(List.of(), item -> "");
 
-    KnownItems(Function<T, String> text, Function<T, List<Plausible.Doubt>> doubts, Function<T, String> name) {
+    KnownItems(
+            Function<T, String> text,
+            Function<T, List<Plausible.Doubt>> doubts,
+            Function<T, String> id,
+            Function<T, String> name) {
         this.text = text;
         this.doubts = doubts;
+        this.id = id;
         this.name = name;
     }
 
@@ -54,7 +60,7 @@ final class KnownItems<T> {
                 .map(doubt -> new Finding(
                         "gear.unusual",
                         Severity.WEAK,
-                        new Place.Shelf(name.apply(item)),
+                        new Place.Shelf(id.apply(item)),
                         new Figure(0, ""),
                         name.apply(item) + ": " + doubt.fact().label().toLowerCase(Locale.ROOT),
                         doubt.label().equals(name.apply(item)) ? doubt.text() : doubt.label() + ": " + doubt.text(),

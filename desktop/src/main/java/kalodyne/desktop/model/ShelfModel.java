@@ -44,8 +44,9 @@ public final class ShelfModel {
             new ReadOnlyObjectWrapper<>(this, "chosen", Optional.empty());
     private final ReadOnlyObjectWrapper<List<Finding>> findings =
             new ReadOnlyObjectWrapper<>(this, "findings", List.of());
-    private final KnownItems<Device> devices = new KnownItems<>(SearchText::of, Plausible::doubts, Device::name);
-    private final KnownItems<Lead> leads = new KnownItems<>(SearchText::of, Plausible::doubts, Lead::name);
+    private final KnownItems<Device> devices =
+            new KnownItems<>(SearchText::of, Plausible::doubts, Device::id, Device::name);
+    private final KnownItems<Lead> leads = new KnownItems<>(SearchText::of, Plausible::doubts, Lead::id, Lead::name);
     private String chosenId = "";
 
     /**

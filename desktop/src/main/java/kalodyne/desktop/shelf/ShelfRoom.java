@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
@@ -116,6 +117,13 @@ public final class ShelfRoom implements Room {
                 Command.of("Which plug is this?", "Shortcut+P", () -> view().findPlug()),
                 Command.of("Duplicate what is chosen", "Shortcut+D", () -> shelf().duplicate()),
                 Command.of("Take what is chosen off the shelf", "Shortcut+Delete", () -> shelf().remove()));
+    }
+
+    @Override
+    public void show(Place place) {
+        if (place instanceof Place.Shelf here) {
+            shelf().choose(here.id());
+        }
     }
 
     @Override

@@ -12,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.desktop.control.SeverityMark;
 
@@ -24,10 +25,12 @@ final class FindingsPane extends ScrollPane {
     private final VBox list = new VBox(9);
     private final VBox aside = new VBox();
     private final Consumer<Remedy> apply;
+    private final Consumer<Place> goTo;
     private Room.Report shown;
 
-    FindingsPane(Consumer<Remedy> apply) {
+    FindingsPane(Consumer<Remedy> apply, Consumer<Place> goTo) {
         this.apply = apply;
+        this.goTo = goTo;
         getStyleClass().add("findings-pane");
         setId("findings");
         setFitToWidth(true);
@@ -70,6 +73,9 @@ final class FindingsPane extends ScrollPane {
         HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
         card.getStyleClass().add("finding");
         card.setId("finding-" + id(finding));
+        if (finding.place() instanceof Place.Shelf) {
+            words.getChildren().add(link("Look at it", "look-" + id(finding), () -> goTo.accept(finding.place())));
+        }
         return card;
     }
 
@@ -80,11 +86,15 @@ final class FindingsPane extends ScrollPane {
             words.setWrapText(true);
             return words;
         }
-        Button button = new Button(remedy.words());
+        return link(remedy.words(), "remedy-" + id(finding), () -> apply.accept(remedy));
+    }
+
+    private static Button link(String words, String id, Runnable action) {
+        Button button = new Button(words);
         button.getStyleClass().add("action-link");
-        button.setId("remedy-" + id(finding));
+        button.setId(id);
         button.setWrapText(true);
-        button.setOnAction(event -> apply.accept(remedy));
+        button.setOnAction(event -> action.run());
         return button;
     }
 

@@ -57,7 +57,7 @@ public final class MainWindow {
         this.appearance = appearance;
         this.rooms = List.copyOf(rooms);
         this.opener = opener;
-        findings = new FindingsPane(studio::apply);
+        findings = new FindingsPane(studio::apply, place -> entered.show(place));
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
         welcome = new Welcome(studio, this::openStudio, () -> opener.openDemo(false));

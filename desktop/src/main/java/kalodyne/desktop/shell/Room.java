@@ -5,6 +5,7 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 
 /** A room of the work. Its node is built when it is first asked for. */
@@ -30,6 +31,9 @@ public interface Room {
     default List<Command> findable() {
         return List.of();
     }
+
+    /** Shows where something was noticed, as far as the room can. */
+    default void show(Place place) {}
 
     /** Whether it shows the run: then the ribbon stands above it, and without a run there is nothing to see in it. */
     default boolean isAboutRun() {

@@ -162,6 +162,9 @@ class ShelfRoomTest {
                             .facts()
                             .printed(Fact.LOAD_IMPEDANCE))
                     .contains("3 Ω");
+            choose(desk, "lead-7");
+            desk.click("#look-gear-unusual");
+            assertThat(desk.text("#item-name")).isEqualTo("Interface");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.shows("#finding-gear-unusual")).isFalse();
         }
