@@ -1,6 +1,7 @@
 package kalodyne.core.exchange;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -150,11 +151,12 @@ public record ImportPlan(List<Line> lines, Studio result) {
                             isSame ? Effect.SAME : Effect.CHANGED,
                             isSame ? List.of() : differences.apply(old.get(), now)));
                 } else {
-                    String name = Studio.freeName(kind.name().apply(item), List.copyOf(names));
                     boolean isTaken = byId.containsKey(kind.id().apply(item));
                     T own = isTaken || mode == Mode.COPY ? kind.withId().apply(item, Ids.fresh(kind.word())) : item;
-                    T added = kind.withName()
-                            .apply(own, mode == Mode.COPY ? name : kind.name().apply(item));
+                    T added = mode == Mode.COPY
+                            ? kind.withName()
+                                    .apply(own, Studio.freeName(kind.name().apply(item), names))
+                            : own;
                     byId.put(kind.id().apply(added), added);
                     names.add(kind.name().apply(added));
                     lines.add(new Line(kind.word(), kind.name().apply(added), Effect.ADDED, List.of()));
@@ -187,13 +189,12 @@ public record ImportPlan(List<Line> lines, Studio result) {
         }
 
         private static List<String> differences(Setup old, Setup now) {
-            List<String> changed = now.runs().stream()
-                    .filter(run -> !old.runs().contains(run))
-                    .map(run -> "run " + run.name())
-                    .toList();
-            List<String> all = new ArrayList<>(changed);
+            List<String> all = new ArrayList<>();
+            Set<Run> oldRuns = new HashSet<>(old.runs());
+            now.runs().stream().filter(run -> !oldRuns.contains(run)).forEach(run -> all.add("run " + run.name()));
+            Set<Take> oldTakes = new HashSet<>(old.takes());
             long takes = now.takes().stream()
-                    .filter(take -> !old.takes().contains(take))
+                    .filter(take -> !oldTakes.contains(take))
                     .count();
             if (takes > 0) {
                 all.add(takes + (takes == 1 ? " take" : " takes"));

@@ -3,7 +3,6 @@ package kalodyne.core.gear;
 import static kalodyne.core.gear.Contact.*;
 
 import java.util.List;
-import java.util.Optional;
 
 /** A kind of connector with its contacts, in the order from the tip or from the first number. */
 @SuppressWarnings("ImmutableEnumChecker") // the list is a copy that cannot be changed
@@ -75,12 +74,5 @@ public enum Connector implements Coded {
 
     public boolean isJack() {
         return family == Family.JACK_635 || family == Family.JACK_35;
-    }
-
-    /** The contact of this mark; empty where it has none such. */
-    public Optional<Contact> contact(String mark) {
-        return contacts.stream()
-                .filter(contact -> contact.word().equalsIgnoreCase(mark.strip()))
-                .findFirst();
     }
 }

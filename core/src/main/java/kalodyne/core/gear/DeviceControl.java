@@ -24,11 +24,6 @@ public record DeviceControl(
         }
     }
 
-    /** The control standing somewhere, to compute with; empty for a switch without gain. */
-    public Optional<Control> standingAt(double position) {
-        return taper.map(each -> new Control(name, each, dial, position));
-    }
-
     public DeviceControl withTaper(Taper newTaper) {
         return new DeviceControl(id, name, kind, Optional.of(newTaper), dial, positions);
     }

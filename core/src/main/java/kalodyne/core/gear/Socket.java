@@ -124,11 +124,6 @@ public record Socket(
                 facts);
     }
 
-    /** Whether both a left and a right signal come through it. */
-    public boolean isStereo() {
-        return contacts.containsValue(Carries.LEFT) && contacts.containsValue(Carries.RIGHT);
-    }
-
     /** What it is, in a few words: "6.35 mm three-pole, balanced line in". */
     public String words() {
         String howBalanced = balance.map(each -> each.word() + " ").orElse("");

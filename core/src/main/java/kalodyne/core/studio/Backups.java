@@ -10,7 +10,6 @@ import java.sql.SQLException;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.IsoFields;
 import java.util.ArrayList;
@@ -25,7 +24,6 @@ public final class Backups {
     private static final int DAYS_KEPT_ALL = 7;
     private static final int WEEKS_KEPT = 5;
     private static final int MONTHS_KEPT = 12;
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HHmmss");
 
     private final Path studio;
 
@@ -62,23 +60,16 @@ public final class Backups {
 
     private void at(Path file, List<Backup> backups) {
         String name = file.getFileName().toString();
-        String head = stem() + " ";
+        String head = StudioPaths.stem(studio) + " ";
         if (name.startsWith(head) && name.endsWith(StudioFile.EXTENSION)) {
             try {
                 String moment = name.substring(head.length(), name.length() - StudioFile.EXTENSION.length());
-                backups.add(new Backup(file, LocalDateTime.parse(moment, MOMENT)));
+                backups.add(new Backup(file, LocalDateTime.parse(moment, StudioPaths.MOMENT)));
             } catch (DateTimeException e) {
                 // Somebody else's file.
                 return;
             }
         }
-    }
-
-    private String stem() {
-        String name = studio.getFileName().toString();
-        return name.endsWith(StudioFile.EXTENSION)
-                ? name.substring(0, name.length() - StudioFile.EXTENSION.length())
-                : name;
     }
 
     /** Makes the copy of a day, if there is none of that day yet, and removes those that are too many. */
@@ -94,7 +85,7 @@ public final class Backups {
     /** Makes a copy as the studio is on the disk. */
     Path make(LocalDateTime now) throws SQLException, IOException {
         Files.createDirectories(folder());
-        Path copy = folder().resolve(stem() + " " + MOMENT.format(now) + StudioFile.EXTENSION);
+        Path copy = folder().resolve(StudioPaths.dated(studio, "", now));
         Path part = copy.resolveSibling(copy.getFileName() + ".part");
         Files.deleteIfExists(part);
         try (Connection connection = Database.forReading(studio);

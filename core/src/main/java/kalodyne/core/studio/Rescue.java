@@ -10,7 +10,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -26,8 +25,6 @@ import kalodyne.core.json.UnreadableFile;
  * read takes its place.
  */
 final class Rescue {
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HHmmss");
-
     /** Row numbers are passed over in steps that double, up to this, until rows can be read again. */
     private static final long LONGEST_STEP = 1 << 16;
 
@@ -56,19 +53,17 @@ final class Rescue {
         Optional<Backups.Backup> backup = new Backups(file)
                 .list().stream().filter(each -> isSound(each.file())).findFirst();
         Path fresh = file.resolveSibling(file.getFileName() + ".rescued");
-        for (Path old : withCompanions(fresh)) {
-            Files.deleteIfExists(old);
-        }
+        StudioPaths.remove(fresh);
         if (isEmpty && backup.isPresent()) {
             Files.copy(backup.get().file(), fresh);
         } else {
             write(found, fresh);
         }
-        Path aside = file.resolveSibling(stem() + " damaged " + MOMENT.format(now) + StudioFile.EXTENSION);
-        for (String tail : COMPANIONS) {
-            Path part = sibling(file, tail);
+        Path aside = file.resolveSibling(StudioPaths.dated(file, "damaged ", now));
+        for (String tail : StudioPaths.TAILS) {
+            Path part = StudioPaths.withTail(file, tail);
             if (Files.exists(part)) {
-                Files.move(part, sibling(aside, tail));
+                Files.move(part, StudioPaths.withTail(aside, tail));
             }
         }
         Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
@@ -221,22 +216,5 @@ final class Rescue {
         } catch (StudioTrouble e) {
             throw new SQLException(e);
         }
-    }
-
-    private static final List<String> COMPANIONS = List.of("", "-wal", "-shm");
-
-    private static List<Path> withCompanions(Path path) {
-        return COMPANIONS.stream().map(tail -> sibling(path, tail)).toList();
-    }
-
-    private static Path sibling(Path path, String tail) {
-        return path.resolveSibling(path.getFileName() + tail);
-    }
-
-    private String stem() {
-        String name = file.getFileName().toString();
-        return name.endsWith(StudioFile.EXTENSION)
-                ? name.substring(0, name.length() - StudioFile.EXTENSION.length())
-                : name;
     }
 }

@@ -1,6 +1,7 @@
 package kalodyne.core.studio;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -101,8 +102,8 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
     }
 
     /** A name that no other of these has: the one wanted, or with a number behind it. */
-    public static String freeName(String wanted, List<String> taken) {
-        Set<String> names = new HashSet<>(taken);
+    public static String freeName(String wanted, Collection<String> taken) {
+        Set<String> names = taken instanceof Set<String> set ? set : new HashSet<>(taken);
         String free = wanted;
         for (int number = 2; names.contains(free); number++) {
             String tail = " " + number;

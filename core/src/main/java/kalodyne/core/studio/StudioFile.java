@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -154,15 +153,13 @@ public final class StudioFile {
         Path copy = folder.resolve("copy" + EXTENSION);
         try {
             Files.copy(file, copy);
-            Path log = file.resolveSibling(file.getFileName() + "-wal");
+            Path log = StudioPaths.withTail(file, "-wal");
             if (Files.exists(log)) {
-                Files.copy(log, folder.resolve("copy" + EXTENSION + "-wal"), StandardCopyOption.REPLACE_EXISTING);
+                Files.copy(log, StudioPaths.withTail(copy, "-wal"));
             }
             return contents(copy);
         } finally {
-            for (String tail : List.of("", "-wal", "-shm")) {
-                Files.deleteIfExists(folder.resolve("copy" + EXTENSION + tail));
-            }
+            StudioPaths.remove(copy);
             Files.deleteIfExists(folder);
         }
     }
@@ -274,7 +271,7 @@ public final class StudioFile {
             if (Files.exists(file)) {
                 writeOver(file, part, contents);
             } else {
-                remove(part);
+                StudioPaths.remove(part);
                 create(part, contents);
                 Files.move(part, file);
             }
@@ -296,18 +293,12 @@ public final class StudioFile {
             throw new UnreadableFile(file, Problem.ofWhole(heldBy(file), "Or choose another name."));
         }
         try {
-            remove(part);
+            StudioPaths.remove(part);
             create(part, contents);
-            remove(file);
+            StudioPaths.remove(file);
             Files.move(part, file);
         } finally {
             lock.get().close();
-        }
-    }
-
-    private static void remove(Path file) throws IOException {
-        for (String tail : List.of("", "-wal", "-shm")) {
-            Files.deleteIfExists(file.resolveSibling(file.getFileName() + tail));
         }
     }
 
