@@ -2,9 +2,10 @@ package kalodyne.desktop;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.ZoneId;
 import java.util.concurrent.Callable;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Screen;
@@ -12,55 +13,37 @@ import javafx.stage.Stage;
 
 /** The window's life: built, shown, closed. */
 public final class DesktopApp extends Application {
+    /** For measuring the start: leaves when this is shown, the "window" or the "studio" in it. */
+    private static final String LEAVE_WHEN_SHOWN = System.getProperty("kalodyne.leave-when-shown", "");
+
     private static Path dataFolder;
-    private static CompletableFuture<OpenedStudio> opened;
+    private static AwaitedStudio awaited;
     private Workbench workbench;
 
     /**
      * Opens the window and waits until it is closed. To be called once in a program's life: JavaFX starts only once.
      *
      * @param studio opens the studio, on a thread of its own
-     * @throws IOException where it cannot be opened; then there was no window
+     * @throws IOException where it cannot be opened
      */
     static void show(Path folder, Callable<OpenedStudio> studio) throws IOException {
         dataFolder = folder;
-        // Read while the toolkit starts, which takes about as long.
-        opened = new CompletableFuture<>();
-        Thread reader = new Thread(() -> read(studio), "studio-reader");
-        reader.setDaemon(true);
-        reader.start();
+        awaited = new AwaitedStudio(studio);
         launch(DesktopApp.class);
-        requireOpened();
-    }
-
-    private static void read(Callable<OpenedStudio> studio) {
-        try {
-            opened.complete(studio.call());
-        } catch (Exception e) {
-            opened.completeExceptionally(e);
-        }
-    }
-
-    private static void requireOpened() throws IOException {
-        try {
-            opened.join();
-        } catch (CompletionException e) {
-            if (e.getCause() instanceof IOException unreadable) {
-                throw unreadable;
-            }
-            throw e;
-        }
+        awaited.end();
     }
 
     @Override
     public void start(Stage stage) {
-        try {
-            workbench = new Workbench(dataFolder, opened.join());
-        } catch (CompletionException e) {
-            // Whoever waits for the window's end will say why.
+        if (awaited.hasFailed()) {
+            // Whoever waits for the window's end says why.
             Platform.exit();
             return;
         }
+        boolean isThere = awaited.isThere();
+        workbench = new Workbench(
+                dataFolder,
+                isThere ? awaited.take() : OpenedStudio.awaited(dataFolder, Clock.system(ZoneId.systemDefault())));
         ViewSettings settings = new ViewSettings(dataFolder);
         var look = workbench.appearance().lookProperty();
         look.set(settings.read());
@@ -72,11 +55,38 @@ public final class DesktopApp extends Application {
         stage.setHeight(Math.min(800, screen.getHeight()));
         stage.setMinWidth(900);
         stage.setMinHeight(600);
-        if (Boolean.getBoolean("kalodyne.leave-when-shown")) {
-            // For measuring the start: a window has been shown once its first frame was drawn.
-            stage.setOnShown(event -> Platform.runLater(Platform::exit));
-        }
         stage.show();
+        leaveIfShown("window");
+        if (isThere) {
+            leaveIfShown("studio");
+        } else {
+            // A large studio takes longer than the window, which does not wait for it.
+            awaited.whenThere(this::arrived, Platform::exit);
+        }
+    }
+
+    private void arrived() {
+        // Another one may have been opened meanwhile.
+        if (workbench.studio().isAwaited()) {
+            workbench.show(awaited.take());
+            leaveIfShown("studio");
+        }
+    }
+
+    private static void leaveIfShown(String what) {
+        if (LEAVE_WHEN_SHOWN.equals(what)) {
+            new AnimationTimer() {
+                private int frames;
+
+                @Override
+                public void handle(long now) {
+                    // The first frame after this one has everything on it; when the next begins, it was drawn.
+                    if (++frames > 2) {
+                        Platform.exit();
+                    }
+                }
+            }.start();
+        }
     }
 
     @Override

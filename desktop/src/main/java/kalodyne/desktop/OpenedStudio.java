@@ -33,6 +33,12 @@ public record OpenedStudio(OpenStudio studio, Optional<Notice> notice) {
         return new OpenedStudio(studio, notice);
     }
 
+    /** What the window begins with while the studio is still being read. */
+    public static OpenedStudio awaited(Path folder, Clock clock) {
+        return new OpenedStudio(
+                OpenStudio.awaited(folder.resolve(OWN + StudioFile.EXTENSION), clock), Optional.empty());
+    }
+
     /**
      * The user's own studio. One that is not there begins with the setup that an earlier version kept, if any; one that
      * cannot be read stays as it is, and work begins in a file beside it.

@@ -49,6 +49,12 @@ final class StudioOpener implements MainWindow.Opener {
                 () -> OpenedStudio.named(demoFile(demoFolder, afresh), clock));
     }
 
+    /** Shows a studio that is open; closes the present one. */
+    void show(OpenedStudio opened) {
+        studio.show(opened.studio());
+        studio.noticeProperty().set(opened.notice());
+    }
+
     private static Path demoFile(Path folder) {
         return folder.resolve("boathouse" + StudioFile.EXTENSION);
     }
@@ -63,8 +69,7 @@ final class StudioOpener implements MainWindow.Opener {
         jobs.run(title, progress -> open.call(), new Jobs.Listener<OpenedStudio>() {
             @Override
             public void delivered(OpenedStudio opened) {
-                studio.show(opened.studio());
-                studio.noticeProperty().set(opened.notice());
+                show(opened);
             }
 
             @Override

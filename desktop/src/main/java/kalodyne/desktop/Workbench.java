@@ -43,6 +43,11 @@ public final class Workbench implements AutoCloseable {
                 opener);
     }
 
+    /** Shows another studio than the present one, which is closed. */
+    public void show(OpenedStudio opened) {
+        opener.show(opened);
+    }
+
     public MainWindow.Opener opener() {
         return opener;
     }

@@ -16,6 +16,8 @@ import org.slf4j.LoggerFactory;
 public final class OpenStudio implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(OpenStudio.class);
 
+    private static final String AWAITED = "It is still being opened. Try again in a moment.";
+
     private final Path file;
     private final History history;
     private final Optional<Keeper> keeper;
@@ -38,23 +40,30 @@ public final class OpenStudio implements AutoCloseable {
         this.rescued = rescued;
     }
 
-    static OpenStudio of(Path file, StudioFile.Contents contents, StudioLock lock, Clock clock, String rescued) {
+    static OpenStudio of(Path file, Contents contents, StudioLock lock, Clock clock, String rescued) {
         Keeper keeper = new Keeper(file, List.of());
         History history = new History(contents.ledger(), contents.past(), contents.future(), clock, keeper::keep);
         return new OpenStudio(file, history, Optional.of(keeper), Optional.of(lock), "", rescued);
     }
 
     static OpenStudio fresh(Path file, Studio studio, Optional<StudioLock> lock, Clock clock) {
-        Keeper keeper = new Keeper(file, List.of(StudioFile.begun(studio)));
+        Keeper keeper = new Keeper(file, List.of(NewFile.begun(studio)));
         History history = new History(new Ledger(studio), List.of(), List.of(), clock, keeper::keep);
         return new OpenStudio(file, history, Optional.of(keeper), lock, "", "");
     }
 
-    static OpenStudio readOnly(Path file, StudioFile.Contents contents, Clock clock, String why) {
+    static OpenStudio readOnly(Path file, Contents contents, Clock clock, String why) {
         History history = new History(contents.ledger(), contents.past(), contents.future(), clock, commit -> {
             throw new IllegalStateException("a studio that is only read was edited: " + file);
         });
         return new OpenStudio(file, history, Optional.empty(), Optional.empty(), why, "");
+    }
+
+    /** Stands for a studio while it is still being read: empty, and not to be edited. */
+    public static OpenStudio awaited(Path file, Clock clock) {
+        Studio nothing = new Studio("Opening…", List.of(), List.of(), List.of());
+        Contents contents = new Contents(new Ledger(nothing), List.of(), List.of());
+        return readOnly(file, contents, clock, AWAITED);
     }
 
     public Path file() {
@@ -76,6 +85,10 @@ public final class OpenStudio implements AutoCloseable {
 
     public boolean isReadOnly() {
         return !readOnlyBecause.isEmpty();
+    }
+
+    public boolean isAwaited() {
+        return readOnlyBecause.equals(AWAITED);
     }
 
     /** What was recovered, in sentences, if the file was damaged; else empty. */

@@ -101,7 +101,7 @@ final class Rescue {
 
     private static boolean isSound(Path backup) {
         try {
-            StudioFile.check(backup);
+            Soundness.check(backup);
             return true;
         } catch (SQLException | StudioTrouble e) {
             return false;
@@ -212,7 +212,7 @@ final class Rescue {
         Studio complete =
                 studio.setups().isEmpty() ? studio.withSetups(Studio.empty().setups()) : studio;
         try {
-            StudioFile.create(fresh, complete);
+            NewFile.create(fresh, complete);
         } catch (StudioTrouble e) {
             throw new SQLException(e);
         }

@@ -20,9 +20,6 @@ final class Store implements AutoCloseable {
     private static final JsonMapper MAPPER = new JsonMapper();
     private static final TypeReference<List<String>> TEXTS = new TypeReference<>() {};
 
-    /** Into so many shares the bodies are parted; more than processors, since devices take longer than takes. */
-    private static final int SHARES = 16;
-
     private final Sql sql;
 
     Store(Connection connection) {
@@ -39,7 +36,7 @@ final class Store implements AutoCloseable {
 
     // --- reading -----------------------------------------------------------------------------------------------
 
-    /** Every item. */
+    /** Every item, in no order. */
     List<Placed> items() throws SQLException, UnreadableFile {
         List<Row> rows = new ArrayList<>();
         for (ItemTable table : ItemTable.values()) {
@@ -48,15 +45,18 @@ final class Store implements AutoCloseable {
         return decoded(rows);
     }
 
-    /** Reads bodies on all processors: of a large studio they take longer than the rest of opening it. */
+    /**
+     * Reads bodies on all processors: of a large studio they take longer than the rest of opening it. Every share has some of
+     * each kind, and reads what they have in common once.
+     *
+     * @return in no order
+     */
     private static List<Placed> decoded(List<Row> rows) throws UnreadableFile {
-        int share = Math.max(1, (rows.size() + SHARES - 1) / SHARES);
+        int shares = Runtime.getRuntime().availableProcessors();
         try {
-            return IntStream.range(0, SHARES)
+            return IntStream.range(0, shares)
                     .parallel()
-                    .mapToObj(
-                            i -> rows.subList(Math.min(rows.size(), i * share), Math.min(rows.size(), (i + 1) * share)))
-                    .map(Store::decodedShare)
+                    .mapToObj(share -> decodedShare(rows, share, shares))
                     .flatMap(List::stream)
                     .toList();
         } catch (UncheckedIOException e) {
@@ -64,10 +64,11 @@ final class Store implements AutoCloseable {
         }
     }
 
-    private static List<Placed> decodedShare(List<Row> rows) {
+    private static List<Placed> decodedShare(List<Row> rows, int first, int step) {
         ItemText text = new ItemText();
         List<Placed> items = new ArrayList<>();
-        for (Row row : rows) {
+        for (int i = first; i < rows.size(); i += step) {
+            Row row = rows.get(i);
             try {
                 items.add(new Placed(text.read(row.key(), row.body()), row.place()));
             } catch (UnreadableFile e) {

@@ -59,13 +59,18 @@ final class StudioLock implements AutoCloseable {
     }
 
     /** Who has the lock: "process 4711, since 2026-03-01 12:04". */
-    static String holder(Path studio) {
+    private static String holder(Path studio) {
         try {
             String text = Files.readString(beside(studio)).strip();
             return text.isEmpty() || text.length() > 100 ? "another process" : text;
         } catch (IOException e) {
             return "another process";
         }
+    }
+
+    /** Why a studio cannot be edited whose lock another one has. */
+    static String heldBy(Path studio) {
+        return "It is already open: " + holder(studio) + ". Close it there to edit it here.";
     }
 
     private static Path beside(Path studio) {

@@ -36,7 +36,13 @@ final class StudioPaths {
 
     /** Removes a studio with what SQLite keeps beside it. */
     static void remove(Path studio) throws IOException {
-        for (String tail : TAILS) {
+        Files.deleteIfExists(studio);
+        removeTails(studio);
+    }
+
+    /** Removes what SQLite keeps beside a studio, with the edits that are only in there. */
+    static void removeTails(Path studio) throws IOException {
+        for (String tail : TAILS.subList(1, TAILS.size())) {
             Files.deleteIfExists(withTail(studio, tail));
         }
     }

@@ -13,6 +13,8 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -42,6 +44,7 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Optional<RunReading>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
+    private final ReadOnlyBooleanWrapper awaited = new ReadOnlyBooleanWrapper(this, "awaited");
     private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept");
     private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
     private final ObjectProperty<Optional<Notice>> notice =
@@ -76,7 +79,7 @@ public final class StudioModel implements AutoCloseable {
 
     private void begin(OpenStudio opened) {
         open = opened;
-        kept.set(opened.isReadOnly() ? "Read only" : "All changes kept");
+        kept.set(opened.isAwaited() ? "Opening…" : opened.isReadOnly() ? "Read only" : "All changes kept");
         opened.onKept(outcome -> Platform.runLater(() -> {
             if (opened == open) {
                 showKept(outcome);
@@ -84,6 +87,7 @@ public final class StudioModel implements AutoCloseable {
         }));
         opened.history().onChange(studio -> refresh());
         refresh();
+        awaited.set(opened.isAwaited());
         // A copy of yesterday's state before today's first edit; nobody waits for it.
         backup = CompletableFuture.runAsync(() -> opened.backUp(clock));
     }
@@ -134,6 +138,15 @@ public final class StudioModel implements AutoCloseable {
      */
     public ReadOnlyLongProperty revisionProperty() {
         return revision.getReadOnlyProperty();
+    }
+
+    /** Whether the studio is still being read: there is nothing to show yet. */
+    public ReadOnlyBooleanProperty awaitedProperty() {
+        return awaited.getReadOnlyProperty();
+    }
+
+    public boolean isAwaited() {
+        return awaited.get();
     }
 
     /** "All changes kept · 12:04", or why not. */

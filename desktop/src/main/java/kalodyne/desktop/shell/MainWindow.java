@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -36,6 +37,7 @@ public final class MainWindow {
     private final FindingsPane findings;
     private final NextBar nextBar;
     private final RoomList roomList;
+    private final Label waiting = waiting();
     private final Welcome welcome;
     private final Exchange exchange;
     private final List<Command> commands = new ArrayList<>();
@@ -77,6 +79,7 @@ public final class MainWindow {
                 showRoom();
             }
         });
+        studio.awaitedProperty().addListener(change -> showRoom());
         // Who has a run goes on with it.
         enter("levels");
     }
@@ -259,13 +262,18 @@ public final class MainWindow {
     }
 
     private void showRoom() {
-        boolean empty = isWelcoming();
-        ribbon.setVisible(entered.isAboutRun());
-        ribbon.setManaged(entered.isAboutRun());
-        page.setContent(empty ? welcome : entered.node());
+        boolean empty = studio.isAwaited() || isWelcoming();
+        boolean ribboned = entered.isAboutRun() && !studio.isAwaited();
+        ribbon.setVisible(ribboned);
+        ribbon.setManaged(ribboned);
         findings.setVisible(!empty);
         findings.setManaged(!empty);
-        findings.showAside(entered.aside());
+        if (studio.isAwaited()) {
+            page.setContent(waiting);
+        } else {
+            page.setContent(empty ? welcome : entered.node());
+            findings.showAside(entered.aside());
+        }
         showReport();
     }
 
@@ -273,13 +281,28 @@ public final class MainWindow {
         return entered.isAboutRun() && studio.reading().isEmpty();
     }
 
+    private static Label waiting() {
+        Label waiting = new Label("Opening your studio…");
+        waiting.setId("waiting");
+        waiting.getStyleClass().addAll("room", "room-sentence");
+        waiting.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
+        waiting.setAlignment(Pos.TOP_LEFT);
+        return waiting;
+    }
+
+    private String nextStep() {
+        if (studio.isAwaited()) {
+            return "One moment: your studio is being opened";
+        }
+        return isWelcoming()
+                ? "Choose what is closest to what you want to record"
+                : entered.reportProperty().getValue().nextStep();
+    }
+
     private void showReport() {
         if (entered != null) {
             findings.show(entered.reportProperty().getValue());
-            nextBar.show(
-                    isWelcoming()
-                            ? "Choose what is closest to what you want to record"
-                            : entered.reportProperty().getValue().nextStep());
+            nextBar.show(nextStep());
         }
     }
 

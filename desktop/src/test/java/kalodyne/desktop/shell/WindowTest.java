@@ -25,6 +25,7 @@ import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Runs;
+import kalodyne.desktop.OpenedStudio;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -143,6 +144,38 @@ class WindowTest {
             assertThat(gain(desk.workbench().studio().studio())).isEqualTo("12:00");
             assertThat(elsewhere.studio()).isEqualTo(Boathouse.studio());
         }
+    }
+
+    /** A large studio takes longer to read than the window takes to appear. */
+    @Test
+    void the_window_waits_for_its_studio() throws IOException {
+        Path file = folder.resolve("large.kalodyne");
+        StudioFile.write(file, Boathouse.studio());
+        try (Desk desk = Desk.awaiting(folder)) {
+            assertThat(desk.text("#waiting")).isEqualTo("Opening your studio…");
+            assertThat(desk.text("#kept")).isEqualTo("Opening…");
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
+            assertThat(desk.shows("#waiting")).isTrue();
+            Desk.onScreen(() -> {
+                desk.workbench().studio().addSetup();
+                return null;
+            });
+            assertThat(desk.text("#notice-text")).isEqualTo("It is still being opened. Try again in a moment.");
+            OpenedStudio opened = OpenedStudio.named(file, Clock.system(ZoneId.systemDefault()));
+            Desk.onScreen(() -> {
+                desk.workbench().show(opened);
+                return null;
+            });
+            assertThat(desk.shows("#waiting")).isFalse();
+            assertThat(desk.shows("#notice-text")).isFalse();
+            assertThat(desk.shows("#shelf-search")).isTrue();
+            assertThat(desk.text("#kept")).isEqualTo("All changes kept");
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+            desk.typeInto("#gain-field", "9:00");
+            assertThat(gain(desk.workbench().studio().studio())).isEqualTo("9:00");
+        }
+        assertThat(gain(StudioFile.read(file))).isEqualTo("9:00");
+        assertThat(Files.exists(folder.resolve("studio.kalodyne"))).isFalse();
     }
 
     @Test

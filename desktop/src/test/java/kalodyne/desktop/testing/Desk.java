@@ -98,6 +98,11 @@ public final class Desk implements AutoCloseable {
         return new Desk(folder, OpenedStudio.own(folder, Clock.system(ZoneId.systemDefault())));
     }
 
+    /** Before the studio is there. */
+    public static Desk awaiting(Path folder) {
+        return new Desk(folder, OpenedStudio.awaited(folder, Clock.system(ZoneId.systemDefault())));
+    }
+
     public Workbench workbench() {
         return workbench;
     }
