@@ -40,6 +40,7 @@ final class AwaitedStudio {
     }
 
     /** Hands it over on the window's thread as soon as it is there. */
+    @SuppressWarnings("FutureReturnValueIgnored") // what is done then fails on the window's thread, if at all
     void whenThere(Runnable then, Runnable ifNot) {
         reading.whenComplete((opened, failure) -> Platform.runLater(failure == null ? then : ifNot));
     }

@@ -26,9 +26,9 @@ public record OpenedStudio(OpenStudio studio, Optional<Notice> notice) {
     static OpenedStudio of(OpenStudio studio) {
         Optional<Notice> notice = Optional.empty();
         if (studio.isReadOnly()) {
-            notice = Optional.of(new Notice("You can look, but not change anything", studio.readOnlyBecause()));
+            notice = Optional.of(Notice.problem("You can look, but not change anything", studio.readOnlyBecause()));
         } else if (!studio.rescued().isEmpty()) {
-            notice = Optional.of(new Notice("Your studio was damaged", studio.rescued()));
+            notice = Optional.of(Notice.problem("Your studio was damaged", studio.rescued()));
         }
         return new OpenedStudio(studio, notice);
     }
@@ -53,7 +53,7 @@ public record OpenedStudio(OpenStudio studio, Optional<Notice> notice) {
             String text = problem.what() + " It was left as it is: " + e.fileName()
                     + ". What you do now is kept beside it, in " + beside.getFileName() + ".";
             return new OpenedStudio(
-                    begun(beside, clock), Optional.of(new Notice("Your studio could not be read", text)));
+                    begun(beside, clock), Optional.of(Notice.problem("Your studio could not be read", text)));
         }
     }
 

@@ -88,6 +88,10 @@ public record ImportPlan(List<Line> lines, Studio result) {
         return count(Effect.ADDED) + " new, " + count(Effect.CHANGED) + " changed, " + count(Effect.SAME) + " the same";
     }
 
+    public boolean changesAnything() {
+        return count(Effect.SAME) < lines.size();
+    }
+
     public static ImportPlan of(Studio present, Studio incoming, Mode mode) {
         return new Planning(present, mode).plan(incoming);
     }

@@ -107,18 +107,55 @@ public record Device(
     }
 
     public Device withSockets(List<Socket> newSockets) {
-        return new Device(
-                id, name, kind, profile, note, newSockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+        return withSockets(newSockets, stages);
     }
 
     public Device withStages(List<Stage> newStages) {
+        return withSockets(sockets, newStages);
+    }
+
+    /** With other sockets and the stages that they feed: they point at each other. */
+    Device withSockets(List<Socket> newSockets, List<Stage> newStages) {
         return new Device(
-                id, name, kind, profile, note, sockets, newStages, controls, powering, sampleRatesHz, bitDepths, facts);
+                id,
+                name,
+                kind,
+                profile,
+                note,
+                newSockets,
+                newStages,
+                controls,
+                powering,
+                sampleRatesHz,
+                bitDepths,
+                facts);
     }
 
     public Device withControls(List<DeviceControl> newControls) {
         return new Device(
                 id, name, kind, profile, note, sockets, stages, newControls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    public Device withKind(DeviceKind newKind) {
+        return new Device(
+                id, name, newKind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+    }
+
+    /** With other sample rates in Hz and bit depths of its converters. */
+    public Device withConversion(List<Integer> newSampleRatesHz, List<Integer> newBitDepths) {
+        return new Device(
+                id,
+                name,
+                kind,
+                profile,
+                note,
+                sockets,
+                stages,
+                controls,
+                powering,
+                newSampleRatesHz,
+                newBitDepths,
+                facts);
     }
 
     public Device withPowering(List<Powering> newPowering) {
@@ -134,24 +171,7 @@ public record Device(
             Set<String> controlIds = ids(controls, DeviceControl::id);
             for (Socket socket : sockets) {
                 require("socket", socket.id(), stageIds, socket.from(), "stage");
-                require(
-                        "socket",
-                        socket.id(),
-                        socketIds,
-                        socket.normalledFrom().stream().toList(),
-                        "socket");
-                require(
-                        "socket",
-                        socket.id(),
-                        socketIds,
-                        socket.monoWithout().stream().toList(),
-                        "socket");
-                require(
-                        "socket",
-                        socket.id(),
-                        socketIds,
-                        socket.parallelTo().stream().toList(),
-                        "socket");
+                require("socket", socket.id(), socketIds, socket.ties().others(), "socket");
                 socket.power()
                         .forEach(power -> require(
                                 "socket",
@@ -195,7 +215,7 @@ public record Device(
                     stage.id(), stage.from().stream().map(References::bare).toList()));
             // What is plugged in nowhere hears another socket, and so on: that must end somewhere too.
             sockets.forEach(socket -> from.putIfAbsent(
-                    socket.id(), socket.normalledFrom().stream().toList()));
+                    socket.id(), socket.ties().normalledFrom().stream().toList()));
             Set<String> clear = new HashSet<>();
             for (String start : from.keySet()) {
                 walk(start, from, new HashSet<>(), clear);

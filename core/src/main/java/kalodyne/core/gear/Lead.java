@@ -93,6 +93,15 @@ public record Lead(
         return new Lead(id, name, kind, profile, ends, wires, colour, newNote, owned, facts);
     }
 
+    public Lead withKind(LeadKind newKind) {
+        return new Lead(id, name, newKind, profile, ends, wires, colour, note, owned, facts);
+    }
+
+    /** With other ends and the wires between them. */
+    Lead withEnds(List<LeadEnd> newEnds, List<Wire> newWires) {
+        return new Lead(id, name, kind, profile, newEnds, newWires, colour, note, owned, facts);
+    }
+
     public Lead withWires(List<Wire> newWires) {
         return new Lead(id, name, kind, profile, ends, newWires, colour, note, owned, facts);
     }

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * A socket of a device.
@@ -17,10 +19,7 @@ import java.util.Optional;
  * @param signal the kind of signal it is made for
  * @param balance empty where the question makes no sense
  * @param contacts what each contact carries; contacts that are left out carry nothing
- * @param opening mark shared by sockets that are one hole, of which one can be used at a time; empty for the others
- * @param normalledFrom the socket whose signal is here while nothing is plugged in
- * @param monoWithout the socket without whose plug this one has the mono sum
- * @param parallelTo the socket whose contacts it is wired to directly, as a thru socket is
+ * @param ties to other sockets of the device
  * @param from marks of the stages that feed it
  * @param power what it feeds or is fed beside the signal
  * @param channels what a digital socket carries
@@ -35,10 +34,7 @@ public record Socket(
         SignalKind signal,
         Optional<Balance> balance,
         Map<Contact, Carries> contacts,
-        Optional<String> opening,
-        Optional<String> normalledFrom,
-        Optional<String> monoWithout,
-        Optional<String> parallelTo,
+        Ties ties,
         List<String> from,
         List<SocketPower> power,
         List<ChannelPair> channels,
@@ -63,65 +59,61 @@ public record Socket(
         contacts = Collections.unmodifiableMap(inOrder);
     }
 
+    /**
+     * How a socket depends on others of its device.
+     *
+     * @param opening mark shared by sockets that are one hole, of which one can be used at a time; empty for the others
+     * @param normalledFrom the socket whose signal is here while nothing is plugged in
+     * @param monoWithout the socket without whose plug this one has the mono sum
+     * @param parallelTo the socket whose contacts it is wired to directly, as a thru socket is
+     */
+    public record Ties(
+            Optional<String> opening,
+            Optional<String> normalledFrom,
+            Optional<String> monoWithout,
+            Optional<String> parallelTo) {
+        public static final Ties NONE =
+                new Ties(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        /** The marks of the sockets that it depends on. */
+        List<String> others() {
+            return Stream.of(normalledFrom, monoWithout, parallelTo)
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** The same without ties to one of them. */
+        Ties without(String socketId) {
+            Predicate<String> stays = other -> !other.equals(socketId);
+            return new Ties(opening, normalledFrom.filter(stays), monoWithout.filter(stays), parallelTo.filter(stays));
+        }
+    }
+
     public Socket withFacts(Facts newFacts) {
         return new Socket(
-                id,
-                name,
-                connector,
-                form,
-                way,
-                signal,
-                balance,
-                contacts,
-                opening,
-                normalledFrom,
-                monoWithout,
-                parallelTo,
-                from,
-                power,
-                channels,
-                newFacts);
+                id, name, connector, form, way, signal, balance, contacts, ties, from, power, channels, newFacts);
     }
 
     public Socket withPower(List<SocketPower> newPower) {
         return new Socket(
-                id,
-                name,
-                connector,
-                form,
-                way,
-                signal,
-                balance,
-                contacts,
-                opening,
-                normalledFrom,
-                monoWithout,
-                parallelTo,
-                from,
-                newPower,
-                channels,
-                facts);
+                id, name, connector, form, way, signal, balance, contacts, ties, from, newPower, channels, facts);
     }
 
     /** The same socket with another connector, whose contacts carry something else. */
     public Socket withConnector(Connector newConnector, Map<Contact, Carries> newContacts) {
         return new Socket(
-                id,
-                name,
-                newConnector,
-                form,
-                way,
-                signal,
-                balance,
-                newContacts,
-                opening,
-                normalledFrom,
-                monoWithout,
-                parallelTo,
-                from,
-                power,
-                channels,
-                facts);
+                id, name, newConnector, form, way, signal, balance, newContacts, ties, from, power, channels, facts);
+    }
+
+    Socket withTies(Ties newTies) {
+        return new Socket(
+                id, name, connector, form, way, signal, balance, contacts, newTies, from, power, channels, facts);
+    }
+
+    /** The same socket under another mark and name. */
+    Socket named(String newId, String newName) {
+        return new Socket(
+                newId, newName, connector, form, way, signal, balance, contacts, ties, from, power, channels, facts);
     }
 
     /** What it is, in a few words: "6.35 mm three-pole, balanced line in". */

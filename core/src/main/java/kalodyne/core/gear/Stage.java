@@ -30,6 +30,11 @@ public record Stage(
         controls = List.copyOf(controls);
     }
 
+    /** The same stage fed by something else. */
+    public Stage withFrom(List<String> newFrom) {
+        return new Stage(id, name, kind, side, newFrom, controls, facts);
+    }
+
     public Stage withFacts(Facts newFacts) {
         return new Stage(id, name, kind, side, from, controls, newFacts);
     }

@@ -1,9 +1,22 @@
 package kalodyne.desktop.model;
 
+import kalodyne.core.findings.Severity;
+
 /**
- * Something that went wrong outside of the musician's setup, such as a file that cannot be read.
+ * Something to be told that is not about the musician's setup, such as a file that cannot be read.
  *
+ * @param severity how bad it is; a note where all went well
  * @param title what happened
  * @param text what it means and what to do
  */
-public record Notice(String title, String text) {}
+public record Notice(Severity severity, String title, String text) {
+    /** Something went wrong. */
+    public static Notice problem(String title, String text) {
+        return new Notice(Severity.WRONG, title, text);
+    }
+
+    /** Something was done. */
+    public static Notice done(String title, String text) {
+        return new Notice(Severity.NOTE, title, text);
+    }
+}

@@ -230,7 +230,7 @@ public final class ShelfModel {
      */
     public void colour(String typed) {
         String colour = typed.isBlank() ? "" : Names.checked(typed);
-        change("change the colour", device -> device, lead -> lead.withColour(colour));
+        changeLead("change the colour", lead -> lead.withColour(colour));
     }
 
     /**
@@ -245,7 +245,7 @@ public final class ShelfModel {
                     "“" + Names.shown(digits) + "” is not a number of leads.",
                     "Write a number from 0 to " + MOST_OWNED + ".");
         }
-        change("change how many there are", device -> device, lead -> lead.withOwned(Integer.parseInt(digits)));
+        changeLead("change how many there are", lead -> lead.withOwned(Integer.parseInt(digits)));
     }
 
     /**
@@ -276,12 +276,11 @@ public final class ShelfModel {
      * @throws UnreadableQuantity where it cannot be read
      */
     public void range(String controlId, String typed) {
-        change(
+        changeDevice(
                 "change a control's range",
                 device -> device.withControls(device.controls().stream()
                         .map(control -> control.id().equals(controlId) ? ranged(control, typed) : control)
-                        .toList()),
-                lead -> lead);
+                        .toList()));
     }
 
     private static DeviceControl ranged(DeviceControl control, String typed) {
@@ -312,6 +311,16 @@ public final class ShelfModel {
 
     private void values(String description, String part, Facts facts) {
         change(description, device -> Parts.with(device, part, facts), lead -> Parts.with(lead, part, facts));
+    }
+
+    /** Changes the device that is chosen, if it is one. */
+    public void changeDevice(String description, UnaryOperator<Device> change) {
+        change(description, change, lead -> lead);
+    }
+
+    /** Changes the lead that is chosen, if it is one. */
+    public void changeLead(String description, UnaryOperator<Lead> change) {
+        change(description, device -> device, change);
     }
 
     private void change(String description, UnaryOperator<Device> ofDevice, UnaryOperator<Lead> ofLead) {

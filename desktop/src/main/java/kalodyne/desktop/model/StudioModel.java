@@ -210,7 +210,12 @@ public final class StudioModel implements AutoCloseable {
 
     /** Tells that something went wrong. */
     public void notice(String title, String text) {
-        notice.set(Optional.of(new Notice(title, text)));
+        notice.set(Optional.of(Notice.problem(title, text)));
+    }
+
+    /** Tells that something was done. */
+    public void tell(String title, String text) {
+        notice.set(Optional.of(Notice.done(title, text)));
     }
 
     public void showSetup(String id) {

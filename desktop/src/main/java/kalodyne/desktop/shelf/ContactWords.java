@@ -61,15 +61,20 @@ final class ContactWords {
     }
 
     private static String target(Lead lead, Wire wire, Wire.Spot there) {
-        LeadEnd end = lead.ends().stream()
-                .filter(each -> each.id().equals(there.end()))
-                .findFirst()
-                .orElseThrow();
-        String name = end.name().isEmpty() ? "end " + end.id() : end.name();
         String through = wire.facts()
                 .printed(Fact.RESISTOR)
                 .map(ohms -> " through " + ohms)
                 .orElse("");
-        return name + " " + of(end.connector(), there.contact()) + through;
+        return of(lead, there) + through;
+    }
+
+    /** "end b tip", or "left tip" where the end has a name. */
+    static String of(Lead lead, Wire.Spot spot) {
+        LeadEnd end = lead.ends().stream()
+                .filter(each -> each.id().equals(spot.end()))
+                .findFirst()
+                .orElseThrow();
+        String name = end.name().isEmpty() ? "end " + end.id() : end.name();
+        return name + " " + of(end.connector(), spot.contact());
     }
 }

@@ -6,7 +6,6 @@ import java.util.stream.Stream;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -14,7 +13,6 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
@@ -25,6 +23,7 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
+import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;
@@ -45,7 +44,8 @@ final class ItemPane extends Pane {
     private final ShelfModel shelf;
     private final QuantityField name;
     private final Label kind = new Label();
-    private final ComboBox<Face> faces = new ComboBox<>();
+    private final Chooser<Face> faces = new Chooser<>(Face::words);
+    private final ChangeMenu change;
     private final PlugDrawing drawing = new PlugDrawing();
     private final Label problem = new Label();
     private final Label wiring = new Label();
@@ -91,10 +91,9 @@ final class ItemPane extends Pane {
         name.setAccessibleText("Name");
         kind.getStyleClass().addAll("second", "small");
         kind.setId("item-kind");
+        change = new ChangeMenu(shelf, overlay, problem::setText);
         values = new ValueGrid(shelf, overlay, problem::setText);
         faces.setId("faces");
-        faces.setMaxWidth(Double.MAX_VALUE);
-        faces.setConverter(new FaceWords());
         faces.setOnAction(event -> {
             if (!showing) {
                 showFace();
@@ -162,7 +161,7 @@ final class ItemPane extends Pane {
         remove.setId("remove-item");
         remove.setMinWidth(Region.USE_PREF_SIZE);
         remove.setOnAction(event -> shelf.remove());
-        HBox buttons = new HBox(8, duplicate, remove);
+        HBox buttons = new HBox(8, change, duplicate, remove);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox box = new VBox(6, name, kind, faces, drawing, buttons);
@@ -196,9 +195,7 @@ final class ItemPane extends Pane {
         name.show(chosen.name());
         kind.setText(words(chosen));
         List<Face> all = faces(chosen);
-        String face = chosen.id().equals(shownId) && faces.getValue() != null
-                ? faces.getValue().id()
-                : "";
+        String face = chosen.id().equals(shownId) ? stillLookedAt(all) : "";
         if (!chosen.id().equals(shownId)) {
             problem.setText("");
         }
@@ -210,6 +207,17 @@ final class ItemPane extends Pane {
                 .orElse(all.isEmpty() ? null : all.get(0)));
         showing = false;
         showFace();
+    }
+
+    /** The socket or end that was looked at, or one that has just come. */
+    private String stillLookedAt(List<Face> now) {
+        List<String> before = faces.getItems().stream().map(Face::id).toList();
+        String present = faces.getValue() == null ? "" : faces.getValue().id();
+        return now.stream()
+                .map(Face::id)
+                .filter(id -> !before.contains(id))
+                .findFirst()
+                .orElse(present);
     }
 
     private static String words(Chosen chosen) {
@@ -241,6 +249,12 @@ final class ItemPane extends Pane {
                 chosen.id(),
                 shown,
                 chosen instanceof Chosen.OfDevice device ? controls(device.device(), shown) : List.of());
+        String id = face == null ? "" : face.id();
+        if (chosen instanceof Chosen.OfDevice device) {
+            change.show(device.device(), id);
+        } else {
+            change.show(((Chosen.OfLead) chosen).lead(), id);
+        }
         wiring.setText(
                 chosen instanceof Chosen.OfLead lead && face != null
                         ? ContactWords.wiring(lead.lead(), face.id())
@@ -284,18 +298,5 @@ final class ItemPane extends Pane {
         return device.controls().stream()
                 .filter(control -> here.contains(control.id()) || !elsewhere.contains(control.id()))
                 .toList();
-    }
-
-    /** A lead's ends and a device's sockets are chosen, not typed. */
-    private static final class FaceWords extends StringConverter<Face> {
-        @Override
-        public String toString(Face face) {
-            return face == null ? "" : face.words();
-        }
-
-        @Override
-        public Face fromString(String text) {
-            throw new UnsupportedOperationException("a socket is chosen, not typed");
-        }
     }
 }

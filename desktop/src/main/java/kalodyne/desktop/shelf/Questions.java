@@ -1,7 +1,6 @@
 package kalodyne.desktop.shelf;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
@@ -9,10 +8,8 @@ import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import kalodyne.core.catalogue.Ask;
 import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
@@ -28,6 +25,7 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Value;
 import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.QuantityField;
 
 /**
@@ -209,21 +207,7 @@ final class Questions<T> extends VBox {
 
     private <C> void choose(
             String question, List<C> choices, Function<C, String> words, C present, Consumer<C> answer) {
-        ComboBox<C> box = new ComboBox<>();
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(C choice) {
-                return choice == null ? "" : words.apply(choice);
-            }
-
-            @Override
-            public C fromString(String text) {
-                throw new UnsupportedOperationException("it is chosen, not typed");
-            }
-        });
-        box.getItems().setAll(new ArrayList<>(choices));
-        box.setValue(present);
-        box.setMaxWidth(Double.MAX_VALUE);
+        Chooser<C> box = new Chooser<C>(words).offering(choices, present);
         box.setOnAction(event -> answer.accept(box.getValue()));
         add(question, box, "");
     }

@@ -5,7 +5,9 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
@@ -14,6 +16,8 @@ import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 import kalodyne.core.exchange.AnyStudio;
+import kalodyne.core.exchange.ImportPlan;
+import kalodyne.core.exchange.ImportPlan.Mode;
 import kalodyne.core.exchange.StudioTables;
 import kalodyne.core.exchange.StudioWriter;
 import kalodyne.core.files.WholeFile;
@@ -57,31 +61,57 @@ final class Exchange {
         }
     }
 
+    /** What a file would change in the studio as it was when the file was read. */
+    private record Incoming(Studio present, Studio incoming, Map<Mode, ImportPlan> plans) {
+        static Incoming of(Studio present, Studio incoming) {
+            Map<Mode, ImportPlan> plans = new EnumMap<>(Mode.class);
+            for (Mode mode : Mode.values()) {
+                plans.put(mode, ImportPlan.of(present, incoming, mode));
+            }
+            return new Incoming(present, incoming, plans);
+        }
+
+        /** The studio as it then is; one that was edited meanwhile keeps those edits. */
+        Studio result(Mode mode, Studio now) {
+            return now.equals(present)
+                    ? plans.get(mode).result()
+                    : ImportPlan.of(now, incoming, mode).result();
+        }
+    }
+
     /** Reads a file and shows what would come in from it. */
     void bringIn(Path file) {
-        jobs.run("Reading " + file.getFileName(), progress -> AnyStudio.read(file), new Jobs.Listener<Studio>() {
-            @Override
-            public void delivered(Studio incoming) {
-                ImportPage page = new ImportPage(
-                        file.getFileName().toString(),
-                        studio.studio(),
-                        incoming,
-                        plan -> studio.change(null, "bring in " + file.getFileName(), plan.result()),
-                        overlay::lift);
-                overlay.lay(page, Pos.TOP_CENTER);
-                page.focus();
-            }
+        String name = file.getFileName().toString();
+        Studio present = studio.studio();
+        jobs.run(
+                "Reading " + name,
+                progress -> Incoming.of(present, AnyStudio.read(file)),
+                new Jobs.Listener<Incoming>() {
+                    @Override
+                    public void delivered(Incoming incoming) {
+                        show(name, incoming);
+                    }
 
-            @Override
-            public void failed(Exception failure) {
-                studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage()));
-            }
+                    @Override
+                    public void failed(Exception failure) {
+                        studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage()));
+                    }
 
-            @Override
-            public void stopped() {
-                // Nothing came in.
-            }
-        });
+                    @Override
+                    public void stopped() {
+                        // Nothing came in.
+                    }
+                });
+    }
+
+    private void show(String name, Incoming incoming) {
+        ImportPage page = new ImportPage(
+                name,
+                incoming.plans(),
+                mode -> studio.change(null, "bring in " + name, incoming.result(mode, studio.studio())),
+                overlay::lift);
+        overlay.lay(page, Pos.TOP_CENTER);
+        page.focus();
     }
 
     private void saveCopy() {
@@ -151,7 +181,7 @@ final class Exchange {
                 new Jobs.Listener<Path>() {
                     @Override
                     public void delivered(Path written) {
-                        studio.notice("Written out", written.toString());
+                        studio.tell("Written out", written.toString());
                     }
 
                     @Override

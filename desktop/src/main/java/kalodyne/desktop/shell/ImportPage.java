@@ -1,6 +1,7 @@
 package kalodyne.desktop.shell;
 
 import java.util.Comparator;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -16,25 +17,23 @@ import kalodyne.core.exchange.ImportPlan;
 import kalodyne.core.exchange.ImportPlan.Effect;
 import kalodyne.core.exchange.ImportPlan.Line;
 import kalodyne.core.exchange.ImportPlan.Mode;
-import kalodyne.core.studio.Studio;
 
 /** Shows what would come in, before it does. */
 final class ImportPage extends VBox {
-    private final Studio present;
-    private final Studio incoming;
+    private final Map<Mode, ImportPlan> plans;
     private final Label summary = new Label();
     private final ListView<Line> lines = new ListView<>();
     private final Button bring = new Button("Bring it in");
-    private ImportPlan plan;
+    private Mode mode = Mode.MERGE;
 
     /**
      * A page.
      *
-     * @param take is given the plan that was agreed to
+     * @param plans what would change, either way
+     * @param take is given the way that was agreed to
      */
-    ImportPage(String fileName, Studio present, Studio incoming, Consumer<ImportPlan> take, Runnable closed) {
-        this.present = present;
-        this.incoming = incoming;
+    ImportPage(String fileName, Map<Mode, ImportPlan> plans, Consumer<Mode> take, Runnable closed) {
+        this.plans = plans;
         getStyleClass().addAll("palette", "import-page");
         setId("import-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
@@ -54,7 +53,7 @@ final class ImportPage extends VBox {
         bring.getStyleClass().add("primary");
         bring.setOnAction(event -> {
             closed.run();
-            take.accept(plan);
+            take.accept(mode);
         });
         Button leave = new Button("Leave it");
         leave.setOnAction(event -> closed.run());
@@ -70,18 +69,19 @@ final class ImportPage extends VBox {
         bring.requestFocus();
     }
 
-    private RadioButton mode(String id, String words, Mode mode, ToggleGroup group) {
+    private RadioButton mode(String id, String words, Mode meant, ToggleGroup group) {
         RadioButton button = new RadioButton(words);
         button.setId(id);
         button.setToggleGroup(group);
-        button.setOnAction(event -> show(mode));
+        button.setOnAction(event -> show(meant));
         return button;
     }
 
-    private void show(Mode mode) {
-        plan = ImportPlan.of(present, incoming, mode);
+    private void show(Mode chosen) {
+        mode = chosen;
+        ImportPlan plan = plans.get(mode);
         summary.setText(plan.summary());
-        bring.setDisable(plan.result().equals(present));
+        bring.setDisable(!plan.changesAnything());
         lines.getItems()
                 .setAll(plan.lines().stream()
                         .sorted(Comparator.comparing(line -> order(line.effect())))

@@ -8,12 +8,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.findings.Severity;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.Notice;
 
-/** Says in place that something went wrong, until it is dismissed; nothing else is taken away meanwhile. */
+/** Says in place that something went wrong, or was done, until it is dismissed; nothing else is taken away meanwhile. */
 final class NoticeBar extends VBox {
+    private final SeverityMark mark = new SeverityMark();
+    private final HBox bar = new HBox();
     private final Label title = new Label();
     private final Label text = new Label();
 
@@ -31,8 +32,7 @@ final class NoticeBar extends VBox {
         dismiss.setId("notice-dismiss");
         dismiss.setMinWidth(Region.USE_PREF_SIZE);
         dismiss.setOnAction(event -> notice.set(Optional.empty()));
-        HBox bar = new HBox(new SeverityMark(Severity.WRONG), words, dismiss);
-        bar.getStyleClass().add("notice");
+        bar.getChildren().addAll(mark, words, dismiss);
         getChildren().add(bar);
         notice.addListener((property, before, now) -> show(now));
         show(notice.get());
@@ -42,6 +42,8 @@ final class NoticeBar extends VBox {
         setVisible(notice.isPresent());
         setManaged(notice.isPresent());
         notice.ifPresent(present -> {
+            mark.show(Optional.of(present.severity()));
+            bar.getStyleClass().setAll("notice", present.severity().word());
             title.setText(present.title());
             text.setText(present.text());
         });

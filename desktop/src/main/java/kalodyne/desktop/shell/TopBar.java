@@ -60,7 +60,10 @@ final class TopBar extends HBox {
         redo.setOnAction(event -> studio.redo());
         getChildren()
                 .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
+        run.visibleProperty().bind(studio.awaitedProperty().not());
+        runMenu.visibleProperty().bind(studio.awaitedProperty().not());
         studio.revisionProperty().addListener(change -> show());
+        studio.awaitedProperty().addListener(change -> show());
         show();
     }
 
@@ -94,7 +97,8 @@ final class TopBar extends HBox {
 
     private void show() {
         Setup setup = studio.setup();
-        studioMenu.setText(studio.studio().name() + " / " + setup.name());
+        String name = studio.studio().name();
+        studioMenu.setText(studio.isAwaited() ? name : name + " / " + setup.name());
         showSetups(setup);
         runMenu.setText(studio.reading().map(reading -> reading.run().name()).orElse("none yet"));
         runMenu.getItems().clear();

@@ -85,10 +85,10 @@ public final class GearWriter {
                 contacts.put(contact.word(), carries.word());
             }
         });
-        socket.opening().ifPresent(opening -> node.put("opening", opening));
-        socket.normalledFrom().ifPresent(other -> node.put("normalledFrom", other));
-        socket.monoWithout().ifPresent(other -> node.put("monoWithout", other));
-        socket.parallelTo().ifPresent(other -> node.put("parallelTo", other));
+        socket.ties().opening().ifPresent(opening -> node.put("opening", opening));
+        socket.ties().normalledFrom().ifPresent(other -> node.put("normalledFrom", other));
+        socket.ties().monoWithout().ifPresent(other -> node.put("monoWithout", other));
+        socket.ties().parallelTo().ifPresent(other -> node.put("parallelTo", other));
         putTexts(node, "from", socket.from());
         socket.power().forEach(power -> node.withArray("power").add(socketPower(power)));
         socket.channels().forEach(pair -> node.withArray("channels").add(channels(pair)));

@@ -1,0 +1,101 @@
+package kalodyne.desktop.shelf;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.shell.Overlay;
+
+/** A form over the window: what is asked on the left, what it looks like on the right. */
+final class FormPage extends VBox {
+    private final Overlay overlay;
+    private final GridPane rows = new GridPane();
+    private final VBox side = new VBox(6);
+    private final Label problem = new Label();
+
+    /**
+     * A form.
+     *
+     * @param take makes the change; throws {@link UnreadableQuantity} where something cannot be read
+     */
+    FormPage(Overlay overlay, String title, String done, Runnable take) {
+        super(10);
+        this.overlay = overlay;
+        getStyleClass().addAll("palette", "form-page");
+        setId("form-page");
+        setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        Label head = new Label(title);
+        head.getStyleClass().add("card-title");
+        rows.getStyleClass().add("fields");
+        problem.getStyleClass().addAll("problem", "small");
+        problem.setId("form-problem");
+        problem.setWrapText(true);
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+        Button button = new Button(done);
+        button.getStyleClass().add("primary");
+        button.setId("form-done");
+        button.setDefaultButton(true);
+        button.setOnAction(event -> take(take));
+        Button leave = new Button("Leave it");
+        leave.setOnAction(event -> overlay.lift());
+        rows.setMinWidth(Region.USE_PREF_SIZE);
+        HBox.setHgrow(side, Priority.ALWAYS);
+        HBox both = new HBox(24, rows, side);
+        ScrollPane scroll = new ScrollPane(both);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(head, scroll, problem, new HBox(10, button, leave));
+    }
+
+    private void take(Runnable take) {
+        try {
+            take.run();
+            overlay.lift();
+        } catch (UnreadableQuantity e) {
+            problem.setText(e.getMessage());
+        } catch (IllegalArgumentException e) {
+            problem.setText(sentence(e.getMessage()));
+        }
+    }
+
+    private static String sentence(String reason) {
+        return Character.toUpperCase(reason.charAt(0)) + reason.substring(1) + ".";
+    }
+
+    /** Asks for one thing. */
+    void row(String words, Region answer) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll("second", "small");
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        label.setLabelFor(answer);
+        answer.setAccessibleText(words);
+        answer.setMaxWidth(Double.MAX_VALUE);
+        GridPane.setHgrow(answer, Priority.ALWAYS);
+        rows.addRow(rows.getRowCount(), label, answer);
+    }
+
+    /** Puts things under a heading on the right. */
+    void beside(String words, Node... nodes) {
+        Label label = new Label(words);
+        label.getStyleClass().add("section");
+        side.getChildren().add(label);
+        beside(nodes);
+    }
+
+    void beside(Node... nodes) {
+        side.getChildren().addAll(nodes);
+    }
+
+    void open(Node first) {
+        overlay.lay(this, Pos.CENTER);
+        first.requestFocus();
+    }
+}
