@@ -139,7 +139,8 @@ public final class StudioFile {
     }
 
     private static Optional<StudioLock> lockIfWritable(Path file, Clock clock) throws NotWritable {
-        if (!Files.isWritable(file)) {
+        // SQLite writes beside the file too; where a killed program left its log, that might just go well for a while.
+        if (!Files.isWritable(file) || !Files.isWritable(file.getParent())) {
             throw new NotWritable(null);
         }
         try {

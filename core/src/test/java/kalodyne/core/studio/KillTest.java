@@ -3,15 +3,20 @@ package kalodyne.core.studio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -52,16 +57,52 @@ class KillTest {
         assertThat(edits).isGreaterThan(KILLS * 7L);
     }
 
+    /** A killed program leaves a log that SQLite wants to tidy up, which it cannot in a folder that is not to be written. */
+    @Test
+    void what_was_kept_can_be_read_in_a_folder_that_cannot_be_written() throws Exception {
+        Path file = Files.createDirectory(folder.resolve("locked")).resolve("killed.kalodyne");
+        long told = editAndKill(file, 100);
+        assertThat(StudioPaths.withTail(file, "-wal")).isNotEmptyFile();
+        Set<PosixFilePermission> before = Files.getPosixFilePermissions(file.getParent());
+        Files.setPosixFilePermissions(file.getParent(), PosixFilePermissions.fromString("r-xr-xr-x"));
+        try {
+            Process process = new ProcessBuilder(asOrdinaryUser(java(ReadingProcess.class, file)))
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            int colon = printed.indexOf(':');
+            assertThat(Long.parseLong(printed.substring(0, colon))).isGreaterThanOrEqualTo(told);
+            assertThat(printed).endsWith(": You may not write in " + file.getParent() + ".");
+        } finally {
+            Files.setPosixFilePermissions(file.getParent(), before);
+        }
+        assertThat(StudioPaths.withTail(file, "-wal")).isNotEmptyFile();
+    }
+
+    /** The superuser may write everywhere, unless it gives that up. */
+    private static List<String> asOrdinaryUser(List<String> command) {
+        if (!System.getProperty("user.name").equals("root")) {
+            return command;
+        }
+        List<String> all = new ArrayList<>(List.of("setpriv", "--bounding-set", "-dac_override,-dac_read_search"));
+        all.addAll(command);
+        return all;
+    }
+
+    private static List<String> java(Class<?> main, Path file) {
+        return List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                main.getName(),
+                file.toString());
+    }
+
     /** Lets another process edit for a while; says which edit it was last told is kept. */
     private long editAndKill(Path file, int milliseconds) throws IOException, InterruptedException {
         Path printed = folder.resolve("printed");
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        EditingProcess.class.getName(),
-                        file.toString())
+        Process process = new ProcessBuilder(java(EditingProcess.class, file))
                 .redirectOutput(printed.toFile())
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
