@@ -30,7 +30,9 @@ final class Soundness {
                 String verdict = result.getString(1);
                 if (!"ok".equals(verdict)) {
                     throw new StudioTrouble(
-                            StudioTrouble.Kind.DAMAGED, "It is damaged: " + verdict + ".", "Use a backup.");
+                            StudioTrouble.Kind.DAMAGED,
+                            "It is damaged: " + verdict + ".",
+                            "Open it in the window, which recovers what can be read, or use a backup.");
                 }
             }
         } catch (NoSuchFileException e) {
@@ -41,7 +43,9 @@ final class Soundness {
         } catch (SQLException e) {
             if (Trouble.isDamage(e)) {
                 throw new StudioTrouble(
-                        StudioTrouble.Kind.DAMAGED, "It is damaged: " + e.getMessage() + ".", "Use a backup.");
+                        StudioTrouble.Kind.DAMAGED,
+                        "It is damaged: " + e.getMessage() + ".",
+                        "Open it in the window, which recovers what can be read, or use a backup.");
             }
             throw e;
         }
@@ -57,7 +61,10 @@ final class Soundness {
         if (!Arrays.equals(head, magic)) {
             boolean wasStudio = !new Backups(file).list().isEmpty();
             throw wasStudio
-                    ? new StudioTrouble(StudioTrouble.Kind.DAMAGED, "Its beginning is damaged.", "Use a backup.")
+                    ? new StudioTrouble(
+                            StudioTrouble.Kind.DAMAGED,
+                            "Its beginning is damaged.",
+                            "Open it in the window, which recovers what can be read, or use a backup.")
                     : new StudioTrouble(
                             StudioTrouble.Kind.FOREIGN, "It is not a studio.", "Choose a file that ends in .kalodyne.");
         }
