@@ -19,6 +19,7 @@ class ArchitectureTest {
             "units",
             "json",
             "findings",
+            "circuit",
             "gear",
             "catalogue",
             "run",
