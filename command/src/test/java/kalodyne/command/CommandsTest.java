@@ -105,6 +105,43 @@ class CommandsTest {
                 .allMatch(line -> line.startsWith(folder.toString()));
     }
 
+    private int circuit(String... arguments) {
+        return new CommandLine(new CircuitCommand(output)).execute(arguments);
+    }
+
+    @Test
+    void circuit_prints_an_object_a_file_and_goes_on_after_bad_ones() throws IOException {
+        Path good = Files.writeString(
+                folder.resolve("good.cir"),
+                "divider\nV1 in 0 DC 3 AC 1\nR1 in Out 1k\nR2 out 0 1k\nR3 x y 1\n.ac lin 2 100 200\n.op\n.print ac vdb(out) i(v1)\n");
+        Path circle = Files.writeString(folder.resolve("circle.cir"), "circle\nV1 a 0 1\nL1 a 0 1\nR1 a 0 1\n.op\n");
+        Path bad = Files.writeString(folder.resolve("bad.cir"), "bad\nR1 a 0 lots\n");
+        assertThat(circuit("--json", good.toString(), circle.toString(), bad.toString()))
+                .isEqualTo(2);
+        JsonNode array = json("circuit.schema.json");
+        JsonNode first = array.get(0);
+        assertThat(first.get("frequenciesHz")).hasSize(2);
+        assertThat(first.get("nodes").get("out").get("re").get(1).asDouble()).isCloseTo(0.5, within(1e-9));
+        assertThat(first.get("currents").get("v1").get("re").get(0).asDouble()).isCloseTo(-5e-4, within(1e-12));
+        assertThat(first.get("printed").get("vdb(out)").get(0).asDouble()).isCloseTo(-6.0206, within(1e-4));
+        assertThat(first.get("op").get("out").asDouble()).isCloseTo(1.5, within(1e-9));
+        assertThat(first.get("op").get("i(v1)").asDouble()).isCloseTo(-1.5e-3, within(1e-12));
+        assertThat(first.get("adrift").get(0).asText()).isEqualTo("x");
+        assertThat(array.get(1).get("error").get("problem").asText()).contains("closes a circle of voltages");
+        assertThat(array.get(2).get("error").get("place").asText()).isEqualTo("line 2");
+        assertThat(complained.toString(StandardCharsets.UTF_8).lines())
+                .hasSize(2)
+                .allMatch(line -> line.startsWith(folder.toString()));
+    }
+
+    @Test
+    void circuit_tells_people_the_same() throws IOException {
+        Path file = Files.writeString(
+                folder.resolve("good.cir"), "divider\nV1 in 0 AC 1\nR1 in out 1k\nR2 out 0 1k\n.ac lin 1 100 100\n");
+        assertThat(circuit(file.toString())).isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("vdb(out)", "100 Hz: -6.0206");
+    }
+
     @Test
     void analyse_tells_people_the_same() throws IOException {
         Path hot =

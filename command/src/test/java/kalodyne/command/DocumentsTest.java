@@ -59,6 +59,7 @@ class DocumentsTest {
         "docs/formats/tables.md",
         "docs/formats/catalogue.md",
         "docs/formats/analyse.md",
+        "docs/formats/circuit.md",
         "docs/formats/levels.md",
         "THIRD-PARTY.md"
     })

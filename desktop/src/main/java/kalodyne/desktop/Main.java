@@ -8,6 +8,7 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import kalodyne.command.AnalyseCommand;
 import kalodyne.command.CatalogueCommand;
+import kalodyne.command.CircuitCommand;
 import kalodyne.command.ExportCommand;
 import kalodyne.command.ImportCommand;
 import kalodyne.command.LevelsCommand;
@@ -77,6 +78,7 @@ public final class Main implements Runnable {
         commands.put("demo", () -> new DemoCommand(output));
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
+        commands.put("circuit", () -> new CircuitCommand(output));
         commands.put("export", () -> new ExportCommand(output));
         commands.put("import", () -> new ImportCommand(output));
         commands.put("catalogue", () -> new CatalogueCommand(output));
