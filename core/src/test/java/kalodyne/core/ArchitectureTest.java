@@ -22,6 +22,7 @@ class ArchitectureTest {
             "circuit",
             "gear",
             "catalogue",
+            "joint",
             "run",
             "levels",
             "sound",

@@ -22,11 +22,11 @@ import kalodyne.core.circuit.Element.VoltageSource;
  * A circuit as equations, after the modified nodal analysis of Ho, Ruehli and Brennan (1975): one for each node, whose currents
  * add up to nothing, and one for each element whose current is not given by its voltage.
  *
- * <p>Parts of a circuit that nothing ties to the ground, so that their voltage against it is undecided, are tied to it by
- * {@value #TIE} S; {@link #adrift} names them.
+ * <p>Parts of a circuit that nothing ties to the ground, so that their voltage against it is undecided, are tied to it at
+ * one node, through which no current flows then; {@link #adrift} names them.
  */
 public final class Network {
-    private static final double TIE = 1e-12;
+    private static final double TIE = 1e-6;
 
     private final Circuit circuit;
     private final Map<String, Integer> nodes = new LinkedHashMap<>();
@@ -166,12 +166,28 @@ public final class Network {
      * @throws UnsolvableCircuit where there is none, or more than one
      */
     public Solution at(double hertz) throws UnsolvableCircuit {
-        return ac.solve(2 * Math.PI * hertz, false);
+        return ac.solve(2 * Math.PI * hertz, (re, im) -> drive(false, re, im));
+    }
+
+    /**
+     * The solution at a frequency while one voltage source gives 1 V and all others nothing.
+     *
+     * @throws UnsolvableCircuit where there is none, or more than one
+     */
+    public Solution at(double hertz, String onlySource) throws UnsolvableCircuit {
+        int row = branches.get(onlySource);
+        return ac.solve(2 * Math.PI * hertz, (re, im) -> re[row] = 1);
     }
 
     /** The solution at rest, as for direct current: capacitors are open, inductors closed. */
     public Solution atRest() throws UnsolvableCircuit {
-        return dc.solve(0, true);
+        return dc.solve(0, (re, im) -> drive(true, re, im));
+    }
+
+    /** Fills in what the sources give. */
+    @FunctionalInterface
+    private interface Drives {
+        void fill(double[] re, double[] im);
     }
 
     /** The equations with the ties that one kind of solution needs, and the order of elimination that served last. */
@@ -197,12 +213,12 @@ public final class Network {
             ties.forEach(tied -> real[slot(node(tied), node(tied))] += TIE);
         }
 
-        Solution solve(double omega, boolean atRest) throws UnsolvableCircuit {
+        Solution solve(double omega, Drives drives) throws UnsolvableCircuit {
             double[] x = new double[size];
             double[] y = new double[size];
-            if (elimination == null || !solved(omega, atRest, x, y)) {
+            if (elimination == null || !solved(omega, drives, x, y)) {
                 plan(omega);
-                if (!solved(omega, atRest, x, y)) {
+                if (!solved(omega, drives, x, y)) {
                     throw new UnsolvableCircuit(
                             "Its currents and voltages cannot be told apart at " + omega / (2 * Math.PI) + " Hz.");
                 }
@@ -210,7 +226,7 @@ public final class Network {
             return new Solution(Network.this, omega, x, y);
         }
 
-        private boolean solved(double omega, boolean atRest, double[] x, double[] y) {
+        private boolean solved(double omega, Drives drives, double[] x, double[] y) {
             double[] re = Arrays.copyOf(real, elimination.slots());
             double[] im = new double[elimination.slots()];
             for (int i = 0; i < imaginary.length; i++) {
@@ -218,7 +234,7 @@ public final class Network {
             }
             double[] sideRe = new double[size];
             double[] sideIm = new double[size];
-            drive(atRest, sideRe, sideIm);
+            drives.fill(sideRe, sideIm);
             return elimination.solve(re, im, sideRe, sideIm, x, y);
         }
 

@@ -1,0 +1,204 @@
+package kalodyne.core.joint;
+
+import java.util.ArrayList;
+import java.util.List;
+import kalodyne.core.circuit.Element.Drive;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Facts;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.units.Capacitance;
+import kalodyne.core.units.Impedance;
+import kalodyne.core.units.Inductance;
+
+/** Puts what a socket is for a signal into a circuit: sources with what is in series with them, loads with what is across them. */
+final class AudioModel {
+    private static final List<Carries> SINGLE = List.of(
+            Carries.SIGNAL, Carries.LEFT, Carries.RIGHT, Carries.MIC, Carries.SEND, Carries.RETURN, Carries.POSITIVE);
+
+    /** How far the two legs of a balanced output differ, of good parts: common practice. */
+    private static final double LEGS_DIFFER = 1.01;
+
+    /** IEC 61938, from memory. */
+    private static final double PHANTOM_LEG_OHMS = 6800;
+
+    /** Common practice for inputs of differential amplifiers. */
+    private static final double LEG_RATIO = 5;
+
+    private final SocketModel socket;
+    private final Board board;
+    private final List<Sounding> soundings = new ArrayList<>();
+    private final List<Hearing> hearings = new ArrayList<>();
+
+    AudioModel(SocketModel socket) {
+        this.socket = socket;
+        this.board = socket.board();
+    }
+
+    List<Sounding> soundings() {
+        return soundings;
+    }
+
+    List<Hearing> hearings() {
+        return hearings;
+    }
+
+    void put() {
+        socket.tieGrounds();
+        if (socket.node(Carries.HOT).isPresent()) {
+            pair(socket.node(Carries.HOT).get());
+        }
+        for (Carries carries : SINGLE) {
+            socket.node(carries).ifPresent(node -> {
+                socket.join(socket.nodes(carries), node);
+                if (socket.gives(carries)) {
+                    source(carries, node);
+                } else {
+                    load(carries, node);
+                }
+            });
+        }
+    }
+
+    // --- balanced ----------------------------------------------------------------------------------------------
+
+    private void pair(String hot) {
+        String cold = socket.node(Carries.COLD).orElseGet(socket::ground);
+        if (!socket.gives(Carries.HOT)) {
+            balancedLoad(hot, cold);
+        } else if (socket.isWinding()) {
+            windingSource(hot, cold);
+        } else {
+            balancedSource(hot, cold);
+        }
+    }
+
+    private void balancedLoad(String hot, String cold) {
+        double ohms = Usual.loadOhms(socket.device(), socket.socket());
+        if (Usual.isFloating(socket.socket())) {
+            board.resistor(hot, cold, ohms);
+            socket.stray(cold);
+        } else {
+            double leg = legOhms(ohms);
+            board.resistor(hot, socket.ground(), leg);
+            board.resistor(cold, socket.ground(), leg);
+            // Together with the legs it is what the maker tells.
+            board.resistor(hot, cold, 1 / (1 / ohms - 1 / (2 * leg)));
+        }
+        loadFarads(hot, cold);
+        hearings.add(new Hearing(socket.spot(), Carries.HOT, hot, cold));
+    }
+
+    /** From each leg to the ground: the resistor that feeds phantom power, or else several times what is between the legs. */
+    private double legOhms(double ohms) {
+        boolean feeds = socket.power(PowerKind.PHANTOM, PowerRole.GIVES).isPresent();
+        return feeds && ohms < PHANTOM_LEG_OHMS ? PHANTOM_LEG_OHMS : LEG_RATIO * ohms;
+    }
+
+    private void windingSource(String hot, String cold) {
+        String inside = inside("coil");
+        String source = board.voltage(inside, cold, Drive.ofAc(0));
+        board.resistor(inside, hot, Usual.sourceOhms(socket.device(), socket.socket()));
+        socket.stray(cold);
+        soundings.add(new Sounding(socket.spot(), Carries.HOT, source, hot, cold));
+    }
+
+    private void balancedSource(String hot, String cold) {
+        double leg = Usual.sourceOhms(socket.device(), socket.socket()) / 2;
+        String signal = inside("signal");
+        String source = board.voltage(signal, socket.ground(), Drive.ofAc(0));
+        // Nothing hangs on the signal itself: what follows it gives the two legs.
+        String plus = inside("plus");
+        board.resistor(plus, hot, leg * LEGS_DIFFER);
+        if (socket.isImpedanceBalanced()) {
+            board.follower(plus, socket.ground(), signal, socket.ground(), 1);
+            board.resistor(socket.ground(), cold, leg);
+        } else {
+            String minus = inside("minus");
+            board.follower(plus, socket.ground(), signal, socket.ground(), 0.5);
+            board.follower(minus, socket.ground(), signal, socket.ground(), -0.5);
+            board.resistor(minus, cold, leg);
+        }
+        soundings.add(new Sounding(socket.spot(), Carries.HOT, source, hot, cold));
+    }
+
+    // --- single ------------------------------------------------------------------------------------------------
+
+    private void source(Carries carries, String node) {
+        Facts facts = socket.device().facts();
+        String inside = inside(carries.word());
+        String source = board.voltage(inside, socket.common(), Drive.ofAc(0));
+        boolean isCoil = facts.get(Fact.COIL_INDUCTANCE).isPresent();
+        if (isCoil) {
+            coil(facts, inside, node);
+        } else if (facts.get(Fact.OWN_CAPACITANCE).isPresent()) {
+            board.capacitor(
+                    inside, node, facts.quantity(Fact.OWN_CAPACITANCE).get().farads());
+        } else {
+            board.resistor(inside, node, Usual.sourceOhms(socket.device(), socket.socket()));
+        }
+        soundings.add(new Sounding(socket.spot(), carries, source, node, socket.common()));
+    }
+
+    /** A pickup or cartridge: its coil, the capacitance of its windings, the pots of the instrument fully up. */
+    private void coil(Facts facts, String inside, String node) {
+        String between = inside("coil");
+        board.resistor(
+                inside,
+                between,
+                facts.quantity(Fact.COIL_RESISTANCE)
+                        .map(Impedance::ohms)
+                        .orElseGet(() -> Usual.sourceOhms(socket.device(), socket.socket())));
+        board.inductor(
+                between,
+                node,
+                facts.quantity(Fact.COIL_INDUCTANCE).map(Inductance::henries).orElseThrow());
+        facts.quantity(Fact.OWN_CAPACITANCE).ifPresent(own -> board.capacitor(node, socket.common(), own.farads()));
+        facts.quantity(Fact.VOLUME_POT).ifPresent(pot -> board.resistor(node, socket.common(), pot.ohms()));
+        if (facts.get(Fact.TONE_POT).isPresent()
+                && facts.get(Fact.TONE_CAPACITOR).isPresent()) {
+            String tone = inside("tone");
+            board.resistor(node, tone, facts.quantity(Fact.TONE_POT).get().ohms());
+            board.capacitor(
+                    tone,
+                    socket.common(),
+                    facts.quantity(Fact.TONE_CAPACITOR).get().farads());
+        }
+    }
+
+    private void load(Carries carries, String node) {
+        board.resistor(node, socket.common(), loadOhms(carries));
+        if (carries != Carries.MIC) {
+            loadFarads(node, socket.common());
+        }
+        hearings.add(new Hearing(socket.spot(), carries, node, socket.common()));
+    }
+
+    /** Of a headset's socket the load counts for the microphone; what hears is a driver, or an input like others. */
+    private double loadOhms(Carries carries) {
+        boolean isDriverOfHeadset = carries != Carries.MIC
+                && socket.power(PowerKind.PLUG_IN).isPresent()
+                && socket.socket().way() == kalodyne.core.gear.Way.BOTH;
+        if (isDriverOfHeadset) {
+            return socket.device()
+                    .facts()
+                    .quantity(Fact.DRIVER_IMPEDANCE)
+                    .map(Impedance::ohms)
+                    .orElse(10_000.0);
+        }
+        return Usual.loadOhms(socket.device(), socket.socket());
+    }
+
+    private void loadFarads(String plus, String minus) {
+        socket.socket()
+                .facts()
+                .quantity(Fact.LOAD_CAPACITANCE)
+                .map(Capacitance::farads)
+                .ifPresent(farads -> board.capacitor(plus, minus, farads));
+    }
+
+    private String inside(String what) {
+        return board.node(socket.spot().write() + " inside " + what);
+    }
+}

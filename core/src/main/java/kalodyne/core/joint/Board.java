@@ -1,0 +1,76 @@
+package kalodyne.core.joint;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import kalodyne.core.circuit.Circuit;
+import kalodyne.core.circuit.Element;
+import kalodyne.core.gear.Contact;
+
+/** A circuit while it is being built: gives names that any simulator reads, and leaves out what is not worth a part. */
+final class Board {
+    private final List<Element> elements = new ArrayList<>();
+    private final Map<String, String> nodes = new HashMap<>();
+    private final Set<String> taken = new HashSet<>(Set.of(Circuit.GROUND));
+
+    /** The node of a contact of a socket or an end. */
+    String node(Spot spot, Contact contact) {
+        return node(spot.write() + " " + contact.word());
+    }
+
+    /** The node that is known by these words, which need not be a name. */
+    String node(String words) {
+        return nodes.computeIfAbsent(words, key -> {
+            String plain = key.toLowerCase(Locale.ROOT)
+                    .replace("+", "plus")
+                    .replaceAll("-$", "minus")
+                    .replaceAll("[^a-z0-9]+", "_");
+            String name = plain;
+            for (int number = 2; !taken.add(name); number++) {
+                name = plain + "_" + number;
+            }
+            return name;
+        });
+    }
+
+    /** A resistor; gives its name. */
+    String resistor(String one, String other, double ohms) {
+        String name = name("r");
+        elements.add(new Element.Resistor(name, one, other, ohms));
+        return name;
+    }
+
+    void capacitor(String one, String other, double farads) {
+        if (farads > 0) {
+            elements.add(new Element.Capacitor(name("c"), one, other, farads));
+        }
+    }
+
+    void inductor(String one, String other, double henries) {
+        elements.add(new Element.Inductor(name("l"), one, other, henries));
+    }
+
+    /** A source of voltage; gives its name. */
+    String voltage(String plus, String minus, Element.Drive drive) {
+        String name = name("v");
+        elements.add(new Element.VoltageSource(name, plus, minus, drive));
+        return name;
+    }
+
+    /** A voltage that follows another one. */
+    void follower(String plus, String minus, String sensePlus, String senseMinus, double gain) {
+        elements.add(new Element.VoltageByVoltage(name("e"), plus, minus, sensePlus, senseMinus, gain));
+    }
+
+    private String name(String kind) {
+        return kind + (elements.size() + 1);
+    }
+
+    Circuit circuit() {
+        return new Circuit(elements);
+    }
+}

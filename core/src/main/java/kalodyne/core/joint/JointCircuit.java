@@ -1,0 +1,190 @@
+package kalodyne.core.joint;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import kalodyne.core.circuit.Circuit;
+import kalodyne.core.circuit.Element.Drive;
+import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Socket;
+
+/**
+ * The circuits of gear that is plugged together: one for signals and one for what is there at rest.
+ *
+ * @param audio for signals; its sources give nothing until one is chosen
+ * @param rest for direct voltages
+ * @param soundings every signal that comes out of a socket here
+ * @param hearings every signal that a socket here receives
+ * @param earths how each device hangs on the earth
+ * @param grounds the node of the ground of the device that each socket belongs to
+ * @param touches every place where a plug touches a socket
+ * @param nodes of the contacts of sockets and ends, the same in both
+ */
+public record JointCircuit(
+        Circuit audio,
+        Circuit rest,
+        List<Sounding> soundings,
+        List<Hearing> hearings,
+        List<Earth> earths,
+        Map<Spot, String> grounds,
+        List<Touching> touches,
+        Map<Spot, Map<Contact, String>> nodes) {
+    /** Where plug and socket touch: a clean one, as common practice. */
+    private static final double TOUCH_OHMS = 0.01;
+
+    /**
+     * How a device hangs on the earth.
+     *
+     * @param device its mark
+     * @param source the voltage source that drives hum through it
+     */
+    public record Earth(String device, Earthing earthing, String source) {}
+
+    /**
+     * A contact of a plug on a contact of a socket.
+     *
+     * @param atRest the resistor that stands for it in the circuit at rest
+     */
+    public record Touching(Plugging plugging, Contact plug, Contact socket, String atRest) {}
+
+    /**
+     * Builds them.
+     *
+     * @param readings for each plugging that makers differ about, which reading is taken; the likelier one for others
+     */
+    public static JointCircuit of(Patch patch, Map<Plugging, Integer> readings) {
+        return new Builder(patch, readings).build();
+    }
+
+    public static JointCircuit of(Patch patch) {
+        return of(patch, Map.of());
+    }
+
+    private static final class Builder {
+        private final Patch patch;
+        private final Map<Plugging, Integer> readings;
+        private final Board audio = new Board();
+        private final Board rest = new Board();
+        private final List<Sounding> soundings = new ArrayList<>();
+        private final List<Hearing> hearings = new ArrayList<>();
+        private final List<Earth> earths = new ArrayList<>();
+        private final Map<Spot, String> grounds = new LinkedHashMap<>();
+        private final List<Touching> touches = new ArrayList<>();
+        private final Map<Spot, Map<Contact, String>> nodes = new LinkedHashMap<>();
+
+        Builder(Patch patch, Map<Plugging, Integer> readings) {
+            this.patch = patch;
+            this.readings = readings;
+        }
+
+        JointCircuit build() {
+            patch.devices().forEach(this::earth);
+            sockets().forEach(this::socket);
+            patch.leads().forEach((id, lead) -> {
+                lead.ends().forEach(end -> name(new Spot(id, end.id()), end.connector()));
+                new LeadModel(audio, id, lead).put();
+                new LeadModel(rest, id, lead).put();
+            });
+            patch.pluggings().forEach(this::plug);
+            return new JointCircuit(
+                    audio.circuit(), rest.circuit(), soundings, hearings, earths, grounds, touches, nodes);
+        }
+
+        /** Those with something plugged in, and those that are wired to them. */
+        private Set<Spot> sockets() {
+            Set<Spot> sockets = new LinkedHashSet<>();
+            for (Plugging plugging : patch.pluggings()) {
+                Stream.of(plugging.plug(), plugging.socket())
+                        .filter(spot -> patch.socket(spot).isPresent())
+                        .forEach(spot -> {
+                            sockets.add(spot);
+                            patch.socket(spot)
+                                    .flatMap(socket -> socket.ties().parallelTo())
+                                    .ifPresent(other -> sockets.add(new Spot(spot.item(), other)));
+                        });
+            }
+            return sockets;
+        }
+
+        private void earth(String id, Device device) {
+            Earthing earthing = Earthing.of(device);
+            String ground = audio.node(id + " ground");
+            String driven = audio.node(id + " earth");
+            earths.add(new Earth(id, earthing, audio.voltage(driven, Circuit.GROUND, Drive.ofAc(0))));
+            if (earthing.ohms() > 0) {
+                audio.resistor(driven, ground, earthing.ohms());
+                rest.resistor(rest.node(id + " ground"), Circuit.GROUND, earthing.ohms());
+            } else {
+                audio.capacitor(driven, ground, earthing.farads());
+            }
+        }
+
+        private void socket(Spot spot) {
+            Device device = patch.devices().get(spot.item());
+            Socket socket = patch.socket(spot).orElseThrow();
+            if (socket.ties().parallelTo().isPresent()) {
+                parallel(
+                        spot,
+                        socket,
+                        new Spot(spot.item(), socket.ties().parallelTo().get()));
+            } else {
+                AudioModel model = new AudioModel(new SocketModel(audio, spot, device, socket));
+                model.put();
+                soundings.addAll(model.soundings());
+                hearings.addAll(model.hearings());
+                new RestModel(new SocketModel(rest, spot, device, socket)).put();
+            }
+            name(spot, socket.connector());
+            grounds.put(spot, audio.node(spot.item() + " ground"));
+        }
+
+        private void name(Spot spot, Connector connector) {
+            Map<Contact, String> contacts = new LinkedHashMap<>();
+            connector.contacts().forEach(contact -> {
+                contacts.put(contact, audio.node(spot, contact));
+                rest.node(spot, contact);
+            });
+            nodes.put(spot, contacts);
+        }
+
+        /** A socket that is wired straight to another one: what it carries is what that one carries. */
+        private void parallel(Spot spot, Socket socket, Spot other) {
+            Socket wired = patch.socket(other).orElseThrow();
+            Map<Object, Contact> there = new HashMap<>();
+            wired.contacts().forEach((contact, carries) -> there.putIfAbsent(carries, contact));
+            socket.contacts().forEach((contact, carries) -> {
+                Contact counterpart = there.get(carries);
+                if (counterpart != null) {
+                    audio.resistor(audio.node(spot, contact), audio.node(other, counterpart), TOUCH_OHMS);
+                    rest.resistor(rest.node(spot, contact), rest.node(other, counterpart), TOUCH_OHMS);
+                }
+            });
+        }
+
+        private void plug(Plugging plugging) {
+            List<Mating.Reading> all = patch.readings(plugging);
+            if (all.isEmpty()) {
+                return;
+            }
+            int chosen = Math.min(readings.getOrDefault(plugging, 0), all.size() - 1);
+            for (Mating.Touch touch : all.get(chosen).touches()) {
+                touch(audio, plugging, touch);
+                touches.add(new Touching(plugging, touch.plug(), touch.socket(), touch(rest, plugging, touch)));
+            }
+        }
+
+        private static String touch(Board board, Plugging plugging, Mating.Touch touch) {
+            return board.resistor(
+                    board.node(plugging.plug(), touch.plug()),
+                    board.node(plugging.socket(), touch.socket()),
+                    TOUCH_OHMS);
+        }
+    }
+}

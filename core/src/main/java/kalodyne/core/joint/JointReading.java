@@ -1,0 +1,149 @@
+package kalodyne.core.joint;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import kalodyne.core.circuit.Complex;
+import kalodyne.core.circuit.Network;
+import kalodyne.core.circuit.Solution;
+import kalodyne.core.circuit.UnsolvableCircuit;
+import kalodyne.core.gear.Contact;
+import kalodyne.core.units.Level;
+
+/**
+ * What is read from the circuits of a joint.
+ *
+ * @param transfers from every signal that is given to every one that is received
+ * @param own for each signal, what of it is left at its own socket
+ * @param atRest direct voltage and current at every contact of every socket
+ * @param hum what the mains makes in each received signal, as an estimate
+ */
+public record JointReading(
+        List<Transfer> transfers,
+        Map<Sounding, Complex> own,
+        Map<Spot, Map<Contact, Direct>> atRest,
+        Map<Hearing, Level> hum) {
+    private static final double LOWEST = 10;
+    private static final double HIGHEST = 40_000;
+    private static final int POINTS = 181;
+    private static final double MAINS_HERTZ = 50;
+    private static final double MIDDLE_HERTZ = 1000;
+
+    /** At which every joint is told in files: those that people name. */
+    public static final List<Double> TOLD = List.of(20.0, 100.0, 1000.0, 5000.0, 10_000.0, 20_000.0);
+
+    /** Evenly along a logarithmic axis, and those that are told. */
+    private static final List<Double> FREQUENCIES = DoubleStream.concat(
+                    IntStream.range(0, POINTS)
+                            .mapToDouble(i -> LOWEST * Math.pow(HIGHEST / LOWEST, i / (POINTS - 1.0))),
+                    TOLD.stream().mapToDouble(Double::doubleValue))
+            .sorted()
+            .distinct()
+            .boxed()
+            .toList();
+
+    /**
+     * What is at a contact at rest.
+     *
+     * @param volts against the ground of its device
+     * @param amperes into the socket
+     */
+    public record Direct(double volts, double amperes) {}
+
+    /**
+     * Solves and reads.
+     *
+     * @throws UnsolvableCircuit where something is joined that has no solution
+     */
+    public static JointReading of(JointCircuit joint) throws UnsolvableCircuit {
+        Network audio = new Network(joint.audio());
+        List<Transfer> transfers = new ArrayList<>();
+        Map<Sounding, Complex> own = new LinkedHashMap<>();
+        for (Sounding sounding : joint.soundings()) {
+            transfers.addAll(transfers(audio, joint, sounding));
+            Solution middle = audio.at(MIDDLE_HERTZ, sounding.source());
+            own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
+        }
+        return new JointReading(transfers, own, atRest(joint), hum(audio, joint));
+    }
+
+    private static List<Transfer> transfers(Network audio, JointCircuit joint, Sounding sounding)
+            throws UnsolvableCircuit {
+        Complex[][] values = new Complex[joint.hearings().size()][FREQUENCIES.size()];
+        for (int i = 0; i < FREQUENCIES.size(); i++) {
+            Solution solution = audio.at(FREQUENCIES.get(i), sounding.source());
+            for (int h = 0; h < values.length; h++) {
+                Hearing hearing = joint.hearings().get(h);
+                values[h][i] = solution.voltage(hearing.plus(), hearing.minus());
+            }
+        }
+        return IntStream.range(0, values.length)
+                .mapToObj(h -> new Transfer(sounding, joint.hearings().get(h), FREQUENCIES, Arrays.asList(values[h])))
+                .toList();
+    }
+
+    private static Map<Spot, Map<Contact, Direct>> atRest(JointCircuit joint) throws UnsolvableCircuit {
+        Solution rest = new Network(joint.rest()).atRest();
+        Set<String> known = new HashSet<>(joint.rest().nodes());
+        Map<Spot, Map<Contact, Direct>> all = new LinkedHashMap<>();
+        joint.grounds().forEach((spot, ground) -> {
+            Map<Contact, Direct> contacts = new LinkedHashMap<>();
+            joint.nodes().get(spot).forEach((contact, node) -> {
+                double volts = known.contains(node) && known.contains(ground)
+                        ? rest.voltage(node, ground).re()
+                        : 0;
+                contacts.put(contact, new Direct(volts, amperesInto(joint, rest, spot, contact)));
+            });
+            all.put(spot, contacts);
+        });
+        return all;
+    }
+
+    private static double amperesInto(JointCircuit joint, Solution rest, Spot spot, Contact contact) {
+        double amperes = 0;
+        for (JointCircuit.Touching touching : joint.touches()) {
+            double current = rest.current(touching.atRest()).re();
+            if (touching.plugging().socket().equals(spot) && touching.socket() == contact) {
+                amperes += current;
+            }
+            if (touching.plugging().plug().equals(spot) && touching.plug() == contact) {
+                amperes -= current;
+            }
+        }
+        return amperes;
+    }
+
+    /** The devices' shares add up as powers: which way round each hangs on the mains is not known. */
+    private static Map<Hearing, Level> hum(Network audio, JointCircuit joint) throws UnsolvableCircuit {
+        Map<Hearing, Double> squares = new LinkedHashMap<>();
+        joint.hearings().forEach(hearing -> squares.put(hearing, 0.0));
+        for (JointCircuit.Earth earth : joint.earths()) {
+            if (earth.earthing().volts() > 0) {
+                Solution solution = audio.at(MAINS_HERTZ, earth.source());
+                squares.replaceAll((hearing, square) -> {
+                    double volts = earth.earthing().volts()
+                            * solution.voltage(hearing.plus(), hearing.minus()).magnitude();
+                    return square + volts * volts;
+                });
+            }
+        }
+        Map<Hearing, Level> hum = new LinkedHashMap<>();
+        squares.forEach((hearing, square) -> hum.put(hearing, Level.ofVolts(Math.sqrt(square))));
+        return hum;
+    }
+
+    /** From one signal to one that is received. */
+    public Optional<Transfer> transfer(Sounding from, Hearing to) {
+        return transfers.stream()
+                .filter(transfer ->
+                        transfer.from().equals(from) && transfer.to().equals(to))
+                .findFirst();
+    }
+}

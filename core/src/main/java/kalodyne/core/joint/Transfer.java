@@ -1,0 +1,100 @@
+package kalodyne.core.joint;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import kalodyne.core.circuit.Complex;
+import kalodyne.core.units.Gain;
+
+/**
+ * What becomes of one signal on its way to one that is received, at every frequency.
+ *
+ * @param from the signal as it is given, open-circuit
+ * @param to where it is received
+ * @param hertz the frequencies, rising
+ * @param values received per volt given
+ */
+public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Complex> values) {
+    private static final double MIDDLE_HERTZ = 1000;
+
+    /** Loss is nothing to speak of above this: what is received is crosstalk, or nothing. */
+    private static final double CORNER_DB = 3.0103;
+
+    public Transfer {
+        hertz = List.copyOf(hertz);
+        values = List.copyOf(values);
+    }
+
+    /** What is received at a frequency, from its neighbours along a logarithmic axis. */
+    public Complex at(double frequency) {
+        int above = 0;
+        while (above < hertz.size() - 1 && hertz.get(above) < frequency) {
+            above++;
+        }
+        int below = Math.max(0, above - 1);
+        if (above == below || hertz.get(above) <= frequency) {
+            return values.get(above);
+        }
+        double share = Math.log(frequency / hertz.get(below)) / Math.log(hertz.get(above) / hertz.get(below));
+        return values.get(below).times(1 - share).plus(values.get(above).times(share));
+    }
+
+    /** In dB re the open-circuit source. */
+    public Gain gain(double frequency) {
+        return Gain.ofRatio(at(frequency).magnitude());
+    }
+
+    public Gain atMiddle() {
+        return gain(MIDDLE_HERTZ);
+    }
+
+    /** Below the middle, where it is down by 3 dB; empty where that is below all frequencies. */
+    public OptionalDouble lowCorner() {
+        int middle = middle();
+        double edge = atMiddle().db() - CORNER_DB;
+        for (int i = middle; i > 0; i--) {
+            if (values.get(i - 1).db() < edge) {
+                return OptionalDouble.of(crossing(i - 1, i, edge));
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    /** Above the middle, where it is down by 3 dB; empty where that is above all frequencies. */
+    public OptionalDouble highCorner() {
+        double edge = atMiddle().db() - CORNER_DB;
+        for (int i = middle(); i < hertz.size() - 1; i++) {
+            if (values.get(i + 1).db() < edge) {
+                return OptionalDouble.of(crossing(i, i + 1, edge));
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private int middle() {
+        int at = 0;
+        while (at < hertz.size() - 1 && hertz.get(at) < MIDDLE_HERTZ) {
+            at++;
+        }
+        return at;
+    }
+
+    private double crossing(int low, int high, double edge) {
+        double share = (edge - values.get(low).db())
+                / (values.get(high).db() - values.get(low).db());
+        return hertz.get(low) * Math.pow(hertz.get(high) / hertz.get(low), share);
+    }
+
+    /** A rise above the middle. */
+    public record Resonance(double hertz, Gain above) {}
+
+    /** The highest point above the middle; nothing above it where there is no resonance. */
+    public Resonance resonance() {
+        int highest = middle();
+        for (int i = highest; i < hertz.size(); i++) {
+            highest = values.get(i).magnitude() > values.get(highest).magnitude() ? i : highest;
+        }
+        return new Resonance(
+                hertz.get(highest),
+                new Gain(values.get(highest).db() - atMiddle().db()));
+    }
+}

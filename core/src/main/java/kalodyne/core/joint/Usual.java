@@ -1,0 +1,70 @@
+package kalodyne.core.joint;
+
+import java.util.Optional;
+import kalodyne.core.gear.Balance;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.units.Impedance;
+
+/** What gear has where its owner does not know: common practice, one number for each kind of socket. */
+final class Usual {
+    private Usual() {}
+
+    /** In series with the voltage of an output, in ohms. */
+    static double sourceOhms(Device device, Socket socket) {
+        return ohms(socket, Fact.SOURCE_IMPEDANCE)
+                .orElseGet(() -> device.facts()
+                        .quantity(Fact.COIL_RESISTANCE)
+                        .map(Impedance::ohms)
+                        .orElse(usualSource(socket)));
+    }
+
+    private static double usualSource(Socket socket) {
+        return switch (socket.signal()) {
+            case MIC -> 200;
+            case INSTRUMENT -> 10_000;
+            case PHONO -> 1000;
+            case HEADPHONE -> 22;
+            case SPEAKER -> 0.1;
+            case HEADSET -> socket.power().isEmpty() ? 22 : 2200;
+            default -> isBalanced(socket) ? 150 : 1000;
+        };
+    }
+
+    /** Across whatever is plugged into an input, in ohms. */
+    static double loadOhms(Device device, Socket socket) {
+        return ohms(socket, Fact.LOAD_IMPEDANCE)
+                .orElseGet(() -> device.facts()
+                        .quantity(Fact.DRIVER_IMPEDANCE)
+                        .map(Impedance::ohms)
+                        .orElse(usualLoad(socket.signal())));
+    }
+
+    private static double usualLoad(SignalKind signal) {
+        return switch (signal) {
+            case MIC, HEADSET -> 3000;
+            case INSTRUMENT -> 1e6;
+            case PHONO -> 47_000;
+            case HEADPHONE -> 32;
+            case SPEAKER -> 8;
+            default -> 10_000;
+        };
+    }
+
+    private static Optional<Double> ohms(Socket socket, Fact<Impedance> fact) {
+        return socket.facts().quantity(fact).map(Impedance::ohms);
+    }
+
+    static boolean isBalanced(Socket socket) {
+        return socket.balance().filter(each -> each != Balance.UNBALANCED).isPresent();
+    }
+
+    /** Not tied to the ground of its device: a winding. */
+    static boolean isFloating(Socket socket) {
+        return socket.balance()
+                .filter(each -> each == Balance.TRANSFORMER || each == Balance.FLOATING)
+                .isPresent();
+    }
+}
