@@ -99,66 +99,103 @@ final class Elimination {
         return new Elimination(planning);
     }
 
+    /** Numbers with two parts, for several frequencies side by side. */
+    record Pairs(double[] re, double[] im) {
+        Pairs(int width) {
+            this(new double[width], new double[width]);
+        }
+
+        static Pairs[] rows(int count, int width) {
+            Pairs[] rows = new Pairs[count];
+            Arrays.setAll(rows, row -> new Pairs(width));
+            return rows;
+        }
+    }
+
     /**
-     * Solves for one right side.
+     * Solves for one right side at several frequencies at once: what is done to one entry is done to a whole row of numbers,
+     * which processors do several at a time.
      *
-     * @param re real parts of the entries, with room for those to come; spoilt
-     * @param sideRe the right side; spoilt
-     * @param xRe filled with the solution
-     * @return false where a pivot became too small: then another order is needed
+     * @param entries with room for those to come; spoilt
+     * @param side the right side; spoilt
+     * @param solution filled in
+     * @return false where a pivot became too small at one of them: then another order is needed
      */
-    boolean solve(double[] re, double[] im, double[] sideRe, double[] sideIm, double[] xRe, double[] xIm) {
-        double[] inverseRe = new double[size];
-        double[] inverseIm = new double[size];
+    boolean solve(Pairs[] entries, Pairs[] side, Pairs[] solution) {
+        int width = side[0].re().length;
+        Pairs[] inverse = Pairs.rows(size, width);
         for (int k = 0; k < size; k++) {
-            int pivot = pivotSlots[k];
-            double square = re[pivot] * re[pivot] + im[pivot] * im[pivot];
-            if (!(square > 0) || Double.isInfinite(square)) {
+            if (!invert(entries[pivotSlots[k]], inverse[k])) {
                 return false;
             }
-            inverseRe[k] = re[pivot] / square;
-            inverseIm[k] = -im[pivot] / square;
             for (int i = factorsFrom[k]; i < factorsFrom[k + 1]; i += 2) {
-                int slot = factors[i];
-                double a = re[slot];
-                double b = im[slot];
-                re[slot] = a * inverseRe[k] - b * inverseIm[k];
-                im[slot] = a * inverseIm[k] + b * inverseRe[k];
-                if (Math.abs(re[slot]) + Math.abs(im[slot]) > 1 / NOTHING) {
-                    return false;
-                }
-                int row = factors[i + 1];
-                int from = pivotRows[k];
-                sideRe[row] -= re[slot] * sideRe[from] - im[slot] * sideIm[from];
-                sideIm[row] -= re[slot] * sideIm[from] + im[slot] * sideRe[from];
+                Pairs factor = entries[factors[i]];
+                multiply(factor, inverse[k]);
+                subtract(side[factors[i + 1]], factor, side[pivotRows[k]]);
             }
             for (int i = updatesFrom[k]; i < updatesFrom[k + 1]; i += 3) {
-                int target = updates[i];
-                int factor = updates[i + 1];
-                int entry = updates[i + 2];
-                re[target] -= re[factor] * re[entry] - im[factor] * im[entry];
-                im[target] -= re[factor] * im[entry] + im[factor] * re[entry];
+                subtract(entries[updates[i]], entries[updates[i + 1]], entries[updates[i + 2]]);
             }
         }
         for (int k = size - 1; k >= 0; k--) {
-            double a = sideRe[pivotRows[k]];
-            double b = sideIm[pivotRows[k]];
+            Pairs sum = side[pivotRows[k]];
             for (int i = besideFrom[k]; i < besideFrom[k + 1]; i += 2) {
-                int slot = beside[i];
-                int column = beside[i + 1];
-                a -= re[slot] * xRe[column] - im[slot] * xIm[column];
-                b -= re[slot] * xIm[column] + im[slot] * xRe[column];
+                subtract(sum, entries[beside[i]], solution[beside[i + 1]]);
             }
-            xRe[pivotColumns[k]] = a * inverseRe[k] - b * inverseIm[k];
-            xIm[pivotColumns[k]] = a * inverseIm[k] + b * inverseRe[k];
+            multiply(sum, inverse[k]);
+            Pairs found = solution[pivotColumns[k]];
+            System.arraycopy(sum.re(), 0, found.re(), 0, width);
+            System.arraycopy(sum.im(), 0, found.im(), 0, width);
         }
         return true;
+    }
+
+    private static boolean invert(Pairs pivot, Pairs inverse) {
+        double[] re = pivot.re();
+        double[] im = pivot.im();
+        for (int f = 0; f < re.length; f++) {
+            double square = re[f] * re[f] + im[f] * im[f];
+            if (!(square > 0) || Double.isInfinite(square)) {
+                return false;
+            }
+            inverse.re()[f] = re[f] / square;
+            inverse.im()[f] = -im[f] / square;
+        }
+        return true;
+    }
+
+    private static void multiply(Pairs target, Pairs by) {
+        double[] re = target.re();
+        double[] im = target.im();
+        double[] byRe = by.re();
+        double[] byIm = by.im();
+        for (int f = 0; f < re.length; f++) {
+            double a = re[f];
+            double b = im[f];
+            re[f] = a * byRe[f] - b * byIm[f];
+            im[f] = a * byIm[f] + b * byRe[f];
+        }
+    }
+
+    private static void subtract(Pairs target, Pairs factor, Pairs entry) {
+        double[] re = target.re();
+        double[] im = target.im();
+        double[] factorRe = factor.re();
+        double[] factorIm = factor.im();
+        double[] entryRe = entry.re();
+        double[] entryIm = entry.im();
+        for (int f = 0; f < re.length; f++) {
+            re[f] -= factorRe[f] * entryRe[f] - factorIm[f] * entryIm[f];
+            im[f] -= factorRe[f] * entryIm[f] + factorIm[f] * entryRe[f];
+        }
     }
 
     /** Eliminates once, with numbers, to find the order and what it brings. */
     private static final class Planning {
         private final int size;
         private final int[][] slotAt;
+        private int[] rowOf;
+        private int[] columnOf;
         private double[] re;
         private double[] im;
         private final double[] begun;
@@ -176,6 +213,8 @@ final class Elimination {
             this.size = size;
             this.re = Arrays.copyOf(re, Math.max(16, 2 * re.length));
             this.im = Arrays.copyOf(im, Math.max(16, 2 * re.length));
+            this.rowOf = Arrays.copyOf(rows, this.re.length);
+            this.columnOf = Arrays.copyOf(columns, this.re.length);
             this.slots = rows.length;
             slotAt = new int[size][size];
             for (int[] row : slotAt) {
@@ -193,8 +232,9 @@ final class Elimination {
             pivotColumns = new int[size];
         }
 
+        /** Its size but for a factor of √2, which the choice of pivots does not need. */
         private double magnitude(int slot) {
-            return Math.hypot(re[slot], im[slot]);
+            return Math.abs(re[slot]) + Math.abs(im[slot]);
         }
 
         void run() throws Singular {
@@ -204,47 +244,43 @@ final class Elimination {
             }
         }
 
-        private boolean isThere(int row, int column) {
-            int slot = slotAt[row][column];
-            return slot >= 0 && magnitude(slot) > NOTHING * begun[row];
+        /** Neither eliminated yet nor cancelled to nothing. */
+        private boolean isOpen(int slot) {
+            return !rowDone[rowOf[slot]] && !columnDone[columnOf[slot]];
+        }
+
+        private boolean isSomething(int slot) {
+            return magnitude(slot) > NOTHING * begun[rowOf[slot]];
         }
 
         private void choose(int k) throws Singular {
-            long best = Long.MAX_VALUE;
-            double bestSize = 0;
             int[] inRow = new int[size];
-            for (int row = 0; row < size; row++) {
-                for (int column = 0; column < size; column++) {
-                    inRow[row] += !columnDone[column] && slotAt[row][column] >= 0 ? 1 : 0;
+            int[] inColumn = new int[size];
+            double[] largest = new double[size];
+            for (int slot = 0; slot < slots; slot++) {
+                if (isOpen(slot)) {
+                    inRow[rowOf[slot]]++;
+                    inColumn[columnOf[slot]]++;
+                    if (isSomething(slot)) {
+                        largest[columnOf[slot]] = Math.max(largest[columnOf[slot]], magnitude(slot));
+                    }
                 }
             }
             for (int column = 0; column < size; column++) {
-                if (columnDone[column]) {
-                    continue;
-                }
-                double largest = 0;
-                int inColumn = 0;
-                for (int row = 0; row < size; row++) {
-                    if (!rowDone[row] && slotAt[row][column] >= 0) {
-                        inColumn++;
-                        largest = isThere(row, column) ? Math.max(largest, magnitude(slotAt[row][column])) : largest;
-                    }
-                }
-                if (largest == 0) {
+                if (!columnDone[column] && largest[column] == 0) {
                     throw new Singular(column);
                 }
-                for (int row = 0; row < size; row++) {
-                    if (!rowDone[row] && isThere(row, column)) {
-                        double magnitude = magnitude(slotAt[row][column]);
-                        long cost = (long) (inRow[row] - 1) * (inColumn - 1);
-                        boolean isBetter = cost < best || (cost == best && magnitude > bestSize);
-                        if (magnitude >= LARGE_ENOUGH * largest && isBetter) {
-                            best = cost;
-                            bestSize = magnitude;
-                            pivotSlots[k] = slotAt[row][column];
-                            pivotRows[k] = row;
-                            pivotColumns[k] = column;
-                        }
+            }
+            long best = Long.MAX_VALUE;
+            for (int slot = 0; slot < slots; slot++) {
+                if (isOpen(slot) && isSomething(slot) && magnitude(slot) >= LARGE_ENOUGH * largest[columnOf[slot]]) {
+                    long cost = (long) (inRow[rowOf[slot]] - 1) * (inColumn[columnOf[slot]] - 1);
+                    boolean isBetter = cost < best || (cost == best && magnitude(slot) > magnitude(pivotSlots[k]));
+                    if (isBetter) {
+                        best = cost;
+                        pivotSlots[k] = slot;
+                        pivotRows[k] = rowOf[slot];
+                        pivotColumns[k] = columnOf[slot];
                     }
                 }
             }
@@ -285,7 +321,11 @@ final class Elimination {
                 if (slots == re.length) {
                     re = Arrays.copyOf(re, 2 * slots);
                     im = Arrays.copyOf(im, 2 * slots);
+                    rowOf = Arrays.copyOf(rowOf, 2 * slots);
+                    columnOf = Arrays.copyOf(columnOf, 2 * slots);
                 }
+                rowOf[slots] = row;
+                columnOf[slots] = column;
                 slotAt[row][column] = slots++;
             }
             return slotAt[row][column];

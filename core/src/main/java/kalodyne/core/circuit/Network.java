@@ -17,6 +17,7 @@ import kalodyne.core.circuit.Element.TwoTerminal;
 import kalodyne.core.circuit.Element.VoltageByCurrent;
 import kalodyne.core.circuit.Element.VoltageByVoltage;
 import kalodyne.core.circuit.Element.VoltageSource;
+import kalodyne.core.circuit.Elimination.Pairs;
 
 /**
  * A circuit as equations, after the modified nodal analysis of Ho, Ruehli and Brennan (1975): one for each node, whose currents
@@ -28,7 +29,11 @@ import kalodyne.core.circuit.Element.VoltageSource;
 public final class Network {
     private static final double TIE = 1e-6;
 
+    /** So many frequencies are solved side by side: enough to be worth it, few enough to stay near the processor. */
+    private static final int AT_ONCE = 32;
+
     private final Circuit circuit;
+    private final Map<String, Element> elements = new HashMap<>();
     private final Map<String, Integer> nodes = new LinkedHashMap<>();
     private final Map<String, Integer> branches = new LinkedHashMap<>();
     private final Map<Long, Integer> slots = new LinkedHashMap<>();
@@ -42,6 +47,7 @@ public final class Network {
         this.circuit = circuit;
         circuit.nodes().forEach(node -> nodes.put(node, nodes.size()));
         for (Element element : circuit.elements()) {
+            elements.put(element.name(), element);
             if (hasBranch(element)) {
                 branches.put(element.name(), nodes.size() + branches.size());
             }
@@ -131,11 +137,7 @@ public final class Network {
     }
 
     private double henries(String inductor) {
-        return circuit.elements().stream()
-                .filter(element -> element.name().equals(inductor))
-                .mapToDouble(element -> ((Inductor) element).henries())
-                .findFirst()
-                .orElseThrow();
+        return ((Inductor) elements.get(inductor)).henries();
     }
 
     private int node(String name) {
@@ -166,22 +168,29 @@ public final class Network {
      * @throws UnsolvableCircuit where there is none, or more than one
      */
     public Solution at(double hertz) throws UnsolvableCircuit {
-        return ac.solve(2 * Math.PI * hertz, (re, im) -> drive(false, re, im));
+        return ac.solve(new double[] {hertz}, (re, im) -> drive(false, re, im)).get(0);
     }
 
     /**
-     * The solution at a frequency while one voltage source gives 1 V and all others nothing.
+     * The solutions at some frequencies while one voltage source gives 1 V and all others nothing.
      *
      * @throws UnsolvableCircuit where there is none, or more than one
      */
-    public Solution at(double hertz, String onlySource) throws UnsolvableCircuit {
+    public List<Solution> at(List<Double> hertz, String onlySource) throws UnsolvableCircuit {
         int row = branches.get(onlySource);
-        return ac.solve(2 * Math.PI * hertz, (re, im) -> re[row] = 1);
+        List<Solution> solutions = new ArrayList<>();
+        for (int from = 0; from < hertz.size(); from += AT_ONCE) {
+            double[] some = hertz.subList(from, Math.min(hertz.size(), from + AT_ONCE)).stream()
+                    .mapToDouble(Double::doubleValue)
+                    .toArray();
+            solutions.addAll(ac.solve(some, (re, im) -> re[row] = 1));
+        }
+        return solutions;
     }
 
     /** The solution at rest, as for direct current: capacitors are open, inductors closed. */
     public Solution atRest() throws UnsolvableCircuit {
-        return dc.solve(0, (re, im) -> drive(true, re, im));
+        return dc.solve(new double[] {0}, (re, im) -> drive(true, re, im)).get(0);
     }
 
     /** Fills in what the sources give. */
@@ -213,35 +222,62 @@ public final class Network {
             ties.forEach(tied -> real[slot(node(tied), node(tied))] += TIE);
         }
 
-        Solution solve(double omega, Drives drives) throws UnsolvableCircuit {
-            double[] x = new double[size];
-            double[] y = new double[size];
-            if (elimination == null || !solved(omega, drives, x, y)) {
-                plan(omega);
-                if (!solved(omega, drives, x, y)) {
+        List<Solution> solve(double[] hertz, Drives drives) throws UnsolvableCircuit {
+            Pairs[] solution = Pairs.rows(size, hertz.length);
+            if (elimination == null) {
+                plan(hertz[0]);
+            }
+            if (!solved(hertz, drives, solution)) {
+                if (hertz.length > 1) {
+                    return oneByOne(hertz, drives);
+                }
+                plan(hertz[0]);
+                if (!solved(hertz, drives, solution)) {
                     throw new UnsolvableCircuit(
-                            "Its currents and voltages cannot be told apart at " + omega / (2 * Math.PI) + " Hz.");
+                            "Its currents and voltages cannot be told apart at " + hertz[0] + " Hz.");
                 }
             }
-            return new Solution(Network.this, omega, x, y);
-        }
-
-        private boolean solved(double omega, Drives drives, double[] x, double[] y) {
-            double[] re = Arrays.copyOf(real, elimination.slots());
-            double[] im = new double[elimination.slots()];
-            for (int i = 0; i < imaginary.length; i++) {
-                im[i] = omega * imaginary[i];
+            List<Solution> solutions = new ArrayList<>();
+            for (int f = 0; f < hertz.length; f++) {
+                solutions.add(new Solution(Network.this, 2 * Math.PI * hertz[f], solution, f));
             }
-            double[] sideRe = new double[size];
-            double[] sideIm = new double[size];
-            drives.fill(sideRe, sideIm);
-            return elimination.solve(re, im, sideRe, sideIm, x, y);
+            return solutions;
         }
 
-        private void plan(double omega) throws UnsolvableCircuit {
+        /** What is a good order of elimination at one frequency may not be at another one. */
+        private List<Solution> oneByOne(double[] hertz, Drives drives) throws UnsolvableCircuit {
+            List<Solution> solutions = new ArrayList<>();
+            for (double each : hertz) {
+                solutions.addAll(solve(new double[] {each}, drives));
+            }
+            return solutions;
+        }
+
+        private boolean solved(double[] hertz, Drives drives, Pairs[] solution) {
+            Pairs[] entries = Pairs.rows(elimination.slots(), hertz.length);
+            for (int i = 0; i < real.length; i++) {
+                Arrays.fill(entries[i].re(), real[i]);
+                if (imaginary[i] != 0) {
+                    for (int f = 0; f < hertz.length; f++) {
+                        entries[i].im()[f] = 2 * Math.PI * hertz[f] * imaginary[i];
+                    }
+                }
+            }
+            double[] re = new double[size];
+            double[] im = new double[size];
+            drives.fill(re, im);
+            Pairs[] side = Pairs.rows(size, hertz.length);
+            for (int i = 0; i < size; i++) {
+                Arrays.fill(side[i].re(), re[i]);
+                Arrays.fill(side[i].im(), im[i]);
+            }
+            return elimination.solve(entries, side, solution);
+        }
+
+        private void plan(double hertz) throws UnsolvableCircuit {
             double[] im = new double[imaginary.length];
             for (int i = 0; i < im.length; i++) {
-                im[i] = omega * imaginary[i];
+                im[i] = 2 * Math.PI * hertz * imaginary[i];
             }
             try {
                 elimination = Elimination.of(size, rows, columns, real, im);
@@ -308,9 +344,7 @@ public final class Network {
         return branches;
     }
 
-    Map<String, Element> elements() {
-        Map<String, Element> byName = new HashMap<>();
-        circuit.elements().forEach(element -> byName.put(element.name(), element));
-        return byName;
+    Element element(String name) {
+        return elements.get(name);
     }
 }

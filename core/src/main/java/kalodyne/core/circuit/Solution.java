@@ -4,14 +4,24 @@ package kalodyne.core.circuit;
 public final class Solution {
     private final Network network;
     private final double omega;
-    private final double[] re;
-    private final double[] im;
+    private final Elimination.Pairs[] found;
+    private final int column;
 
-    Solution(Network network, double omega, double[] re, double[] im) {
+    /**
+     * One of several solutions that were found side by side.
+     *
+     * @param found by the unknowns of the network
+     * @param column which of them
+     */
+    Solution(Network network, double omega, Elimination.Pairs[] found, int column) {
         this.network = network;
         this.omega = omega;
-        this.re = re;
-        this.im = im;
+        this.found = found;
+        this.column = column;
+    }
+
+    private Complex unknown(int index) {
+        return new Complex(found[index].re()[column], found[index].im()[column]);
     }
 
     /** The voltage of a node against the ground. */
@@ -23,7 +33,7 @@ public final class Solution {
         if (index == null) {
             throw new IllegalArgumentException("there is no node “" + node + "”");
         }
-        return new Complex(re[index], im[index]);
+        return unknown(index);
     }
 
     /** The voltage from one node to another. */
@@ -35,9 +45,9 @@ public final class Solution {
     public Complex current(String name) {
         Integer branch = network.branchIndexes().get(name);
         if (branch != null) {
-            return new Complex(re[branch], im[branch]);
+            return unknown(branch);
         }
-        Element element = network.elements().get(name);
+        Element element = network.element(name);
         if (element instanceof Element.Resistor resistor) {
             return voltage(resistor.plus(), resistor.minus()).times(1 / resistor.ohms());
         }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import kalodyne.core.circuit.Circuit;
@@ -25,16 +24,31 @@ final class Board {
     /** The node that is known by these words, which need not be a name. */
     String node(String words) {
         return nodes.computeIfAbsent(words, key -> {
-            String plain = key.toLowerCase(Locale.ROOT)
-                    .replace("+", "plus")
-                    .replaceAll("-$", "minus")
-                    .replaceAll("[^a-z0-9]+", "_");
+            String plain = plain(key);
             String name = plain;
             for (int number = 2; !taken.add(name); number++) {
                 name = plain + "_" + number;
             }
             return name;
         });
+    }
+
+    /** In small letters and digits; what else there is becomes a line between them. */
+    private static String plain(String words) {
+        StringBuilder plain = new StringBuilder();
+        for (int i = 0; i < words.length(); i++) {
+            char letter = words.charAt(i);
+            if (Character.isLetterOrDigit(letter) && letter < 128) {
+                plain.append(Character.toLowerCase(letter));
+            } else if (letter == '+') {
+                plain.append("plus");
+            } else if (letter == '-' && i == words.length() - 1) {
+                plain.append("minus");
+            } else if (plain.length() > 0 && plain.charAt(plain.length() - 1) != '_') {
+                plain.append('_');
+            }
+        }
+        return plain.toString();
     }
 
     /** A resistor; gives its name. */

@@ -2,6 +2,8 @@ package kalodyne.core.joint;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -68,7 +70,7 @@ public record JointReading(
         Map<Sounding, Complex> own = new LinkedHashMap<>();
         for (Sounding sounding : joint.soundings()) {
             transfers.addAll(transfers(audio, joint, sounding));
-            Solution middle = audio.at(MIDDLE_HERTZ, sounding.source());
+            Solution middle = audio.at(List.of(MIDDLE_HERTZ), sounding.source()).get(0);
             own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
         }
         return new JointReading(transfers, own, atRest(joint), hum(audio, joint));
@@ -77,11 +79,11 @@ public record JointReading(
     private static List<Transfer> transfers(Network audio, JointCircuit joint, Sounding sounding)
             throws UnsolvableCircuit {
         Complex[][] values = new Complex[joint.hearings().size()][FREQUENCIES.size()];
+        List<Solution> solutions = audio.at(FREQUENCIES, sounding.source());
         for (int i = 0; i < FREQUENCIES.size(); i++) {
-            Solution solution = audio.at(FREQUENCIES.get(i), sounding.source());
             for (int h = 0; h < values.length; h++) {
                 Hearing hearing = joint.hearings().get(h);
-                values[h][i] = solution.voltage(hearing.plus(), hearing.minus());
+                values[h][i] = solutions.get(i).voltage(hearing.plus(), hearing.minus());
             }
         }
         return IntStream.range(0, values.length)
@@ -91,6 +93,7 @@ public record JointReading(
 
     private static Map<Spot, Map<Contact, Direct>> atRest(JointCircuit joint) throws UnsolvableCircuit {
         Solution rest = new Network(joint.rest()).atRest();
+        Map<Spot, Map<Contact, Double>> amperes = amperesInto(joint, rest);
         Set<String> known = new HashSet<>(joint.rest().nodes());
         Map<Spot, Map<Contact, Direct>> all = new LinkedHashMap<>();
         joint.grounds().forEach((spot, ground) -> {
@@ -99,23 +102,23 @@ public record JointReading(
                 double volts = known.contains(node) && known.contains(ground)
                         ? rest.voltage(node, ground).re()
                         : 0;
-                contacts.put(contact, new Direct(volts, amperesInto(joint, rest, spot, contact)));
+                contacts.put(
+                        contact,
+                        new Direct(volts, amperes.getOrDefault(spot, Map.of()).getOrDefault(contact, 0.0)));
             });
             all.put(spot, contacts);
         });
         return all;
     }
 
-    private static double amperesInto(JointCircuit joint, Solution rest, Spot spot, Contact contact) {
-        double amperes = 0;
+    private static Map<Spot, Map<Contact, Double>> amperesInto(JointCircuit joint, Solution rest) {
+        Map<Spot, Map<Contact, Double>> amperes = new HashMap<>();
         for (JointCircuit.Touching touching : joint.touches()) {
             double current = rest.current(touching.atRest()).re();
-            if (touching.plugging().socket().equals(spot) && touching.socket() == contact) {
-                amperes += current;
-            }
-            if (touching.plugging().plug().equals(spot) && touching.plug() == contact) {
-                amperes -= current;
-            }
+            amperes.computeIfAbsent(touching.plugging().socket(), spot -> new EnumMap<>(Contact.class))
+                    .merge(touching.socket(), current, Double::sum);
+            amperes.computeIfAbsent(touching.plugging().plug(), spot -> new EnumMap<>(Contact.class))
+                    .merge(touching.plug(), -current, Double::sum);
         }
         return amperes;
     }
@@ -126,7 +129,8 @@ public record JointReading(
         joint.hearings().forEach(hearing -> squares.put(hearing, 0.0));
         for (JointCircuit.Earth earth : joint.earths()) {
             if (earth.earthing().volts() > 0) {
-                Solution solution = audio.at(MAINS_HERTZ, earth.source());
+                Solution solution =
+                        audio.at(List.of(MAINS_HERTZ), earth.source()).get(0);
                 squares.replaceAll((hearing, square) -> {
                     double volts = earth.earthing().volts()
                             * solution.voltage(hearing.plus(), hearing.minus()).magnitude();
