@@ -100,9 +100,21 @@ final class Elimination {
     }
 
     /** Numbers with two parts, for several frequencies side by side. */
-    record Pairs(double[] re, double[] im) {
+    static final class Pairs {
+        private final double[] re;
+        private final double[] im;
+
         Pairs(int width) {
-            this(new double[width], new double[width]);
+            re = new double[width];
+            im = new double[width];
+        }
+
+        double[] re() {
+            return re;
+        }
+
+        double[] im() {
+            return im;
         }
 
         static Pairs[] rows(int count, int width) {

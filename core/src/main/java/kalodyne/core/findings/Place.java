@@ -26,4 +26,12 @@ public sealed interface Place {
      * @param id of the device or lead
      */
     record Shelf(String id) implements Place {}
+
+    /**
+     * At a socket of a device or an end of a lead, as it is plugged.
+     *
+     * @param item the mark of the device or lead
+     * @param part the mark of its socket or end
+     */
+    record Plugged(String item, String part) implements Place {}
 }

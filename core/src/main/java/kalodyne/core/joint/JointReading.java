@@ -24,12 +24,14 @@ import kalodyne.core.units.Level;
  *
  * @param transfers from every signal that is given to every one that is received
  * @param own for each signal, what of it is left at its own socket
+ * @param elsewhere for each signal, what of it is there at the contacts of the others
  * @param atRest direct voltage and current at every contact of every socket
  * @param hum what the mains makes in each received signal, as an estimate
  */
 public record JointReading(
         List<Transfer> transfers,
         Map<Sounding, Complex> own,
+        Map<Sounding, Map<Sounding, Complex>> elsewhere,
         Map<Spot, Map<Contact, Direct>> atRest,
         Map<Hearing, Level> hum) {
     private static final double LOWEST = 10;
@@ -37,6 +39,12 @@ public record JointReading(
     private static final int POINTS = 181;
     private static final double MAINS_HERTZ = 50;
     private static final double MIDDLE_HERTZ = 1000;
+
+    /** Of 1 V less than this is left where another output pulls at it. */
+    private static final double DRAWN_DOWN = 0.9;
+
+    /** With nothing but a lead between two contacts, their voltages are alike. */
+    private static final double SAME = 0.8;
 
     /** At which every joint is told in files: those that people name. */
     public static final List<Double> TOLD = List.of(20.0, 100.0, 1000.0, 5000.0, 10_000.0, 20_000.0);
@@ -68,12 +76,18 @@ public record JointReading(
         Network audio = new Network(joint.audio());
         List<Transfer> transfers = new ArrayList<>();
         Map<Sounding, Complex> own = new LinkedHashMap<>();
+        Map<Sounding, Map<Sounding, Complex>> elsewhere = new LinkedHashMap<>();
         for (Sounding sounding : joint.soundings()) {
             transfers.addAll(transfers(audio, joint, sounding));
             Solution middle = audio.at(List.of(MIDDLE_HERTZ), sounding.source()).get(0);
             own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
+            Map<Sounding, Complex> others = new LinkedHashMap<>();
+            joint.soundings().stream()
+                    .filter(other -> !other.equals(sounding))
+                    .forEach(other -> others.put(other, middle.voltage(other.plus(), other.minus())));
+            elsewhere.put(sounding, others);
         }
-        return new JointReading(transfers, own, atRest(joint), hum(audio, joint));
+        return new JointReading(transfers, own, elsewhere, atRest(joint), hum(audio, joint));
     }
 
     private static List<Transfer> transfers(Network audio, JointCircuit joint, Sounding sounding)
@@ -141,6 +155,16 @@ public record JointReading(
         Map<Hearing, Level> hum = new LinkedHashMap<>();
         squares.forEach((hearing, square) -> hum.put(hearing, Level.ofVolts(Math.sqrt(square))));
         return hum;
+    }
+
+    /** Signals of other sockets that are joined to this one without a resistance between them, so that it is drawn down. */
+    public List<Sounding> tied(Sounding sounding) {
+        double left = own.get(sounding).magnitude();
+        return elsewhere.get(sounding).entrySet().stream()
+                .filter(entry -> !entry.getKey().socket().equals(sounding.socket()))
+                .filter(entry -> left < DRAWN_DOWN && entry.getValue().magnitude() > SAME * left)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** From one signal to one that is received. */

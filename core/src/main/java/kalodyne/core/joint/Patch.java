@@ -72,6 +72,15 @@ public record Patch(Map<String, Device> devices, Map<String, Lead> leads, List<P
         return isPlugInSocket ? Mating.of(connector(plugging.plug()), connector(plugging.socket())) : List.of();
     }
 
+    /** What is at a spot, in words: "Lead 7's 6.35 mm two-pole plug". */
+    public String words(Spot spot) {
+        return socket(spot)
+                .map(socket -> devices.get(spot.item()).name() + ", " + socket.name() + " ("
+                        + socket.connector().word() + ")")
+                .orElseGet(() -> leads.get(spot.item()).name() + "'s "
+                        + end(spot).orElseThrow().words());
+    }
+
     boolean isPlugged(Spot spot) {
         return pluggings.stream()
                 .anyMatch(plugging ->

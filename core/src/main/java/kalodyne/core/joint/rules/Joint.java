@@ -1,0 +1,104 @@
+package kalodyne.core.joint.rules;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.JointCircuit;
+import kalodyne.core.joint.JointReading;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.units.Level;
+
+/** What is plugged together, with what was read from it: what rules look at. */
+record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
+    /** Pads for phones take up to 40 dB away; what is further down is only crosstalk. */
+    static final double LOST_DB = -55;
+
+    Socket socket(Spot spot) {
+        return patch.socket(spot).orElseThrow();
+    }
+
+    Device device(Spot spot) {
+        return patch.devices().get(spot.item());
+    }
+
+    /** "Bass synth, Output". */
+    String name(Spot spot) {
+        return device(spot).name() + ", " + socket(spot).name();
+    }
+
+    Stream<Socket> sockets() {
+        return circuit.grounds().keySet().stream().map(this::socket);
+    }
+
+    Stream<Spot> spots() {
+        return circuit.grounds().keySet().stream();
+    }
+
+    /** Ways from one signal to those that are received in other devices. */
+    List<Transfer> from(Sounding sounding) {
+        return reading.transfers().stream()
+                .filter(transfer -> transfer.from().equals(sounding) && isElsewhere(transfer))
+                .toList();
+    }
+
+    List<Transfer> to(Hearing hearing) {
+        return reading.transfers().stream()
+                .filter(transfer -> transfer.to().equals(hearing) && isElsewhere(transfer))
+                .toList();
+    }
+
+    private static boolean isElsewhere(Transfer transfer) {
+        return !transfer.from().socket().item().equals(transfer.to().socket().item());
+    }
+
+    /** The way on which most of a signal arrives. */
+    Optional<Transfer> best(Sounding sounding) {
+        return from(sounding).stream()
+                .max((a, b) -> Double.compare(a.atMiddle().db(), b.atMiddle().db()));
+    }
+
+    boolean arrives(Sounding sounding) {
+        return best(sounding)
+                .filter(transfer -> transfer.atMiddle().db() > LOST_DB)
+                .isPresent();
+    }
+
+    /** The loudest that a socket gives, open-circuit, where anything is known of it. */
+    Optional<Level> loudest(Spot spot) {
+        return socket(spot)
+                .facts()
+                .quantity(Fact.LOUDEST_PEAK)
+                .or(() -> socket(spot).facts().quantity(Fact.MAXIMUM_LEVEL))
+                .or(() -> socket(spot).facts().quantity(Fact.NOMINAL_LEVEL));
+    }
+
+    boolean has(Spot spot, PowerKind kind, PowerRole role) {
+        return socket(spot).power().stream().anyMatch(power -> power.kind() == kind && power.role() == role);
+    }
+
+    static Stream<Finding> found(
+            String code, Severity severity, Spot spot, Figure figure, String title, String text, String remedy) {
+        return Stream.of(new Finding(
+                code,
+                severity,
+                new Place.Plugged(spot.item(), spot.part()),
+                figure,
+                title,
+                text,
+                remedy.isEmpty() ? Optional.empty() : Optional.of(Remedy.byHand(remedy))));
+    }
+}

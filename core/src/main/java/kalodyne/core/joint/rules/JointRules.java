@@ -1,0 +1,125 @@
+package kalodyne.core.joint.rules;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.circuit.UnsolvableCircuit;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.joint.JointCircuit;
+import kalodyne.core.joint.JointReading;
+import kalodyne.core.joint.Mating;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+
+/** All rules on joints. */
+public final class JointRules {
+    private static final List<JointRule> ALL = List.of(
+            new DoesNotFitRule(),
+            new SpeakerRule(),
+            new PhantomRule(),
+            new PowerMissingRule(),
+            new OverloadRule(),
+            new RiaaRule(),
+            new ShortRule(),
+            new TiedOutputsRule(),
+            new CancelRule(),
+            new LostRule(),
+            new HeadsetRule(),
+            new MidiRule(),
+            new DataRule(),
+            new HalfRule(),
+            new LoadingRule(),
+            new ResponseRule(),
+            new CartridgeRule(),
+            new HumRule(),
+            new LengthRule());
+
+    private JointRules() {}
+
+    /**
+     * Something that hangs together, computed.
+     *
+     * @param patch what hangs together
+     * @param circuit as the likelier reading of its pluggings makes it
+     * @param reading empty where it has no solution
+     * @param findings worst first
+     */
+    public record Checked(Patch patch, JointCircuit circuit, Optional<JointReading> reading, List<Finding> findings) {
+        public Checked {
+            findings = List.copyOf(findings);
+        }
+    }
+
+    /** Computes all that is plugged, each part that hangs together by itself. */
+    public static List<Checked> check(Patch patch) {
+        return patch.parted().stream().map(JointRules::checkOne).toList();
+    }
+
+    private static Checked checkOne(Patch part) {
+        JointCircuit likelier = JointCircuit.of(part);
+        Optional<JointReading> reading = Optional.empty();
+        // By code and place: what two readings agree on is said once.
+        Map<List<Object>, Finding> findings = new LinkedHashMap<>();
+        for (Map<Plugging, Integer> variant : variants(part)) {
+            JointCircuit circuit = variant.isEmpty() ? likelier : JointCircuit.of(part, variant);
+            try {
+                JointReading solved = JointReading.of(circuit);
+                reading = variant.isEmpty() ? Optional.of(solved) : reading;
+                Joint joint = new Joint(part, circuit, solved);
+                ALL.stream()
+                        .flatMap(rule -> rule.check(joint))
+                        .map(finding -> variant.isEmpty() ? finding : inSomeSockets(finding, part, variant))
+                        .forEach(finding -> findings.putIfAbsent(List.of(finding.code(), finding.place()), finding));
+            } catch (UnsolvableCircuit e) {
+                Finding unsolved = unsolved(part, e);
+                findings.putIfAbsent(List.of(unsolved.code(), unsolved.place()), unsolved);
+            }
+        }
+        return new Checked(part, likelier, reading, Finding.worstFirst(List.copyOf(findings.values())));
+    }
+
+    /** The likelier reading of everything, and each other reading of one plugging. */
+    private static List<Map<Plugging, Integer>> variants(Patch part) {
+        List<Map<Plugging, Integer>> variants = new ArrayList<>();
+        variants.add(Map.of());
+        for (Plugging plugging : part.pluggings()) {
+            for (int other = 1; other < part.readings(plugging).size(); other++) {
+                Map<Plugging, Integer> variant = new HashMap<>();
+                variant.put(plugging, other);
+                variants.add(variant);
+            }
+        }
+        return variants;
+    }
+
+    private static Finding inSomeSockets(Finding finding, Patch part, Map<Plugging, Integer> variant) {
+        Plugging plugging = variant.keySet().iterator().next();
+        Mating.Reading reading = part.readings(plugging).get(variant.get(plugging));
+        return new Finding(
+                finding.code(),
+                finding.severity(),
+                finding.place(),
+                finding.figure(),
+                finding.title(),
+                finding.text() + " So with a " + reading.words() + ".",
+                finding.remedy());
+    }
+
+    private static Finding unsolved(Patch part, UnsolvableCircuit e) {
+        Plugging first = part.pluggings().get(0);
+        return new Finding(
+                "joint.unsolved",
+                Severity.WRONG,
+                new Place.Plugged(first.socket().item(), first.socket().part()),
+                new Figure(0, "solutions"),
+                "This cannot be computed",
+                e.getMessage(),
+                Optional.empty());
+    }
+}

@@ -1,0 +1,51 @@
+package kalodyne.core.joint.rules;
+
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.units.Length;
+import kalodyne.core.units.Print;
+
+/** Leads that are longer than is good for what they carry: about 3 m unbalanced, 300 m balanced; common practice. */
+final class LengthRule implements JointRule {
+    private static final double UNBALANCED_METRES = 3;
+    private static final double BALANCED_METRES = 300;
+
+    /** A hair more does not matter. */
+    private static final double MARGIN = 1.1;
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        double metres = joint.patch().leads().values().stream()
+                .mapToDouble(lead ->
+                        lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0))
+                .sum();
+        return joint.circuit().soundings().stream()
+                .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
+                .flatMap(sounding -> joint.best(sounding).stream())
+                .filter(way -> !LostRule.isLost(way) && metres > MARGIN * longest(way))
+                .limit(1)
+                .flatMap(way -> Joint.found(
+                        "lead.long",
+                        Severity.NOTE,
+                        way.to().socket(),
+                        new Figure(metres, "m"),
+                        "A long lead for this",
+                        Print.decimal(metres, 1) + " m, where about " + Print.decimal(longest(way), 0)
+                                + " m are usual: it catches more hum and radio.",
+                        isBalanced(way) ? "Use a shorter lead" : "Use a balanced lead, or a DI box at the source"));
+    }
+
+    private static boolean isBalanced(Transfer way) {
+        return way.from().channel() == Carries.HOT && way.to().channel() == Carries.HOT;
+    }
+
+    private static double longest(Transfer way) {
+        return isBalanced(way) ? BALANCED_METRES : UNBALANCED_METRES;
+    }
+}

@@ -1,0 +1,83 @@
+package kalodyne.core.joint.rules;
+
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+
+/** An input that draws a source down: at the source's own socket less is left than there should be. */
+final class LoadingRule implements JointRule {
+    /** Ten times the source's impedance costs 0.8 dB; that ratio is common practice. Matched microphones lose more by habit. */
+    private static final double NOTICEABLE_DB = 1.5;
+
+    private static final double SERIOUS_DB = 6;
+
+    /** As far down it is rather a short, or does not arrive at all. */
+    private static final double SHORTED_DB = 20;
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        return joint.circuit().soundings().stream()
+                .filter(sounding -> sounding.channel() != Carries.MIC)
+                .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
+                .filter(sounding -> joint.arrives(sounding) && !isTied(joint, sounding))
+                .flatMap(sounding -> check(joint, sounding));
+    }
+
+    private static boolean isTied(Joint joint, Sounding sounding) {
+        return joint.best(sounding)
+                .filter(way -> joint.to(way.to()).stream()
+                        .anyMatch(other -> !other.from().socket().equals(sounding.socket())
+                                && other.atMiddle().db() > Joint.LOST_DB))
+                .isPresent();
+    }
+
+    private static Stream<Finding> check(Joint joint, Sounding sounding) {
+        boolean isDriver = joint.best(sounding)
+                .filter(way -> joint.device(way.to().socket())
+                        .facts()
+                        .get(Fact.DRIVER_IMPEDANCE)
+                        .isPresent())
+                .isPresent();
+        double loss =
+                -Gain.ofRatio(joint.reading().own().get(sounding).magnitude()).db();
+        boolean isPickup = joint.device(sounding.socket())
+                .facts()
+                .get(Fact.COIL_INDUCTANCE)
+                .isPresent();
+        SignalKind to =
+                joint.socket(joint.best(sounding).orElseThrow().to().socket()).signal();
+        // Small microphones work into inputs not much above their own impedance; they are made for that.
+        boolean isMicrophone = joint.socket(sounding.socket()).signal() == SignalKind.MIC
+                && (to == SignalKind.MIC || to == SignalKind.HEADSET)
+                && loss < SERIOUS_DB;
+        // Of a balanced pair half is left where one leg lies on the ground, which weighs nothing down.
+        boolean isHalf = sounding.channel() == Carries.HOT
+                && HalfRule.isHalf(joint.best(sounding).orElseThrow());
+        if (isHalf
+                || isDriver
+                || isMicrophone
+                || loss < NOTICEABLE_DB
+                || loss > SHORTED_DB
+                || (isPickup && loss < 2 * NOTICEABLE_DB)) {
+            return Stream.empty();
+        }
+        Spot input = joint.best(sounding).orElseThrow().to().socket();
+        return Joint.found(
+                "joint.loading",
+                loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
+                input,
+                new Figure(loss, "dB"),
+                "The input weighs the source down",
+                joint.name(input) + " takes " + Print.decimal(loss, 1) + " dB from " + joint.name(sounding.socket())
+                        + (isPickup ? ", and its treble." : "."),
+                "Use an input with a higher impedance, or a DI box");
+    }
+}

@@ -1,0 +1,54 @@
+package kalodyne.core.joint.rules;
+
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Way;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Print;
+
+/** The current loop of MIDI 1.0: some 5 mA, the right way round, light the receiver's lamp. */
+final class MidiRule implements JointRule {
+    private static final double ENOUGH_AMPERES = 2e-3;
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        boolean isSent = joint.spots().anyMatch(spot -> isMidi(joint, spot, Way.OUT));
+        return isSent
+                ? joint.spots().filter(spot -> isMidi(joint, spot, Way.IN)).flatMap(spot -> check(joint, spot))
+                : Stream.empty();
+    }
+
+    private static boolean isMidi(Joint joint, Spot spot, Way way) {
+        return joint.socket(spot).signal() == SignalKind.MIDI
+                && joint.socket(spot).way() == way;
+    }
+
+    private static Stream<Finding> check(Joint joint, Spot in) {
+        double amperes = joint.socket(in).contacts().entrySet().stream()
+                .filter(entry -> entry.getValue() == Carries.MIDI_SOURCE)
+                .mapToDouble(entry ->
+                        joint.reading().atRest().get(in).get(entry.getKey()).amperes())
+                .sum();
+        if (amperes >= ENOUGH_AMPERES) {
+            return Stream.empty();
+        }
+        boolean isReversed = amperes < -ENOUGH_AMPERES;
+        return Joint.found(
+                isReversed ? "midi.reversed" : "midi.no-current",
+                Severity.WRONG,
+                in,
+                new Figure(amperes * 1e3, "mA"),
+                isReversed ? "MIDI the wrong way round" : "MIDI does not arrive",
+                (isReversed
+                                ? "The current flows backwards"
+                                : "Only " + Print.prefixed(Math.abs(amperes), "A") + " flow")
+                        + " where 5 mA should: no note arrives.",
+                isReversed
+                        ? "Use an adapter of the other type (A and B swap two contacts)"
+                        : "Use a MIDI lead from out to in");
+    }
+}

@@ -1,0 +1,66 @@
+package kalodyne.core.joint.rules;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.units.Level;
+import kalodyne.core.units.Print;
+
+/** More than an input takes with its gain at the lowest: it distorts whatever the knobs do. */
+final class OverloadRule implements JointRule {
+    /** Microphones stay below this even when shouted into; common practice. */
+    private static final Level LOUDEST_MICROPHONE = new Level(-10);
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        return joint.circuit().soundings().stream()
+                .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
+                .flatMap(sounding -> joint.best(sounding).stream())
+                .flatMap(way -> check(joint, way));
+    }
+
+    private static Stream<Finding> check(Joint joint, Transfer way) {
+        Spot input = way.to().socket();
+        Optional<Level> loudest = joint.loudest(way.from().socket()).map(level -> level.plus(way.atMiddle()));
+        if (loudest.isEmpty()) {
+            return Stream.empty();
+        }
+        SignalKind kind = joint.socket(input).signal();
+        boolean isMic = kind == SignalKind.MIC || kind == SignalKind.HEADSET;
+        SignalKind from = joint.socket(way.from().socket()).signal();
+        boolean isLine = from == SignalKind.LINE || from == SignalKind.HEADPHONE;
+        Optional<Level> ceiling = joint.socket(input).facts().quantity(Fact.MAXIMUM_LEVEL);
+        boolean isKnown =
+                joint.socket(way.from().socket()).facts().get(Fact.LOUDEST_PEAK).isPresent();
+        double over = ceiling.map(most -> loudest.get().above(most).db()).orElse(Double.NEGATIVE_INFINITY);
+        if (isMic && isLine && loudest.get().compareTo(LOUDEST_MICROPHONE) > 0) {
+            return Joint.found(
+                    "caution.line-into-mic",
+                    Severity.HARM,
+                    input,
+                    new Figure(loudest.get().dbu(), "dBu"),
+                    "Line level in a mic socket",
+                    "It brings " + loudest.get() + " to a socket made for millivolts"
+                            + (over > 0 ? ", " + Print.decimal(over, 1) + " dB more than it takes." : "."),
+                    "Use a line socket or a pad; turn the source down before you plug");
+        }
+        return over > 0
+                ? Joint.found(
+                        "level.overload",
+                        isKnown ? Severity.WRONG : Severity.NOTE,
+                        input,
+                        new Figure(over, "dB"),
+                        isKnown ? "More than the input takes" : "It could be more than the input takes",
+                        (isKnown ? "The loudest peaks bring " : "Fully up, it can bring ") + loudest.get() + " to "
+                                + joint.name(input) + ", which takes " + ceiling.get()
+                                + ". It then distorts whatever its knob does.",
+                        "Turn the source down by " + Print.decimal(Math.ceil(over), 0) + " dB, or use a pad")
+                : Stream.empty();
+    }
+}

@@ -1,0 +1,40 @@
+package kalodyne.core.joint.rules;
+
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.units.Level;
+
+/** An amplifier's output for loudspeakers in anything else: volts and amperes that break inputs. */
+final class SpeakerRule implements JointRule {
+    /** Where nothing is known of the amplifier: some 20 W into 8 Ω. */
+    private static final Level USUAL = new Level(24);
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        return joint.circuit().soundings().stream()
+                .filter(sounding -> joint.socket(sounding.socket()).signal() == SignalKind.SPEAKER)
+                .flatMap(sounding -> joint.best(sounding).stream())
+                .filter(way -> joint.socket(way.to().socket()).signal() != SignalKind.SPEAKER)
+                .filter(way -> way.atMiddle().db() > Joint.LOST_DB)
+                .flatMap(way -> found(joint, way));
+    }
+
+    private static Stream<Finding> found(Joint joint, Transfer way) {
+        Sounding sounding = way.from();
+        Level level = joint.loudest(sounding.socket()).orElse(USUAL).plus(way.atMiddle());
+        return Joint.found(
+                "caution.speaker-into-input",
+                Severity.HARM,
+                way.to().socket(),
+                new Figure(level.dbu(), "dBu"),
+                "A loudspeaker's output in an input",
+                joint.name(sounding.socket()) + " is made for a loudspeaker and brings up to " + level
+                        + ". It can destroy the input.",
+                "Use a line output, or a DI box made for loudspeaker outputs");
+    }
+}
