@@ -53,6 +53,6 @@ public final class GeneratedStudio {
             Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
             takes.add(new Take("Take " + i, name, "takes/" + i + ".wav", at, run.positions()));
         }
-        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, takes)));
+        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, List.of(), takes)));
     }
 }

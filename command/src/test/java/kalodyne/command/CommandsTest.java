@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.exchange.StudioReader;
+import kalodyne.core.exchange.StudioWriter;
 import kalodyne.core.json.JsonFormat;
 import kalodyne.core.setup.SetupFile;
 import kalodyne.core.setup.SetupWriter;
@@ -103,6 +104,55 @@ class CommandsTest {
         assertThat(complained.toString(StandardCharsets.UTF_8).lines())
                 .hasSize(3)
                 .allMatch(line -> line.startsWith(folder.toString()));
+    }
+
+    private int joint(String... arguments) {
+        return new CommandLine(new JointCommand(output)).execute(arguments);
+    }
+
+    /** The demonstration studio: what is plugged in it, with two leads that are wrong for their job. */
+    @Test
+    void joint_prints_an_object_a_joint() throws IOException {
+        Path studio = Files.writeString(folder.resolve("boathouse.json"), StudioWriter.write(Boathouse.studio()));
+        assertThat(joint("--json", studio.toString())).isZero();
+        JsonNode array = json("joint.schema.json");
+        assertThat(array).hasSize(10);
+        JsonNode bass = array.get(0);
+        assertThat(bass.get("title").asText()).isEqualTo("Bass synth → Interface");
+        assertThat(bass.get("signals").get(0).get("toChannel").asText()).isEqualTo("hot");
+        assertThat(bass.get("signals").get(0).get("lossAt1kDb").asDouble()).isCloseTo(0.9, within(0.1));
+        assertThat(array.get(2).get("atRest").findValuesAsText("contact")).contains("1", "2", "3");
+        assertThat(array.findValuesAsText("code"))
+                .containsExactly(
+                        "joint.loading",
+                        "response.thin",
+                        "lead.long",
+                        "caution.phantom",
+                        "stereo.cancels",
+                        "usb.charge-only");
+        assertThat(complained.size()).isZero();
+    }
+
+    /** A netlist that is printed is one that can be read, and gives the same level. */
+    @Test
+    void joint_writes_netlists_that_circuit_reads() throws IOException {
+        Path studio = Files.writeString(folder.resolve("boathouse.json"), StudioWriter.write(Boathouse.studio()));
+        assertThat(joint("--out", folder.resolve("circuits").toString(), studio.toString()))
+                .isZero();
+        String first =
+                printed.toString(StandardCharsets.UTF_8).lines().findFirst().orElseThrow();
+        printed.reset();
+        assertThat(circuit("--json", first)).isZero();
+        JsonNode levels = json("circuit.schema.json").get(0).get("printed");
+        assertThat(levels.properties().iterator().next().getValue().get(10).asDouble())
+                .isCloseTo(-0.9, within(0.1));
+    }
+
+    @Test
+    void joint_says_where_nothing_is_plugged() throws IOException {
+        Path studio = Files.writeString(folder.resolve("empty.json"), StudioWriter.write(Studio.empty()));
+        assertThat(joint(studio.toString())).isEqualTo(2);
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains("Nothing is plugged in it.");
     }
 
     private int circuit(String... arguments) {

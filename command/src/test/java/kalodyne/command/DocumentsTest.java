@@ -26,7 +26,8 @@ class DocumentsTest {
     @ParameterizedTest
     @CsvSource({
         "core/src/main/java/kalodyne/core/takes, docs/formats/analyse.md",
-        "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md"
+        "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md",
+        "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md"
     })
     void every_finding_is_documented(String sources, String document) throws IOException {
         Set<String> written = new TreeSet<>();
@@ -60,6 +61,7 @@ class DocumentsTest {
         "docs/formats/catalogue.md",
         "docs/formats/analyse.md",
         "docs/formats/circuit.md",
+        "docs/formats/joint.md",
         "docs/formats/levels.md",
         "THIRD-PARTY.md"
     })

@@ -11,6 +11,7 @@ import kalodyne.command.CatalogueCommand;
 import kalodyne.command.CircuitCommand;
 import kalodyne.command.ExportCommand;
 import kalodyne.command.ImportCommand;
+import kalodyne.command.JointCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
 import picocli.CommandLine;
@@ -78,6 +79,7 @@ public final class Main implements Runnable {
         commands.put("demo", () -> new DemoCommand(output));
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
+        commands.put("joint", () -> new JointCommand(output));
         commands.put("circuit", () -> new CircuitCommand(output));
         commands.put("export", () -> new ExportCommand(output));
         commands.put("import", () -> new ImportCommand(output));

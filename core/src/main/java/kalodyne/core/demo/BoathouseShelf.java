@@ -16,6 +16,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.Studio;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -26,20 +28,23 @@ final class BoathouseShelf {
 
     static Studio fill(Studio studio) {
         Studio filled = studio;
-        for (CSVRecord row : rows()) {
+        for (CSVRecord row : rows("shelf.csv")) {
             filled = with(filled, row);
         }
-        return filled;
+        List<Plugging> plugged = rows("plugged.csv").stream()
+                .map(row -> new Plugging(Spot.read(row.get("plug")), Spot.read(row.get("socket"))))
+                .toList();
+        return filled.with(filled.setups().get(0).withPlugged(plugged));
     }
 
-    private static List<CSVRecord> rows() {
+    private static List<CSVRecord> rows(String table) {
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()
                 .setHeader()
                 .setSkipHeaderRecord(true)
                 .get();
         try (Reader in =
-                new InputStreamReader(BoathouseShelf.class.getResourceAsStream("shelf.csv"), StandardCharsets.UTF_8)) {
+                new InputStreamReader(BoathouseShelf.class.getResourceAsStream(table), StandardCharsets.UTF_8)) {
             return format.parse(in).getRecords();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

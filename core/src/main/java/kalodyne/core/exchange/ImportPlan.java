@@ -1,6 +1,7 @@
 package kalodyne.core.exchange;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -16,6 +17,8 @@ import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -99,6 +102,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
     private static final class Planning {
         private final Mode mode;
         private final List<Line> lines = new ArrayList<>();
+        /** Under which marks gear comes in that had others. */
+        private final Map<String, String> renamed = new HashMap<>();
+
         private Studio studio;
 
         Planning(Studio present, Mode mode) {
@@ -117,11 +123,23 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     take(studio.leads(), incoming.leads(), leads, (old, now) -> now, Planning::differences));
             studio = studio.withSetups(take(
                     isNew && !incoming.setups().isEmpty() ? List.of() : studio.setups(),
-                    incoming.setups(),
+                    incoming.setups().stream().map(this::pluggedAnew).toList(),
                     setups,
                     Planning::joined,
                     Planning::differences));
             return new ImportPlan(lines, isNew ? studio.withName(incoming.name()) : studio);
+        }
+
+        /** What is plugged follows the gear to its new marks. */
+        private Setup pluggedAnew(Setup setup) {
+            return setup.withPlugged(setup.plugged().stream()
+                    .map(plugging -> new Plugging(anew(plugging.plug()), anew(plugging.socket())))
+                    .toList());
+        }
+
+        private Spot anew(Spot spot) {
+            String now = renamed.getOrDefault(spot.kind(), spot.kind());
+            return new Spot(now + spot.item().substring(spot.kind().length()), spot.part());
         }
 
         /** How things of a kind are told apart. */
@@ -148,6 +166,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     T now = join.apply(
                             old.get(), kind.withId().apply(item, kind.id().apply(old.get())));
                     byId.put(kind.id().apply(now), now);
+                    renamed.put(kind.id().apply(item), kind.id().apply(now));
                     boolean isSame = now.equals(old.get());
                     lines.add(new Line(
                             kind.word(),
@@ -162,6 +181,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
                                     .apply(own, Studio.freeName(kind.name().apply(item), names))
                             : own;
                     byId.put(kind.id().apply(added), added);
+                    renamed.put(kind.id().apply(item), kind.id().apply(added));
                     names.add(kind.name().apply(added));
                     lines.add(new Line(kind.word(), kind.name().apply(added), Effect.ADDED, List.of()));
                 }
@@ -189,13 +209,23 @@ public record ImportPlan(List<Line> lines, Studio result) {
             Map<List<String>, Take> takes = new LinkedHashMap<>();
             old.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
             now.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
-            return new Setup(now.id(), now.name(), List.copyOf(runs.values()), List.copyOf(takes.values()));
+            Set<Plugging> plugged = new LinkedHashSet<>(old.plugged());
+            plugged.addAll(now.plugged());
+            return new Setup(
+                    now.id(),
+                    now.name(),
+                    List.copyOf(runs.values()),
+                    List.copyOf(plugged),
+                    List.copyOf(takes.values()));
         }
 
         private static List<String> differences(Setup old, Setup now) {
             List<String> all = new ArrayList<>();
             Set<Run> oldRuns = new HashSet<>(old.runs());
             now.runs().stream().filter(run -> !oldRuns.contains(run)).forEach(run -> all.add("run " + run.name()));
+            if (!now.plugged().equals(old.plugged())) {
+                all.add("what is plugged");
+            }
             Set<Take> oldTakes = new HashSet<>(old.takes());
             long takes = now.takes().stream()
                     .filter(take -> !oldTakes.contains(take))

@@ -1,5 +1,10 @@
 package kalodyne.core.joint;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kalodyne.core.gear.Names;
+import kalodyne.core.units.UnreadableQuantity;
+
 /**
  * A socket of a device, or an end of a lead.
  *
@@ -7,6 +12,30 @@ package kalodyne.core.joint;
  * @param part the mark of its socket or end
  */
 public record Spot(String item, String part) {
+    private static final Pattern FORM =
+            Pattern.compile("([a-z0-9][a-z0-9-]{0,59}(?:/[2-9]\\d{0,2}|/1\\d{1,2})?)\\.([a-z0-9][a-z0-9-]{0,59})");
+
+    /**
+     * Reads "bass-synth.out", or "lead-3/2.a" for an end of the second of several leads of a kind.
+     *
+     * @throws UnreadableQuantity where it is something else
+     */
+    public static Spot read(String text) {
+        Matcher matcher = FORM.matcher(text);
+        if (!matcher.matches()) {
+            throw new UnreadableQuantity(
+                    "“" + Names.shown(text) + "” is neither a socket nor an end of a lead.",
+                    "Write for example bass-synth.out or lead-7.a.");
+        }
+        return new Spot(matcher.group(1), matcher.group(2));
+    }
+
+    /** The mark of the device or kind of lead, without the number of one among several. */
+    public String kind() {
+        int slash = item.indexOf('/');
+        return slash < 0 ? item : item.substring(0, slash);
+    }
+
     /** "bass-synth.out". */
     public String write() {
         return item + "." + part;

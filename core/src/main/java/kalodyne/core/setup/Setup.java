@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.run.Run;
 
 /**
@@ -12,21 +13,23 @@ import kalodyne.core.run.Run;
  * @param id by which a studio knows it; never changes
  * @param name "Sunday trio"
  * @param runs each with a name of its own
+ * @param plugged what goes into what; of gear that is, or was, on the shelf
  * @param takes in the order in which they were added; each of a run that is there, under a name of its own in that run
  */
-public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
+public record Setup(String id, String name, List<Run> runs, List<Plugging> plugged, List<Take> takes) {
     public Setup {
         runs = List.copyOf(runs);
+        plugged = List.copyOf(plugged);
         takes = List.copyOf(takes);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, takes);
+        return new Setup(newId, name, runs, plugged, takes);
     }
 
     /** What a new user starts with. */
     public static Setup empty() {
-        return new Setup("setup-1", "First setup", List.of(), List.of());
+        return new Setup("setup-1", "First setup", List.of(), List.of(), List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -48,11 +51,11 @@ public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
                         ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
                         : take)
                 .toList();
-        return new Setup(id, name, newRuns, newTakes);
+        return new Setup(id, name, newRuns, plugged, newTakes);
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, takes);
+        return new Setup(id, newName, runs, plugged, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -64,7 +67,7 @@ public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, takes);
+        return new Setup(id, name, more, plugged, takes);
     }
 
     /** Without a run and its takes. */
@@ -73,14 +76,19 @@ public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
                 id,
                 name,
                 runs.stream().filter(run -> !run.name().equals(runName)).toList(),
+                plugged,
                 takes.stream().filter(take -> !take.run().equals(runName)).toList());
+    }
+
+    public Setup withPlugged(List<Plugging> newPlugged) {
+        return new Setup(id, name, runs, newPlugged, takes);
     }
 
     /** With one more take. */
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(id, name, runs, more);
+        return new Setup(id, name, runs, plugged, more);
     }
 
     /** Without a take; the recording itself stays where it is. */
@@ -89,6 +97,7 @@ public record Setup(String id, String name, List<Run> runs, List<Take> takes) {
                 id,
                 name,
                 runs,
+                plugged,
                 takes.stream().filter(each -> !each.equals(take)).toList());
     }
 }

@@ -14,6 +14,8 @@ import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Taper;
 import kalodyne.core.gear.file.TaperMapping;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.json.JsonPlace;
 import kalodyne.core.json.Mapping;
 import kalodyne.core.run.Aim;
@@ -41,13 +43,15 @@ public final class SetupMapping extends Mapping {
     /** The setup; of no use if there are problems. */
     public Setup setup(JsonPlace root) {
         List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
+        List<Plugging> plugged = plugged(root.get("plugged"));
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
         if (!problems().isEmpty()) {
             return Setup.empty();
         }
         requireOwnNames(root.get("runs"), runs);
         requireTheirRuns(root.get("takes"), runs, takes);
-        return build(root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, takes));
+        return build(
+                root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, plugged, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -74,6 +78,17 @@ public final class SetupMapping extends Mapping {
                 problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
             }
         }
+    }
+
+    /** What goes into what. */
+    public List<Plugging> plugged(JsonPlace list) {
+        return list.items().stream()
+                .map(place -> {
+                    Spot plug = build(place.get("plug"), () -> Spot.read(place.text("plug")));
+                    Spot socket = build(place.get("socket"), () -> Spot.read(place.text("socket")));
+                    return new Plugging(plug, socket);
+                })
+                .toList();
     }
 
     public Run run(JsonPlace place) {

@@ -9,9 +9,11 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import kalodyne.core.files.WholeFile;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.json.JsonFormat;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
@@ -54,6 +56,15 @@ public final class SetupWriter {
         ArrayNode takes = root.putArray("takes");
         setup.takes().forEach(take -> takes.add(take(take)));
         return root;
+    }
+
+    /** What goes into what, as a part of a larger file. */
+    public static ArrayNode plugged(List<Plugging> plugged) {
+        ArrayNode array = NODES.arrayNode();
+        plugged.forEach(plugging -> array.addObject()
+                .put("plug", plugging.plug().write())
+                .put("socket", plugging.socket().write()));
+        return array;
     }
 
     public static ObjectNode run(Run run) {

@@ -29,11 +29,17 @@ final class ItemText {
             case STUDIO -> NODES.objectNode().put("name", ((Item.OfStudio) item).name());
             case DEVICE -> GearWriter.device(((Item.OfDevice) item).device());
             case LEAD -> GearWriter.lead(((Item.OfLead) item).lead());
-            case SETUP -> NODES.objectNode().put("name", ((Item.OfSetup) item).name());
+            case SETUP -> setup((Item.OfSetup) item);
             case RUN -> SetupWriter.run(((Item.OfRun) item).run());
             case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
         };
         return node.toString();
+    }
+
+    private static ObjectNode setup(Item.OfSetup setup) {
+        ObjectNode node = NODES.objectNode().put("name", setup.name());
+        node.set("plugged", SetupWriter.plugged(setup.plugged()));
+        return node;
     }
 
     /**
@@ -48,7 +54,9 @@ final class ItemText {
             case STUDIO -> new Item.OfStudio(root.text("name"));
             case DEVICE -> new Item.OfDevice(read(gear, gear.device(root), place));
             case LEAD -> new Item.OfLead(read(gear, gear.lead(root), place));
-            case SETUP -> new Item.OfSetup(key.path().get(0), root.text("name"));
+            case SETUP ->
+                new Item.OfSetup(
+                        key.path().get(0), root.text("name"), read(setups, setups.plugged(root.get("plugged")), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
         };

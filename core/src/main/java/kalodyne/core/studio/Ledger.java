@@ -81,7 +81,7 @@ final class Ledger {
         compare(setups(studio), setups(after), changes);
         Map<String, Setup> before = new LinkedHashMap<>();
         studio.setups().forEach(setup -> before.put(setup.id(), setup));
-        Setup none = new Setup("none", "none", List.of(), List.of());
+        Setup none = new Setup("none", "none", List.of(), List.of(), List.of());
         for (Setup setup : after.setups()) {
             Setup was = before.remove(setup.id());
             compareInside(was == null ? none : was, setup, changes);
@@ -194,6 +194,7 @@ final class Ledger {
                     known.id(),
                     known.name(),
                     changed(runs.get(known.id()), was.runs(), run -> ((Item.OfRun) run).run()),
+                    known.plugged(),
                     changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()));
         });
         studio = new Studio(
@@ -205,7 +206,7 @@ final class Ledger {
     }
 
     private Setup setup(String id) {
-        return studio.setup(id).orElse(new Setup(id, "none", List.of(), List.of()));
+        return studio.setup(id).orElse(new Setup(id, "none", List.of(), List.of(), List.of()));
     }
 
     private void put(Map<Item.Key, Item> items, Change change) {

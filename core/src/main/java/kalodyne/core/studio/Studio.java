@@ -3,7 +3,9 @@ package kalodyne.core.studio;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -11,6 +13,9 @@ import java.util.function.UnaryOperator;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.setup.Setup;
 
 /**
@@ -49,6 +54,30 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
 
     public Optional<Setup> setup(String id) {
         return setups.stream().filter(setup -> setup.id().equals(id)).findFirst();
+    }
+
+    /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
+    public Patch patch(Setup setup) {
+        Map<String, Device> someDevices = new LinkedHashMap<>();
+        Map<String, Lead> someLeads = new LinkedHashMap<>();
+        List<Plugging> there = new ArrayList<>();
+        for (Plugging plugging : setup.plugged()) {
+            if (isThere(plugging.plug()) && isThere(plugging.socket())) {
+                there.add(plugging);
+                for (Spot spot : List.of(plugging.plug(), plugging.socket())) {
+                    device(spot.item()).ifPresent(device -> someDevices.put(spot.item(), device));
+                    lead(spot.kind()).ifPresent(lead -> someLeads.put(spot.item(), lead));
+                }
+            }
+        }
+        return new Patch(someDevices, someLeads, there);
+    }
+
+    private boolean isThere(Spot spot) {
+        return device(spot.item()).flatMap(device -> device.socket(spot.part())).isPresent()
+                || lead(spot.kind()).stream()
+                        .flatMap(lead -> lead.ends().stream())
+                        .anyMatch(end -> end.id().equals(spot.part()));
     }
 
     public Studio withName(String newName) {

@@ -95,4 +95,21 @@ class ImportPlanTest {
                 .result();
         assertThat(result.setups().get(0).takes()).containsExactly(mine, theirs);
     }
+
+    /** What comes in as new has new ids; what is plugged follows. */
+    @Test
+    void what_is_plugged_follows_copied_gear() {
+        Studio present = Boathouse.studio();
+        Studio after = ImportPlan.of(present, present, ImportPlan.Mode.COPY).result();
+        Setup copy = after.setups().get(1);
+        assertThat(copy.plugged()).hasSameSizeAs(present.setups().get(0).plugged());
+        assertThat(copy.plugged())
+                .doesNotContainAnyElementsOf(present.setups().get(0).plugged());
+        assertThat(after.patch(copy).pluggings()).isEqualTo(copy.plugged());
+        assertThat(after.withoutDevice("interface")
+                        .patch(present.setups().get(0))
+                        .pluggings())
+                .noneMatch(plugging -> plugging.socket().item().equals("interface"))
+                .isNotEmpty();
+    }
 }

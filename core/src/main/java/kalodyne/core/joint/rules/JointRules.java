@@ -38,7 +38,8 @@ public final class JointRules {
             new ResponseRule(),
             new CartridgeRule(),
             new HumRule(),
-            new LengthRule());
+            new LengthRule(),
+            new PhantomCaution());
 
     private JointRules() {}
 

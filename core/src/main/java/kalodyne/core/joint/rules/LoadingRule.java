@@ -75,9 +75,9 @@ final class LoadingRule implements JointRule {
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
                 input,
                 new Figure(loss, "dB"),
-                "The input weighs the source down",
-                joint.name(input) + " takes " + Print.decimal(loss, 1) + " dB from " + joint.name(sounding.socket())
-                        + (isPickup ? ", and its treble." : "."),
+                "Lead and input weigh the source down",
+                "Lead and input take " + Print.decimal(loss, 1) + " dB from " + joint.name(sounding.socket()) + " at "
+                        + joint.name(input) + (isPickup ? ", and its treble." : "."),
                 "Use an input with a higher impedance, or a DI box");
     }
 }
