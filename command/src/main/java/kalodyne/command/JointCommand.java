@@ -58,14 +58,7 @@ public final class JointCommand implements Callable<Integer> {
     }
 
     /** A joint and where it is. */
-    record Found(Setup setup, int number, JointRules.Checked checked) {
-        /** "Bass synth → Interface". */
-        String title() {
-            return checked.patch().devices().values().stream()
-                    .map(device -> device.name())
-                    .collect(Collectors.joining(" → "));
-        }
-    }
+    record Found(Setup setup, int number, JointRules.Checked checked) {}
 
     @Override
     public Integer call() {
@@ -112,8 +105,8 @@ public final class JointCommand implements Callable<Integer> {
     private void netlists(List<Found> joints) throws IOException {
         for (Found joint : joints) {
             for (Sounding sounding : joint.checked().circuit().soundings()) {
-                String title = joint.title() + ": " + sounding.socket().write() + " "
-                        + sounding.channel().word();
+                String title = joint.checked().title() + ": "
+                        + sounding.socket().write() + " " + sounding.channel().word();
                 String text = NetlistWriter.write(
                         JointNetlist.of(title, joint.checked().circuit(), sounding), JointNetlist.SWEEP);
                 if (out == null) {
@@ -139,7 +132,8 @@ public final class JointCommand implements Callable<Integer> {
     // --- words -------------------------------------------------------------------------------------------------
 
     private void print(Found joint) {
-        output.line(joint.setup().name() + ", joint " + joint.number() + ": " + joint.title());
+        output.line(joint.setup().name() + ", joint " + joint.number() + ": "
+                + joint.checked().title());
         joint.checked()
                 .reading()
                 .ifPresent(reading -> JointJson.ways(reading).forEach(way -> output.line(words(joint, way))));

@@ -22,7 +22,7 @@ final class JointJson {
         node.put("file", file.toString());
         node.put("setup", joint.setup().name());
         node.put("joint", joint.number());
-        node.put("title", joint.title());
+        node.put("title", joint.checked().title());
         Patch patch = joint.checked().patch();
         ArrayNode plugged = node.putArray("plugged");
         patch.pluggings()

@@ -27,13 +27,13 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Make a picture of a room, for guides and for review.")
 final class PictureCommand implements Callable<Integer> {
-    private static final List<String> ROOMS = List.of("shelf", "levels", "takes");
+    private static final List<String> ROOMS = List.of("shelf", "hookup", "levels", "takes");
     private static final Pattern SIZE = Pattern.compile("(\\d{3,4})x(\\d{3,4})");
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "ROOM", description = "shelf, levels or takes.")
+    @Parameters(index = "0", paramLabel = "ROOM", description = "shelf, hookup, levels or takes.")
     private String room;
 
     @Parameters(index = "1", paramLabel = "FILE.png", description = "Where the picture goes.")

@@ -4,8 +4,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
+import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
+import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
@@ -19,6 +21,7 @@ public final class Workbench implements AutoCloseable {
     private final StudioModel studio;
     private final Clock clock = Clock.system(ZoneId.systemDefault());
     private ShelfModel shelf;
+    private JointsModel joints;
     private final TakesModel takes;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
@@ -39,7 +42,11 @@ public final class Workbench implements AutoCloseable {
                 studio,
                 jobs,
                 appearance,
-                List.of(new ShelfRoom(this::shelf), new LevelsRoom(studio), new TakesRoom(studio, takes)),
+                List.of(
+                        new ShelfRoom(this::shelf),
+                        new HookupRoom(this::joints),
+                        new LevelsRoom(studio),
+                        new TakesRoom(studio, takes)),
                 opener);
     }
 
@@ -66,6 +73,14 @@ public final class Workbench implements AutoCloseable {
             shelf = new ShelfModel(studio, clock);
         }
         return shelf;
+    }
+
+    /** Made when it is first asked for: computing many joints takes a moment. */
+    public JointsModel joints() {
+        if (joints == null) {
+            joints = new JointsModel(studio);
+        }
+        return joints;
     }
 
     public TakesModel takes() {

@@ -49,6 +49,7 @@ class ProgramTest {
     @CsvSource({
         "levels, 1280x800, light, 1, demo",
         "shelf, 1280x800, light, 1, demo",
+        "hookup, 1280x800, light, 1, demo",
         "takes, 900x650, dark, 1.5, demo",
         "levels, 1000x700, light, 1, empty"
     })
@@ -82,7 +83,7 @@ class ProgramTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            picture kitchen x.png                   | There is no room “kitchen”; choose shelf, levels or takes.
+            picture kitchen x.png                   | There is no room “kitchen”; choose shelf, hookup, levels or takes.
             picture levels x.png --size wide        | “wide” is no size; write for example 1280x800.
             picture levels x.png --text 9           | 0.8 to 2 times its usual size
             picture levels x.png --studio gone.kalodyne | gone.kalodyne, the whole of it: There is no such file.

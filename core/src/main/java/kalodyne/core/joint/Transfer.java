@@ -2,6 +2,7 @@ package kalodyne.core.joint;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import kalodyne.core.circuit.Complex;
 import kalodyne.core.units.Gain;
 
@@ -22,6 +23,14 @@ public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Compl
     public Transfer {
         hertz = List.copyOf(hertz);
         values = List.copyOf(values);
+    }
+
+    /** What is received of something that is given half by each of two signals. */
+    public Transfer with(Transfer other) {
+        List<Complex> both = IntStream.range(0, values.size())
+                .mapToObj(i -> values.get(i).plus(other.values.get(i)).times(0.5))
+                .toList();
+        return new Transfer(from, to, hertz, both);
     }
 
     /** What is received at a frequency, from its neighbours along a logarithmic axis. */

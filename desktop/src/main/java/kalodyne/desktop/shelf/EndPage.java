@@ -21,6 +21,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Wire;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 

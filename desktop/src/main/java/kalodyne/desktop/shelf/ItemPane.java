@@ -24,6 +24,7 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;

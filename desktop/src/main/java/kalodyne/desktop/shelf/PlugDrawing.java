@@ -12,6 +12,7 @@ import kalodyne.core.gear.Form;
 import kalodyne.core.shelf.PlugFace;
 import kalodyne.core.shelf.PlugShape;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.PaintedRegion;
 
 /**

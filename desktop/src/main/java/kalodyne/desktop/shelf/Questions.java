@@ -26,6 +26,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Value;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.QuantityField;
 
 /**

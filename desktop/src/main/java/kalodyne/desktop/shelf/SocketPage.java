@@ -20,6 +20,7 @@ import kalodyne.core.gear.SocketEdits;
 import kalodyne.core.gear.UsualContacts;
 import kalodyne.core.gear.Way;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 

@@ -21,6 +21,7 @@ public final class Appearance {
         "theme/controls.css",
         "shell/shell.css",
         "shelf/shelf.css",
+        "hookup/hookup.css",
         "levels/levels.css",
         "takes/takes.css"
     };

@@ -73,7 +73,7 @@ final class FindingsPane extends ScrollPane {
         HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
         card.getStyleClass().add("finding");
         card.setId("finding-" + id(finding));
-        if (finding.place() instanceof Place.Shelf) {
+        if (finding.place() instanceof Place.Shelf || finding.place() instanceof Place.Plugged) {
             words.getChildren().add(link("Look at it", "look-" + id(finding), () -> goTo.accept(finding.place())));
         }
         return card;

@@ -497,8 +497,7 @@ class ShelfRoomTest {
             desk.rest();
             pick(desk, "#end-connector", Connector.RCA);
             desk.click("#form-done");
-            assertThat(desk.text("#wiring"))
-                    .isEqualTo("How end a is wired: pin pin → end b tip; pin shell → end b sleeve.");
+            assertThat(desk.text("#wiring")).isEqualTo("How end a is wired: pin → end b tip; shell → end b sleeve.");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(studio(desk).lead("lead-7")).contains(before);
         }

@@ -43,7 +43,7 @@ class WindowTest {
     @Test
     void everything_can_be_reached_with_the_keyboard() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
-            desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
             assertThat(desk.shows("#takes-sentence")).isTrue();
             desk.press(KeyCode.F1);
             assertThat(desk.shows("#help")).isTrue();
@@ -170,7 +170,7 @@ class WindowTest {
             assertThat(desk.shows("#notice-text")).isFalse();
             assertThat(desk.shows("#shelf-search")).isTrue();
             assertThat(desk.text("#kept")).isEqualTo("All changes kept");
-            desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
             desk.typeInto("#gain-field", "9:00");
             assertThat(gain(desk.workbench().studio().studio())).isEqualTo("9:00");
         }
@@ -358,7 +358,7 @@ class WindowTest {
     @CsvSource({"1280, 800, 100", "1100, 700, 100", "1280, 800, 150"})
     void no_words_are_cut_short(int width, int height, int textPercent) throws IOException {
         try (Desk desk = Desk.demo(folder)) {
-            for (KeyCode room : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3)) {
+            for (KeyCode room : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4)) {
                 Desk.onScreen(() -> {
                     desk.stage().setWidth(width);
                     desk.stage().setHeight(height);

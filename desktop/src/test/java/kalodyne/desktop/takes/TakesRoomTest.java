@@ -45,7 +45,7 @@ class TakesRoomTest {
     @BeforeEach
     void open() throws IOException {
         desk = Desk.demo(folder);
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
     }
 
     @AfterEach
@@ -84,7 +84,7 @@ class TakesRoomTest {
                 .contains("7 places cut off");
         desk.click("#remedy-clip-digital");
         assertThat(desk.text("#next-step")).isEqualTo("The knobs stand as this take advises: record the next one");
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
         assertThat(desk.text("#gain-field")).isEqualTo("+2.0 dB · 9:30");
     }
 
@@ -204,7 +204,7 @@ class TakesRoomTest {
         desk.close();
         Files.delete(folder.resolve("takes/bass-take-2.wav"));
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
         assertThat(desk.text("#takes-sentence")).isEqualTo("Take 2 cannot be read");
         assertThat(desk.text("#notice-text")).contains("bass-take-2.wav").contains("There is no such file.");
         desk.click("#remove-take");

@@ -5,13 +5,17 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
 import kalodyne.core.joint.JointCircuit;
+import kalodyne.core.joint.JointMap;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Mating;
 import kalodyne.core.joint.Patch;
@@ -55,6 +59,17 @@ public final class JointRules {
         public Checked {
             findings = List.copyOf(findings);
         }
+
+        /** The devices in the order of the signal: "Bass synth → Interface". */
+        public String title() {
+            return JointMap.of(patch, circuit).columns().stream()
+                    .flatMap(List::stream)
+                    .map(spot -> patch.devices().get(spot.item()))
+                    .filter(Objects::nonNull)
+                    .map(Device::name)
+                    .distinct()
+                    .collect(Collectors.joining(" → "));
+        }
     }
 
     /** Computes all that is plugged, each part that hangs together by itself. */
@@ -62,7 +77,8 @@ public final class JointRules {
         return patch.parted().stream().map(JointRules::checkOne).toList();
     }
 
-    private static Checked checkOne(Patch part) {
+    /** Computes something that hangs together. */
+    public static Checked checkOne(Patch part) {
         JointCircuit likelier = JointCircuit.of(part);
         Optional<JointReading> reading = Optional.empty();
         // By code and place: what two readings agree on is said once.

@@ -1,4 +1,4 @@
-package kalodyne.desktop.shelf;
+package kalodyne.desktop.control;
 
 import java.util.EnumMap;
 import java.util.Map;
@@ -13,22 +13,23 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Wire;
 
 /** Contacts as people call them. */
-final class ContactWords {
+public final class ContactWords {
     private ContactWords() {}
 
-    static String of(Connector connector, Contact contact) {
+    public static String of(Connector connector, Contact contact) {
         return switch (contact) {
             case TIP -> "tip";
             case RING -> "ring";
             case RING_1 -> "ring 1";
             case RING_2 -> "ring 2";
             case SLEEVE -> "sleeve";
-            default -> connector.isJack() ? contact.word() : "pin " + contact.word();
+            case ONE, TWO, THREE, FOUR, FIVE -> "pin " + contact.word();
+            default -> contact.word();
         };
     }
 
     /** What each contact of a socket carries; without those that carry nothing. */
-    static Map<Contact, String> carriedBy(Socket socket) {
+    public static Map<Contact, String> carriedBy(Socket socket) {
         Map<Contact, String> words = new EnumMap<>(Contact.class);
         socket.contacts().forEach((contact, carries) -> {
             if (carries != Carries.NOTHING) {
@@ -39,7 +40,7 @@ final class ContactWords {
     }
 
     /** Where each contact of an end leads, in words: "Tip goes to headphones tip; ring 2 to …". */
-    static String wiring(Lead lead, String endId) {
+    public static String wiring(Lead lead, String endId) {
         LeadEnd end = lead.ends().stream()
                 .filter(each -> each.id().equals(endId))
                 .findFirst()
@@ -69,7 +70,7 @@ final class ContactWords {
     }
 
     /** "end b tip", or "left tip" where the end has a name. */
-    static String of(Lead lead, Wire.Spot spot) {
+    public static String of(Lead lead, Wire.Spot spot) {
         LeadEnd end = lead.ends().stream()
                 .filter(each -> each.id().equals(spot.end()))
                 .findFirst()

@@ -1,0 +1,100 @@
+package kalodyne.core.joint;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Wire;
+
+/**
+ * A joint laid out for a drawing: its sockets and ends in columns, from where a signal comes from to where it goes, and the
+ * lines between their contacts.
+ *
+ * @param columns from the left; of each the spots from the top
+ * @param lines between contacts of neighbouring columns, or of one column
+ */
+public record JointMap(List<List<Spot>> columns, List<Line> lines) {
+    /**
+     * A connection between two contacts.
+     *
+     * @param isTouch where a plug touches a socket; else a wire of a lead
+     */
+    public record Line(Spot from, Contact fromContact, Spot to, Contact toContact, boolean isTouch) {}
+
+    public JointMap {
+        columns = columns.stream().map(List::copyOf).toList();
+        lines = List.copyOf(lines);
+    }
+
+    /** Lays out a patch whose parts hang together, as the circuit of its likelier reading has them. */
+    public static JointMap of(Patch patch, JointCircuit circuit) {
+        Map<Spot, Integer> distances = distances(patch, start(patch, circuit));
+        List<List<Spot>> columns = new ArrayList<>();
+        distances.forEach((spot, distance) -> {
+            while (columns.size() <= distance) {
+                columns.add(new ArrayList<>());
+            }
+            columns.get(distance).add(spot);
+        });
+        List<Line> lines = new ArrayList<>();
+        circuit.touches()
+                .forEach(touch -> lines.add(new Line(
+                        touch.plugging().plug(), touch.plug(), touch.plugging().socket(), touch.socket(), true)));
+        patch.leads()
+                .forEach((id, lead) -> lead.wires().stream()
+                        .filter(wire -> !wire.from().end().equals(wire.to().end()))
+                        .forEach(wire -> lines.add(new Line(
+                                spot(id, wire.from()),
+                                wire.from().contact(),
+                                spot(id, wire.to()),
+                                wire.to().contact(),
+                                false))));
+        return new JointMap(columns, lines);
+    }
+
+    private static Spot spot(String lead, Wire.Spot spot) {
+        return new Spot(lead, spot.end());
+    }
+
+    /** The socket that a signal comes out of; the first one where none does. */
+    private static Spot start(Patch patch, JointCircuit circuit) {
+        return circuit.soundings().stream()
+                .map(Sounding::socket)
+                .filter(patch::isPlugged)
+                .findFirst()
+                .or(() -> patch.pluggings().stream()
+                        .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                        .filter(spot -> patch.socket(spot).isPresent())
+                        .findFirst())
+                .orElseGet(() -> patch.pluggings().get(0).plug());
+    }
+
+    private static Map<Spot, Integer> distances(Patch patch, Spot start) {
+        Map<Spot, Integer> distances = new LinkedHashMap<>();
+        Deque<Spot> open = new ArrayDeque<>(List.of(start));
+        distances.put(start, 0);
+        while (!open.isEmpty()) {
+            Spot at = open.poll();
+            neighbours(patch, at).filter(next -> !distances.containsKey(next)).forEach(next -> {
+                distances.put(next, distances.get(at) + 1);
+                open.add(next);
+            });
+        }
+        return distances;
+    }
+
+    private static Stream<Spot> neighbours(Patch patch, Spot spot) {
+        Stream<Spot> plugged = patch.pluggings().stream()
+                .filter(plugging ->
+                        plugging.plug().equals(spot) || plugging.socket().equals(spot))
+                .map(plugging -> plugging.plug().equals(spot) ? plugging.socket() : plugging.plug());
+        Stream<Spot> ends = patch.leads().containsKey(spot.item())
+                ? patch.leads().get(spot.item()).ends().stream().map(end -> new Spot(spot.item(), end.id()))
+                : Stream.empty();
+        return Stream.concat(plugged, ends).filter(other -> !other.equals(spot)).distinct();
+    }
+}

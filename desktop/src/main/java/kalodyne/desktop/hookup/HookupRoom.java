@@ -1,0 +1,123 @@
+package kalodyne.desktop.hookup;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Room;
+
+/** The Hook-up room: what is plugged into what. */
+public final class HookupRoom implements Room {
+    private final Supplier<JointsModel> made;
+    private final ReadOnlyObjectWrapper<Report> report =
+            new ReadOnlyObjectWrapper<>(this, "report", new Report("", List.of(), "", Optional.empty(), ""));
+    private JointsModel joints;
+    private HookupView view;
+    private VBox aside;
+
+    /**
+     * A room.
+     *
+     * @param joints is asked for when the room is first entered: until then nothing needs to be computed
+     */
+    public HookupRoom(Supplier<JointsModel> joints) {
+        this.made = joints;
+    }
+
+    private JointsModel joints() {
+        if (joints == null) {
+            joints = made.get();
+            joints.jointsProperty().addListener(change -> report.set(report()));
+            report.set(report());
+        }
+        return joints;
+    }
+
+    @Override
+    public String id() {
+        return "hookup";
+    }
+
+    @Override
+    public String title() {
+        return "Hook-up";
+    }
+
+    @Override
+    public boolean isAboutRun() {
+        return false;
+    }
+
+    @Override
+    public Node node() {
+        if (view == null) {
+            view = new HookupView(joints());
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new VBox(
+                    4,
+                    head("How to read the picture"),
+                    line("Each box is a socket or a plug, a line for each contact."),
+                    line("Thick line: a plug touches a socket. Thin line: a wire in a lead."),
+                    line("Volts and milliamperes: direct, with everything on that can be switched on."));
+            aside.getStyleClass().add("legend");
+        }
+        return aside;
+    }
+
+    private static Label head(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("section");
+        return label;
+    }
+
+    private static Label line(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll("second", "small");
+        label.setWrapText(true);
+        return label;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        List<Finding> findings = joints().findings();
+        String next = joints().joints().isEmpty()
+                ? "Describe your gear and leads on the shelf"
+                : joints().next().orElse("Everything fits: go on to Levels");
+        return new Report("What was noticed where you plug", findings, next, Finding.worst(findings), "");
+    }
+
+    @Override
+    public void show(Place place) {
+        if (place instanceof Place.Plugged here) {
+            joints().choose(here);
+        }
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of();
+    }
+
+    @Override
+    public String helpResource() {
+        return "hookup.txt";
+    }
+}

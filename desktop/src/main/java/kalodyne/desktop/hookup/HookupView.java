@@ -1,0 +1,219 @@
+package kalodyne.desktop.hookup;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.JointsModel;
+
+/** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
+final class HookupView extends VBox {
+    private static final int MOST_CURVES = 4;
+
+    private final JointsModel joints;
+    private final Label sentence = new Label();
+    private final ListView<Checked> list = new ListView<>();
+    private final JointDrawing drawing = new JointDrawing();
+    private final ResponseCurve curve = new ResponseCurve();
+    private final Label title = new Label();
+    private final Label arrives = new Label();
+    private final HBox work;
+    private final VBox empty = empty();
+    private boolean showing;
+
+    HookupView(JointsModel joints) {
+        this.joints = joints;
+        getStyleClass().addAll("room", "hookup");
+        sentence.setId("hookup-sentence");
+        list.setId("joints");
+        list.setMinWidth(Region.USE_PREF_SIZE);
+        list.setCellFactory(view -> new JointCell());
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
+            if (!showing && now != null) {
+                joints.choose(now);
+            }
+        });
+        title.getStyleClass().add("card-title");
+        title.setId("joint-title");
+        arrives.getStyleClass().addAll("second", "small");
+        arrives.setId("joint-arrives");
+        arrives.setWrapText(true);
+        arrives.setMinHeight(Region.USE_PREF_SIZE);
+        VBox.setVgrow(drawing, Priority.ALWAYS);
+        VBox.setVgrow(curve, Priority.ALWAYS);
+        VBox right = new VBox(6, title, drawing, arrives, curve);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        right.setMinWidth(0);
+        work = new HBox(14, list, right);
+        VBox.setVgrow(work, Priority.ALWAYS);
+        getChildren().addAll(new RoomHeader(sentence), empty, work);
+        joints.jointsProperty().addListener(change -> show());
+        joints.chosenProperty().addListener(change -> show());
+        show();
+    }
+
+    private static VBox empty() {
+        Label what = new Label("Nothing is plugged in this setup yet");
+        what.getStyleClass().add("room-sentence");
+        Label how = new Label("A studio that comes in from a file brings what is plugged along.");
+        how.getStyleClass().add("second");
+        how.setWrapText(true);
+        VBox box = new VBox(what, how);
+        box.getStyleClass().add("drop-zone");
+        box.setId("nothing-plugged");
+        return box;
+    }
+
+    private void show() {
+        List<Checked> all = joints.joints();
+        sentence.setText(sentence(all));
+        empty.setVisible(all.isEmpty());
+        empty.setManaged(all.isEmpty());
+        work.setVisible(!all.isEmpty());
+        work.setManaged(!all.isEmpty());
+        showing = true;
+        if (!list.getItems().equals(all)) {
+            list.getItems().setAll(all);
+        }
+        joints.chosen().ifPresent(chosen -> list.getSelectionModel().select(chosen));
+        showing = false;
+        drawing.show(joints.chosen());
+        title.setText(joints.chosen().map(HookupView::title).orElse(""));
+        List<Transfer> ways = joints.chosen().map(HookupView::ways).orElse(List.of());
+        curve.show(Stream.concat(ways.stream().map(HookupView::curve), together(ways).stream())
+                .toList());
+        arrives.setText(arriving(ways));
+        // Joints without a signal, as of data, have nothing to draw.
+        curve.setVisible(!ways.isEmpty());
+        curve.setManaged(!ways.isEmpty());
+        arrives.setVisible(!ways.isEmpty());
+        arrives.setManaged(!ways.isEmpty());
+    }
+
+    private static String sentence(List<Checked> all) {
+        long bad = all.stream()
+                .filter(joint -> Finding.worst(joint.findings())
+                        .filter(worst -> worst != Severity.WEAK)
+                        .isPresent())
+                .count();
+        if (all.isEmpty()) {
+            return "Nothing is plugged";
+        }
+        String count = all.size() == 1 ? "One joint" : all.size() + " joints";
+        return bad == 0 ? count + ", and each does its job" : count + ", of which " + bad + " cannot work as plugged";
+    }
+
+    private static String title(Checked joint) {
+        return joint.title() + " · " + JointsModel.through(joint);
+    }
+
+    /** Of each signal the way on which most of it arrives in another device. */
+    private static List<Transfer> ways(Checked joint) {
+        Map<Sounding, Transfer> best = new LinkedHashMap<>();
+        joint.reading().stream()
+                .flatMap(reading -> reading.transfers().stream())
+                .filter(way ->
+                        !way.from().socket().item().equals(way.to().socket().item()))
+                .forEach(way -> best.merge(
+                        way.from(),
+                        way,
+                        (a, b) -> a.atMiddle().db() >= b.atMiddle().db() ? a : b));
+        return best.values().stream().limit(MOST_CURVES).toList();
+    }
+
+    private static ResponseCurve.Curve curve(Transfer way) {
+        return new ResponseCurve.Curve(words(way), way, false);
+    }
+
+    /** What arrives of something that is alike in left and right, as a voice or a bass. */
+    private static Optional<ResponseCurve.Curve> together(List<Transfer> ways) {
+        return ways.stream()
+                .filter(left -> left.from().channel() == Carries.LEFT)
+                .flatMap(left -> ways.stream()
+                        .filter(right -> right.from().channel() == Carries.RIGHT
+                                && right.to().equals(left.to()))
+                        .map(right ->
+                                new ResponseCurve.Curve("what is alike in left and right", left.with(right), true)))
+                .findFirst();
+    }
+
+    private static String words(Transfer way) {
+        return way.from().channel().word() + " → " + way.to().channel().word();
+    }
+
+    private static String arriving(List<Transfer> ways) {
+        List<String> words = new ArrayList<>();
+        for (Transfer way : ways) {
+            double db = way.atMiddle().db();
+            words.add(words(way) + ": "
+                    + (db < -100 ? "nothing arrives" : Print.decimal(db, 1) + " dB at 1 kHz")
+                    + (db > -100 && way.at(1000).re() < 0 ? ", upside down" : "")
+                    + way.lowCorner().stream()
+                            .filter(hertz -> hertz > 20)
+                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .findFirst()
+                            .orElse("")
+                    + way.highCorner().stream()
+                            .filter(hertz -> hertz < 20_000)
+                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .findFirst()
+                            .orElse(""));
+        }
+        return "What arrives of the open-circuit source. " + String.join("; ", words) + ".";
+    }
+
+    private static final class JointCell extends ListCell<Checked> {
+        private final Label name = new Label();
+        private final Label leads = new Label();
+        private final SeverityMark mark = new SeverityMark();
+        private final HBox box;
+
+        JointCell() {
+            name.getStyleClass().add("medium");
+            leads.getStyleClass().addAll("second", "small");
+            VBox words = new VBox(1, name, leads);
+            words.setMinWidth(0);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            box = new HBox(8, words, mark);
+            box.setAlignment(Pos.CENTER_LEFT);
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Checked joint, boolean isEmpty) {
+            super.updateItem(joint, isEmpty);
+            setGraphic(isEmpty || joint == null ? null : box);
+            if (!isEmpty && joint != null) {
+                name.setText(joint.title());
+                leads.setText(JointsModel.through(joint));
+                Optional<Severity> worst = Finding.worst(joint.findings());
+                mark.show(worst);
+                setAccessibleText(Stream.of(
+                                name.getText(),
+                                leads.getText(),
+                                worst.map(Severity::word).orElse("no fault"))
+                        .reduce((a, b) -> a + ", " + b)
+                        .orElse(""));
+            }
+        }
+    }
+}

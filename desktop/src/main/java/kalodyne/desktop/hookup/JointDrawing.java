@@ -1,0 +1,287 @@
+package kalodyne.desktop.hookup;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.Contact;
+import kalodyne.core.joint.JointMap;
+import kalodyne.core.joint.JointReading.Direct;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.control.ContactWords;
+import kalodyne.desktop.control.PaintedRegion;
+
+/**
+ * A joint contact by contact: which touches which, which wire leads where, and the direct volts where there are any. A socket or
+ * plug is a box with a line for each contact.
+ */
+final class JointDrawing extends PaintedRegion {
+    /** Less than this is nothing to look at. */
+    private static final double NOTICEABLE_VOLTS = 0.3;
+
+    private static final double NOTICEABLE_AMPERES = 0.1e-3;
+
+    /** In the size of its text. */
+    private static final double DEVICE_WIDTH = 12;
+
+    private static final double END_WIDTH = 4.6;
+
+    private Optional<Checked> joint = Optional.empty();
+
+    JointDrawing() {
+        setId("joint-drawing");
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    }
+
+    void show(Optional<Checked> shown) {
+        joint = shown;
+        setAccessibleText(shown.map(JointDrawing::words).orElse(""));
+        repaint();
+    }
+
+    /** What the picture shows, for those who do not see it. */
+    private static String words(Checked joint) {
+        StringBuilder words = new StringBuilder();
+        for (JointMap.Line line : JointMap.of(joint.patch(), joint.circuit()).lines()) {
+            words.append(joint.patch().words(line.from()))
+                    .append(' ')
+                    .append(line.fromContact().word())
+                    .append(line.isTouch() ? " touches " : " leads to ")
+                    .append(joint.patch().words(line.to()))
+                    .append(' ')
+                    .append(line.toContact().word())
+                    .append(". ");
+        }
+        return words.toString();
+    }
+
+    @Override
+    protected void paint(GraphicsContext graphics, double width, double height) {
+        graphics.setFill(color(Ink.CARD));
+        graphics.fillRect(0, 0, width, height);
+        graphics.setStroke(color(Ink.RULE));
+        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
+        joint.ifPresent(each -> new Painter(graphics, width, height, each).paint());
+    }
+
+    /** Where a box stands. */
+    private record Box(double x, double y, double width) {}
+
+    private final class Painter {
+        private final GraphicsContext graphics;
+        private final double width;
+        private final double height;
+        private final Checked joint;
+        private final Patch patch;
+        private final JointMap map;
+        private final Map<Spot, Box> boxes = new HashMap<>();
+        private final double row = 1.45 * em();
+
+        Painter(GraphicsContext graphics, double width, double height, Checked joint) {
+            this.graphics = graphics;
+            this.width = width;
+            this.height = height;
+            this.joint = joint;
+            this.patch = joint.patch();
+            this.map = JointMap.of(patch, joint.circuit());
+        }
+
+        void paint() {
+            place();
+            map.lines().forEach(this::line);
+            boxes.forEach(this::box);
+        }
+
+        private void place() {
+            int columns = map.columns().size();
+            double margin = 0.8 * em();
+            double wanted = 0;
+            for (List<Spot> column : map.columns()) {
+                wanted += columnWidth(column);
+            }
+            double room = width - 2 * margin;
+            double gap = columns > 1 ? Math.max(1.2 * em(), (room - wanted) / (columns - 1)) : 0;
+            gap = Math.min(gap, 6 * em());
+            double shrink = Math.min(1, (room - gap * (columns - 1)) / wanted);
+            double x = margin + Math.max(0, (room - shrink * wanted - gap * (columns - 1)) / 2);
+            for (List<Spot> spots : map.columns()) {
+                double columnWidth = shrink * columnWidth(spots);
+                double total = spots.stream().mapToDouble(this::fullHeight).sum() + em() * (spots.size() - 1);
+                double y = Math.max(0.4 * em(), (height - total) / 2);
+                for (Spot spot : spots) {
+                    boxes.put(spot, new Box(x, y + headHeight(spot), columnWidth));
+                    y += fullHeight(spot) + em();
+                }
+                x += columnWidth + gap;
+            }
+        }
+
+        private double columnWidth(List<Spot> spots) {
+            return spots.stream().anyMatch(this::isDevice) ? DEVICE_WIDTH * em() : END_WIDTH * em();
+        }
+
+        private boolean isDevice(Spot spot) {
+            return patch.socket(spot).isPresent();
+        }
+
+        /** The names above a box: of a device within it, of a lead's end above. */
+        private double headHeight(Spot spot) {
+            return isDevice(spot) ? 0 : 1.6 * em();
+        }
+
+        private double fullHeight(Spot spot) {
+            return headHeight(spot) + boxHeight(spot);
+        }
+
+        private double boxHeight(Spot spot) {
+            return top(spot) + row * connector(spot).contacts().size() + 0.25 * em();
+        }
+
+        private double top(Spot spot) {
+            return (isDevice(spot) ? 2.9 : 0.35) * em();
+        }
+
+        private Connector connector(Spot spot) {
+            return patch.socket(spot)
+                    .map(socket -> socket.connector())
+                    .orElseGet(() -> patch.end(spot).orElseThrow().connector());
+        }
+
+        private double contactY(Spot spot, Contact contact) {
+            int line = connector(spot).contacts().indexOf(contact);
+            return boxes.get(spot).y() + top(spot) + row * (line + 0.45);
+        }
+
+        private void line(JointMap.Line line) {
+            Box from = boxes.get(line.from());
+            Box to = boxes.get(line.to());
+            boolean isForward = from.x() <= to.x();
+            boolean isSameColumn = Math.abs(from.x() - to.x()) < 1;
+            double fromX = isForward && !isSameColumn ? from.x() + from.width() : from.x();
+            double toX = isForward || isSameColumn ? to.x() : to.x() + to.width();
+            toX = isSameColumn ? fromX : toX;
+            graphics.setStroke(color(line.isTouch() ? Ink.ACT : Ink.SECOND));
+            graphics.setLineWidth(line.isTouch() ? 3 : 1.4);
+            double fromY = contactY(line.from(), line.fromContact());
+            double toY = contactY(line.to(), line.toContact());
+            double bend = isSameColumn ? -1.5 * em() : (toX - fromX) / 2;
+            graphics.beginPath();
+            graphics.moveTo(fromX, fromY);
+            graphics.bezierCurveTo(fromX + bend, fromY, isSameColumn ? toX + bend : toX - bend, toY, toX, toY);
+            graphics.stroke();
+            graphics.setLineWidth(1);
+        }
+
+        private void box(Spot spot, Box box) {
+            double boxHeight = boxHeight(spot);
+            boolean isDevice = patch.socket(spot).isPresent();
+            Optional<Severity> worst = Finding.worst(joint.findings().stream()
+                    .filter(finding -> finding.place().equals(new Place.Plugged(spot.item(), spot.part())))
+                    .toList());
+            graphics.setFill(color(isDevice ? Ink.SUNK : Ink.CARD));
+            graphics.fillRoundRect(box.x(), box.y(), box.width(), boxHeight, 10, 10);
+            graphics.setStroke(color(worst.isPresent() ? Ink.WRONG : Ink.RULE));
+            graphics.setLineWidth(worst.isPresent() ? 2 : 1);
+            graphics.strokeRoundRect(box.x(), box.y(), box.width(), boxHeight, 10, 10);
+            graphics.setLineWidth(1);
+            if (isDevice) {
+                text(title(spot), box, 0.85, true, TextAlignment.LEFT, Ink.TEXT);
+                text(detail(spot), box, 2.0, false, TextAlignment.LEFT, Ink.SECOND);
+            } else {
+                around(spot, box);
+            }
+            for (Contact contact : connector(spot).contacts()) {
+                contact(spot, box, contact);
+            }
+        }
+
+        /** A lead is named above its first end; what each end is stands beneath it. */
+        private void around(Spot spot, Box box) {
+            boolean isFirst = map.columns().stream()
+                    .flatMap(List::stream)
+                    .filter(other -> other.item().equals(spot.item()))
+                    .findFirst()
+                    .filter(spot::equals)
+                    .isPresent();
+            if (isFirst) {
+                Box wide = new Box(box.x() - 0.6 * em(), box.y(), box.width() + 7 * em());
+                text(title(spot), wide, -0.8, true, TextAlignment.LEFT, Ink.TEXT);
+            }
+            below(patch.end(spot).orElseThrow().connector().word(), spot, box);
+        }
+
+        /** A line for each word, or for a measure with its unit. */
+        private void below(String words, Spot spot, Box box) {
+            double line = boxHeight(spot) / em() + 0.8;
+            for (String each : words.replace(" mm", "\u00a0mm").split(" ", -1)) {
+                text(
+                        each,
+                        new Box(box.x() - 0.6 * em(), box.y(), box.width() + 2 * em()),
+                        line,
+                        false,
+                        TextAlignment.LEFT,
+                        Ink.SECOND);
+                line += 1.1;
+            }
+        }
+
+        private String title(Spot spot) {
+            return patch.socket(spot).isPresent()
+                    ? patch.devices().get(spot.item()).name()
+                    : patch.leads().get(spot.item()).name();
+        }
+
+        private String detail(Spot spot) {
+            return patch.socket(spot)
+                    .map(socket -> socket.name())
+                    .orElseGet(() -> patch.end(spot).orElseThrow().words());
+        }
+
+        private void contact(Spot spot, Box box, Contact contact) {
+            double line = (contactY(spot, contact) - box.y()) / em();
+            String carried = patch.socket(spot)
+                    .map(socket -> socket.contacts().get(contact))
+                    .filter(carries ->
+                            carries != Carries.NOTHING && !carries.word().equals(contact.word()))
+                    .map(carries -> " · " + carries.word())
+                    .orElse("");
+            Optional<Direct> direct = joint.reading()
+                    .map(reading -> reading.atRest().get(spot))
+                    .map(contacts -> contacts.get(contact))
+                    .filter(at ->
+                            Math.abs(at.volts()) > NOTICEABLE_VOLTS || Math.abs(at.amperes()) > NOTICEABLE_AMPERES);
+            text(ContactWords.of(connector(spot), contact) + carried, box, line, false, TextAlignment.LEFT, Ink.TEXT);
+            direct.ifPresent(at -> text(words(at), box, line, true, TextAlignment.RIGHT, Ink.ACT));
+        }
+
+        private static String words(Direct at) {
+            boolean flows = Math.abs(at.amperes()) > NOTICEABLE_AMPERES;
+            return Print.decimal(at.volts(), 1) + " V"
+                    + (flows ? ", " + Print.decimal(Math.abs(at.amperes()) * 1e3, 1) + " mA" : "");
+        }
+
+        private void text(String words, Box box, double line, boolean isStrong, TextAlignment alignment, Ink ink) {
+            double inset = 0.6 * em();
+            graphics.setFont(isStrong ? strongFont() : labelFont());
+            graphics.setFill(color(ink));
+            graphics.setTextAlign(alignment);
+            graphics.setTextBaseline(VPos.CENTER);
+            graphics.fillText(
+                    fitting(words, graphics.getFont(), box.width() - 2 * inset),
+                    alignment == TextAlignment.LEFT ? box.x() + inset : box.x() + box.width() - inset,
+                    box.y() + line * em());
+        }
+    }
+}

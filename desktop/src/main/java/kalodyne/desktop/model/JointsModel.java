@@ -1,0 +1,141 @@
+package kalodyne.desktop.model;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.joint.rules.JointRules.Checked;
+
+/** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
+public final class JointsModel {
+    private final StudioModel studio;
+    private final ReadOnlyObjectWrapper<List<Checked>> joints = new ReadOnlyObjectWrapper<>(this, "joints", List.of());
+    private final ReadOnlyObjectWrapper<Optional<Checked>> chosen =
+            new ReadOnlyObjectWrapper<>(this, "chosen", Optional.empty());
+
+    /** Of joints that an edit did not touch, nothing is computed again. */
+    private Map<Patch, Checked> known = Map.of();
+
+    private Inputs computed;
+
+    /** All that joints follow from. */
+    private record Inputs(List<Device> devices, List<Lead> leads, List<Plugging> plugged) {}
+
+    public JointsModel(StudioModel studio) {
+        this.studio = studio;
+        studio.revisionProperty().addListener(change -> refresh());
+        refresh();
+    }
+
+    public ReadOnlyObjectProperty<List<Checked>> jointsProperty() {
+        return joints.getReadOnlyProperty();
+    }
+
+    public List<Checked> joints() {
+        return joints.get();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Checked>> chosenProperty() {
+        return chosen.getReadOnlyProperty();
+    }
+
+    public Optional<Checked> chosen() {
+        return chosen.get();
+    }
+
+    private void refresh() {
+        Inputs inputs = new Inputs(
+                studio.studio().devices(),
+                studio.studio().leads(),
+                studio.setup().plugged());
+        if (inputs.equals(computed)) {
+            return;
+        }
+        computed = inputs;
+        Map<Patch, Checked> now = new HashMap<>();
+        List<Checked> all = studio.studio().patch(studio.setup()).parted().stream()
+                .map(part -> {
+                    Checked checked = known.containsKey(part) ? known.get(part) : JointRules.checkOne(part);
+                    now.put(part, checked);
+                    return checked;
+                })
+                .toList();
+        known = now;
+        Optional<Checked> before = chosen();
+        joints.set(all);
+        chosen.set(before.flatMap(this::sameAs).or(() -> worst(all)));
+    }
+
+    /** The joint that stands where another one stood: the one with the same first plug. */
+    private Optional<Checked> sameAs(Checked before) {
+        return joints().stream()
+                .filter(joint -> joint.patch().pluggings().stream()
+                        .anyMatch(plugging -> before.patch().pluggings().contains(plugging)))
+                .findFirst();
+    }
+
+    /** What is looked at before anything was chosen: where most is wrong. */
+    private static Optional<Checked> worst(List<Checked> all) {
+        return all.stream().min((a, b) -> Integer.compare(rank(a), rank(b)));
+    }
+
+    private static int rank(Checked joint) {
+        return Finding.worst(joint.findings()).map(Severity::ordinal).orElse(Severity.values().length);
+    }
+
+    public void choose(Checked joint) {
+        chosen.set(Optional.of(joint));
+    }
+
+    /** Looks at the joint in which something was noticed. */
+    public void choose(Place.Plugged place) {
+        joints().stream()
+                .filter(joint -> joint.patch().pluggings().stream()
+                        .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                        .anyMatch(spot ->
+                                spot.item().equals(place.item()) && spot.part().equals(place.part())))
+                .findFirst()
+                .ifPresent(this::choose);
+    }
+
+    /** What was noticed anywhere, worst first. */
+    public List<Finding> findings() {
+        return Finding.worstFirst(
+                joints().stream().flatMap(joint -> joint.findings().stream()).toList());
+    }
+
+    /** What to do about the worst that was noticed, notes left out: "Drum box → Interface: take left and right to two inputs". */
+    public Optional<String> next() {
+        Optional<Finding> first = findings().stream()
+                .filter(finding ->
+                        finding.severity() != Severity.NOTE && finding.remedy().isPresent())
+                .findFirst();
+        return first.flatMap(finding -> joints().stream()
+                .filter(joint -> joint.findings().contains(finding))
+                .findFirst()
+                .map(joint -> joint.title() + ": "
+                        + lowered(finding.remedy().orElseThrow().words())));
+    }
+
+    private static String lowered(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+
+    /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */
+    public static String through(Checked joint) {
+        String leads = joint.patch().leads().values().stream().map(Lead::name).collect(Collectors.joining(", "));
+        return leads.isEmpty() ? "plugged straight in" : leads;
+    }
+}

@@ -1,0 +1,93 @@
+package kalodyne.desktop.hookup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.desktop.testing.Desk;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The Hook-up room in a real window: what is plugged, what is wrong with it, and what follows when gear changes. */
+class HookupRoomTest {
+    @TempDir
+    Path folder;
+
+    private static void enter(Desk desk) {
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+    }
+
+    private static void choose(Desk desk, int index) {
+        Desk.onScreen(() -> {
+            ListView<Checked> list = desk.find("#joints");
+            list.requestFocus();
+            list.getSelectionModel().select(index);
+            return null;
+        });
+        desk.rest();
+    }
+
+    @Test
+    void shows_first_where_most_is_wrong() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 2 cannot work as plugged");
+            assertThat(desk.text("#joint-title")).isEqualTo("Drum box → Interface · Lead 4, Little adapter");
+            assertThat(desk.text("#joint-arrives")).contains("right → hot: −0.1 dB at 1 kHz, upside down");
+            assertThat(desk.text("#next-step"))
+                    .isEqualTo("Drum box → Interface: take left and right to two inputs, or use one of them");
+            assertThat(desk.find("#joint-drawing").getAccessibleText())
+                    .contains("Lead 4's 3.5 mm three-pole plug T touches Drum box, Headphones (3.5 mm three-pole) T.");
+        }
+    }
+
+    @Test
+    void a_joint_is_chosen_with_the_keyboard_and_from_a_finding() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            choose(desk, 0);
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
+            desk.press(KeyCode.DOWN);
+            assertThat(desk.text("#joint-title")).isEqualTo("Cello → Interface · Lead 2");
+            assertThat(desk.text("#joint-arrives")).contains("3 dB down at 80.28 Hz");
+            desk.click("#look-usb-charge-only");
+            assertThat(desk.text("#joint-title")).isEqualTo("Laptop → Interface · Lead 14");
+            // Nothing of it can be heard.
+            assertThat(desk.shows("#response-curve")).isFalse();
+        }
+    }
+
+    /** What is corrected on the shelf is computed anew; undo brings the old result back. */
+    @Test
+    void follows_the_shelf() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            choose(desk, 0);
+            assertThat(desk.text("#joint-arrives")).contains("−0.9 dB");
+            Desk.onScreen(() -> {
+                desk.workbench().shelf().choose("interface");
+                desk.workbench().shelf().value("socket line-3", Fact.LOAD_IMPEDANCE, "1 kΩ");
+                return null;
+            });
+            desk.rest();
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
+            assertThat(desk.text("#joint-arrives")).contains("−6");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#joint-arrives")).contains("−0.9 dB");
+        }
+    }
+
+    @Test
+    void says_where_nothing_is_plugged() {
+        try (Desk desk = Desk.own(folder)) {
+            enter(desk);
+            assertThat(desk.text("#hookup-sentence")).isEqualTo("Nothing is plugged");
+            assertThat(desk.shows("#nothing-plugged")).isTrue();
+            assertThat(desk.text("#next-step")).isEqualTo("Describe your gear and leads on the shelf");
+        }
+    }
+}
