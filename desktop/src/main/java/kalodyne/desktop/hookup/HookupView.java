@@ -21,6 +21,7 @@ import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.JointsModel;
@@ -29,6 +30,12 @@ import kalodyne.desktop.model.JointsModel;
 final class HookupView extends VBox {
     private static final int MOST_CURVES = 4;
 
+    /** In the size of the text. */
+    private static final double LIST_WIDTH = 18.5;
+
+    private static final double LIST_HEIGHT = 12;
+    private static final double DETAIL_WIDTH = 30;
+
     private final JointsModel joints;
     private final Label sentence = new Label();
     private final ListView<Checked> list = new ListView<>();
@@ -36,7 +43,7 @@ final class HookupView extends VBox {
     private final ResponseCurve curve = new ResponseCurve();
     private final Label title = new Label();
     private final Label arrives = new Label();
-    private final HBox work;
+    private final BesideOrBelow work;
     private final VBox empty = empty();
     private boolean showing;
 
@@ -45,7 +52,6 @@ final class HookupView extends VBox {
         getStyleClass().addAll("room", "hookup");
         sentence.setId("hookup-sentence");
         list.setId("joints");
-        list.setMinWidth(Region.USE_PREF_SIZE);
         list.setCellFactory(view -> new JointCell());
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
             if (!showing && now != null) {
@@ -61,9 +67,8 @@ final class HookupView extends VBox {
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox.setVgrow(curve, Priority.ALWAYS);
         VBox right = new VBox(6, title, drawing, arrives, curve);
-        HBox.setHgrow(right, Priority.ALWAYS);
         right.setMinWidth(0);
-        work = new HBox(14, list, right);
+        work = new BesideOrBelow(list, right, LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
         VBox.setVgrow(work, Priority.ALWAYS);
         getChildren().addAll(new RoomHeader(sentence), empty, work);
         joints.jointsProperty().addListener(change -> show());
@@ -94,7 +99,11 @@ final class HookupView extends VBox {
         if (!list.getItems().equals(all)) {
             list.getItems().setAll(all);
         }
-        joints.chosen().ifPresent(chosen -> list.getSelectionModel().select(chosen));
+        joints.chosen().ifPresent(chosen -> {
+            list.getSelectionModel().select(chosen);
+            // With one above it, so that one sees that there are more.
+            list.scrollTo(Math.max(0, all.indexOf(chosen) - 1));
+        });
         showing = false;
         drawing.show(joints.chosen());
         title.setText(joints.chosen().map(HookupView::title).orElse(""));

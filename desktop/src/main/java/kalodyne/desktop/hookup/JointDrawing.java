@@ -36,7 +36,12 @@ final class JointDrawing extends PaintedRegion {
     /** In the size of its text. */
     private static final double DEVICE_WIDTH = 12;
 
+    private static final double LEAST_DEVICE_WIDTH = 9.5;
     private static final double END_WIDTH = 4.6;
+    private static final double LEAST_GAP = 1.4;
+
+    /** Of the usual size, so that it can still be read. */
+    private static final double SMALLEST = 0.62;
 
     private Optional<Checked> joint = Optional.empty();
 
@@ -73,7 +78,23 @@ final class JointDrawing extends PaintedRegion {
         graphics.fillRect(0, 0, width, height);
         graphics.setStroke(color(Ink.RULE));
         graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
-        joint.ifPresent(each -> new Painter(graphics, width, height, each).paint());
+        joint.ifPresent(each -> {
+            JointMap map = JointMap.of(each.patch(), each.circuit());
+            // What does not fit is drawn smaller, within reason.
+            double scale = Math.max(SMALLEST, Math.min(1, width / wanted(each.patch(), map)));
+            graphics.scale(scale, scale);
+            new Painter(graphics, width / scale, height / scale, each, map).paint();
+        });
+    }
+
+    private double wanted(Patch patch, JointMap map) {
+        double boxes = map.columns().stream()
+                .mapToDouble(column ->
+                        column.stream().anyMatch(spot -> patch.socket(spot).isPresent())
+                                ? LEAST_DEVICE_WIDTH
+                                : END_WIDTH)
+                .sum();
+        return (boxes + LEAST_GAP * (map.columns().size() - 1) + 2) * em();
     }
 
     /** Where a box stands. */
@@ -89,13 +110,13 @@ final class JointDrawing extends PaintedRegion {
         private final Map<Spot, Box> boxes = new HashMap<>();
         private final double row = 1.45 * em();
 
-        Painter(GraphicsContext graphics, double width, double height, Checked joint) {
+        Painter(GraphicsContext graphics, double width, double height, Checked joint, JointMap map) {
             this.graphics = graphics;
             this.width = width;
             this.height = height;
             this.joint = joint;
             this.patch = joint.patch();
-            this.map = JointMap.of(patch, joint.circuit());
+            this.map = map;
         }
 
         void paint() {
@@ -112,7 +133,7 @@ final class JointDrawing extends PaintedRegion {
                 wanted += columnWidth(column);
             }
             double room = width - 2 * margin;
-            double gap = columns > 1 ? Math.max(1.2 * em(), (room - wanted) / (columns - 1)) : 0;
+            double gap = columns > 1 ? Math.max(LEAST_GAP * em(), (room - wanted) / (columns - 1)) : 0;
             gap = Math.min(gap, 6 * em());
             double shrink = Math.min(1, (room - gap * (columns - 1)) / wanted);
             double x = margin + Math.max(0, (room - shrink * wanted - gap * (columns - 1)) / 2);

@@ -16,6 +16,11 @@ final class ResponseCurve extends PaintedRegion {
     private static final double LOWEST = 20;
     private static final double HIGHEST = 20_000;
     private static final double[] MARKED = {20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000};
+    private static final List<Double> DECADES = List.of(100.0, 1000.0, 10_000.0);
+
+    /** In the size of the text; on a narrower picture only decades are named. */
+    private static final double LEAST_FOR_ALL = 28;
+
     private static final double STEP_DB = 3;
 
     /** At least so much is shown, so that a flat line looks flat. */
@@ -122,8 +127,12 @@ final class ResponseCurve extends PaintedRegion {
                 graphics.fillText(Print.decimal(db, 0) + " dB", left - 0.5 * em(), y(db));
             }
             graphics.setTextAlign(TextAlignment.CENTER);
+            boolean isNarrow = right - left < LEAST_FOR_ALL * em();
             for (double hertz : MARKED) {
                 graphics.strokeLine(x(hertz), top, x(hertz), bottom);
+                if (isNarrow && !DECADES.contains(hertz)) {
+                    continue;
+                }
                 graphics.fillText(Print.prefixed(hertz, "Hz"), x(hertz), bottom + 1.0 * em());
             }
         }
