@@ -63,7 +63,7 @@ final class PictureCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         Matcher dimensions = SIZE.matcher(size);
-        require(ROOMS.contains(room), "There is no room “" + room + "”; choose " + "shelf, levels or takes" + ".");
+        require(ROOMS.contains(room), "There is no room “" + room + "”; choose shelf, hookup, levels or takes.");
         require(dimensions.matches(), "“" + size + "” is no size; write for example 1280x800.");
         require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is no theme; choose light or dark.");
         require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");

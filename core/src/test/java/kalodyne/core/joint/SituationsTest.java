@@ -87,6 +87,7 @@ class SituationsTest {
             equalised twice                      | turntable-preamp out-left rca-rca phono-preamp in-left                | wrong level.overload, wrong riaa.double                                | 25.9   | 0.5
             piezo into an instrument input       | piezo-under-saddle out ts-ts interface-2 inst-1                       | wrong response.thin, weak joint.loading                                | 153.8  | 10
             synth into a mic input               | synth-analogue out ts-xlr interface-2 mic-1                           | harm phantom.into-output, harm caution.line-into-mic, weak joint.loading | 6.15 | 0.1
+            three-pole lead at a two-pole socket | synth-analogue out trs-trs interface-4 line-3 | weak balanced.leg-open | 14.9 | 2
             a plug that does not go in           | headset-two-plugs phones interface-2 phones                           | wrong plug.does-not-fit, wrong signal.lost                             | 0      | 0
             """)
     void what_is_wrong_is_named_with_its_number(

@@ -12,6 +12,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
 
 /** The Hook-up room: what is plugged into what. */
@@ -20,6 +21,7 @@ public final class HookupRoom implements Room {
     private final ReadOnlyObjectWrapper<Report> report =
             new ReadOnlyObjectWrapper<>(this, "report", new Report("", List.of(), "", Optional.empty(), ""));
     private JointsModel joints;
+    private Overlay overlay;
     private HookupView view;
     private VBox aside;
 
@@ -57,9 +59,18 @@ public final class HookupRoom implements Room {
     }
 
     @Override
+    public void useOverlay(Overlay windowsOverlay) {
+        overlay = windowsOverlay;
+    }
+
+    @Override
     public Node node() {
+        return view();
+    }
+
+    private HookupView view() {
         if (view == null) {
-            view = new HookupView(joints());
+            view = new HookupView(joints(), overlay);
         }
         return view;
     }
@@ -99,7 +110,9 @@ public final class HookupRoom implements Room {
     private Report report() {
         List<Finding> findings = joints().findings();
         String next = joints().joints().isEmpty()
-                ? "Describe your gear and leads on the shelf"
+                ? (joints().devices().isEmpty()
+                        ? "Describe your gear and leads on the shelf"
+                        : "Plug something: choose two sockets")
                 : joints().next().orElse("Everything fits: go on to Levels");
         return new Report("What was noticed where you plug", findings, next, Finding.worst(findings), "");
     }
@@ -113,7 +126,9 @@ public final class HookupRoom implements Room {
 
     @Override
     public List<Command> commands() {
-        return List.of();
+        return List.of(
+                Command.of("Plug something…", "Shortcut+P", () -> view().plug()),
+                Command.of("Unplug this joint", "Shortcut+Delete", () -> joints().unplug()));
     }
 
     @Override

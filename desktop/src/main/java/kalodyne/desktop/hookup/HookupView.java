@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -25,6 +26,7 @@ import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.shell.Overlay;
 
 /** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
 final class HookupView extends VBox {
@@ -37,6 +39,9 @@ final class HookupView extends VBox {
     private static final double DETAIL_WIDTH = 30;
 
     private final JointsModel joints;
+    private final Overlay overlay;
+    private final Button plug = new Button("Plug something…");
+    private final Button unplug = new Button("Unplug this");
     private final Label sentence = new Label();
     private final ListView<Checked> list = new ListView<>();
     private final JointDrawing drawing = new JointDrawing();
@@ -47,9 +52,17 @@ final class HookupView extends VBox {
     private final VBox empty = empty();
     private boolean showing;
 
-    HookupView(JointsModel joints) {
+    HookupView(JointsModel joints, Overlay overlay) {
         this.joints = joints;
         getStyleClass().addAll("room", "hookup");
+        this.overlay = overlay;
+        plug.setId("plug");
+        plug.getStyleClass().add("primary");
+        plug.setMinWidth(Region.USE_PREF_SIZE);
+        plug.setOnAction(event -> plug());
+        unplug.setId("unplug");
+        unplug.setMinWidth(Region.USE_PREF_SIZE);
+        unplug.setOnAction(event -> joints.unplug());
         sentence.setId("hookup-sentence");
         list.setId("joints");
         list.setCellFactory(view -> new JointCell());
@@ -70,7 +83,7 @@ final class HookupView extends VBox {
         right.setMinWidth(0);
         work = new BesideOrBelow(list, right, LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
         VBox.setVgrow(work, Priority.ALWAYS);
-        getChildren().addAll(new RoomHeader(sentence), empty, work);
+        getChildren().addAll(new RoomHeader(sentence, unplug, plug), empty, work);
         joints.jointsProperty().addListener(change -> show());
         joints.chosenProperty().addListener(change -> show());
         show();
@@ -79,7 +92,7 @@ final class HookupView extends VBox {
     private static VBox empty() {
         Label what = new Label("Nothing is plugged in this setup yet");
         what.getStyleClass().add("room-sentence");
-        Label how = new Label("A studio that comes in from a file brings what is plugged along.");
+        Label how = new Label("Choose two sockets; the leads that fit are offered, each with what would come of it.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
         VBox box = new VBox(what, how);
@@ -88,11 +101,16 @@ final class HookupView extends VBox {
         return box;
     }
 
+    void plug() {
+        new PlugPage(joints, overlay).open();
+    }
+
     private void show() {
         List<Checked> all = joints.joints();
         sentence.setText(sentence(all));
         empty.setVisible(all.isEmpty());
         empty.setManaged(all.isEmpty());
+        unplug.setDisable(joints.chosen().isEmpty());
         work.setVisible(!all.isEmpty());
         work.setManaged(!all.isEmpty());
         showing = true;

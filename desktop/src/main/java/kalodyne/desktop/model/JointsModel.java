@@ -1,9 +1,11 @@
 package kalodyne.desktop.model;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -13,10 +15,14 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.joint.rules.Offers;
+import kalodyne.core.joint.rules.Offers.Offer;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
 public final class JointsModel {
@@ -131,6 +137,67 @@ public final class JointsModel {
 
     private static String lowered(String words) {
         return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+
+    // --- plugging ----------------------------------------------------------------------------------------------
+
+    public List<Device> devices() {
+        return studio.studio().devices();
+    }
+
+    /** Whether nothing is plugged into a socket, or into another one that is the same hole. */
+    public boolean isFree(Spot socket) {
+        Set<Spot> taken = studio.setup().plugged().stream()
+                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .collect(Collectors.toSet());
+        return studio.studio().device(socket.item()).stream()
+                .flatMap(device -> sameHole(device, socket.part()))
+                .noneMatch(part -> taken.contains(new Spot(socket.item(), part)));
+    }
+
+    private static Stream<String> sameHole(Device device, String part) {
+        Optional<String> opening =
+                device.socket(part).flatMap(socket -> socket.ties().opening());
+        return device.sockets().stream()
+                .filter(socket -> socket.id().equals(part)
+                        || (opening.isPresent() && socket.ties().opening().equals(opening)))
+                .map(Socket::id);
+    }
+
+    /** What joins two sockets, of the leads that are free; the best first. */
+    public List<Offer> offers(Spot from, Spot to) {
+        return new Offers(devices(), studio.studio().leads(), studio.setup().plugged()).between(from, to);
+    }
+
+    /** "Lead 4, Little adapter". */
+    public String words(Offer offer) {
+        String names = offer.leads().stream()
+                .map(mark -> offer.checked().patch().leads().get(mark).name())
+                .collect(Collectors.joining(", "));
+        return names.isEmpty() ? "straight in" : names;
+    }
+
+    /** Plugs it, and looks at it. */
+    public void plug(Offer offer) {
+        String title = offer.checked().title();
+        studio.edit("plug " + title, setup -> {
+            List<Plugging> more = new ArrayList<>(setup.plugged());
+            more.addAll(offer.pluggings());
+            return setup.withPlugged(more);
+        });
+        joints().stream()
+                .filter(joint -> joint.patch().pluggings().containsAll(offer.pluggings()))
+                .findFirst()
+                .ifPresent(this::choose);
+    }
+
+    /** Pulls all plugs of the joint that is chosen. */
+    public void unplug() {
+        chosen().ifPresent(joint -> studio.edit(
+                "unplug " + joint.title(),
+                setup -> setup.withPlugged(setup.plugged().stream()
+                        .filter(plugging -> !joint.patch().pluggings().contains(plugging))
+                        .toList())));
     }
 
     /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */

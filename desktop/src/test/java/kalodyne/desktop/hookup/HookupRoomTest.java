@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.Fact;
@@ -88,6 +89,48 @@ class HookupRoomTest {
             assertThat(desk.text("#hookup-sentence")).isEqualTo("Nothing is plugged");
             assertThat(desk.shows("#nothing-plugged")).isTrue();
             assertThat(desk.text("#next-step")).isEqualTo("Describe your gear and leads on the shelf");
+        }
+    }
+
+    private static void pick(Desk desk, String chooser, String words) {
+        Desk.onScreen(() -> {
+            ComboBox<Object> box = desk.find(chooser);
+            box.setValue(box.getItems().stream()
+                    .filter(item -> box.getConverter().toString(item).startsWith(words))
+                    .findFirst()
+                    .orElseThrow());
+            return null;
+        });
+        desk.rest();
+    }
+
+    /** From two sockets to a lead that fits; kept over a restart, and taken back. */
+    @Test
+    void plugs_and_unplugs() throws IOException {
+        Path file;
+        try (Desk desk = Desk.demo(folder)) {
+            file = desk.workbench().studio().file();
+            enter(desk);
+            choose(desk, 3);
+            desk.click("#unplug");
+            assertThat(desk.text("#hookup-sentence")).startsWith("9 joints");
+            desk.press(KeyCode.CONTROL, KeyCode.P);
+            pick(desk, "#plug-from", "Mixer · Main out L");
+            pick(desk, "#plug-to", "Laptop · USB 2");
+            ListView<?> offers = desk.find("#offers");
+            assertThat(offers.getItems().size()).isZero();
+            pick(desk, "#plug-to", "Interface · Line in 4");
+            assertThat(offers.getItems().size()).isPositive();
+            desk.click("#plug-in");
+            assertThat(desk.text("#joint-title")).isEqualTo("Mixer → Interface · Lead 3");
+            assertThat(desk.text("#hookup-sentence")).startsWith("10 joints");
+        }
+        try (Desk desk = Desk.on(folder, file)) {
+            enter(desk);
+            assertThat(desk.text("#hookup-sentence")).startsWith("10 joints, of which 1");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#hookup-sentence")).startsWith("10 joints, of which 2");
         }
     }
 }

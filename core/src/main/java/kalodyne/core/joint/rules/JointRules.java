@@ -38,6 +38,7 @@ public final class JointRules {
             new MidiRule(),
             new DataRule(),
             new HalfRule(),
+            new OpenLegRule(),
             new LoadingRule(),
             new ResponseRule(),
             new CartridgeRule(),

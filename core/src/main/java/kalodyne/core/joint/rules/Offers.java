@@ -1,0 +1,148 @@
+package kalodyne.core.joint.rules;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugger;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Level;
+
+/** Which leads of those that lie in the drawer join two sockets, and what would come of each. */
+public final class Offers {
+    private static final Comparator<Offer> BEST_FIRST = Comparator.comparingInt((Offer offer) -> -rank(offer))
+            .thenComparingInt(offer -> offer.leads().size())
+            .thenComparingInt(offer -> offer.checked().findings().size())
+            .thenComparingDouble(Offers::hum);
+
+    private final List<Device> devices;
+    private final List<Lead> owned;
+    private final Set<String> used = new HashSet<>();
+
+    /**
+     * A way of joining two sockets.
+     *
+     * @param leads their marks, from the first socket on; empty where one goes straight into the other
+     * @param pluggings what is plugged then
+     * @param checked what would come of it
+     */
+    public record Offer(List<String> leads, List<Plugging> pluggings, JointRules.Checked checked) {
+        public Offer {
+            leads = List.copyOf(leads);
+            pluggings = List.copyOf(pluggings);
+        }
+    }
+
+    /**
+     * The drawer.
+     *
+     * @param devices everything that may be joined
+     * @param owned all leads, each as often as it is owned
+     * @param plugged what is plugged already; leads in it are not offered
+     */
+    public Offers(List<Device> devices, List<Lead> owned, List<Plugging> plugged) {
+        this.devices = List.copyOf(devices);
+        this.owned = List.copyOf(owned);
+        plugged.forEach(plugging -> {
+            used.add(plugging.plug().item());
+            used.add(plugging.socket().item());
+        });
+    }
+
+    /** The best first; one of each kind of lead; two leads behind each other only where no single one will do and they do. */
+    public List<Offer> between(Spot from, Spot to) {
+        List<Offer> offers = new ArrayList<>();
+        straight(from, to).ifPresent(offers::add);
+        List<String> free = owned.stream().flatMap(lead -> free(lead).stream()).toList();
+        free.forEach(lead -> offer(from, List.of(lead), to).ifPresent(offers::add));
+        boolean isEnough = offers.stream().anyMatch(offer -> !isBad(offer));
+        if (!isEnough) {
+            for (String first : free) {
+                free.stream()
+                        .filter(second -> !second.equals(first))
+                        .flatMap(second -> offer(from, List.of(first, second), to).stream())
+                        .filter(offer -> !isBad(offer))
+                        .forEach(offers::add);
+            }
+        }
+        return offers.stream().sorted(BEST_FIRST).toList();
+    }
+
+    /** The mark of the first that is not in use, of several of a kind. */
+    private Optional<String> free(Lead lead) {
+        return IntStream.rangeClosed(1, lead.owned())
+                .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number)
+                .filter(mark -> !used.contains(mark))
+                .findFirst();
+    }
+
+    private Optional<Offer> straight(Spot from, Spot to) {
+        Patch patch = plugger(from, to).plug(from, to).patch();
+        return patch.readings(patch.pluggings().get(0)).isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Offer(List.of(), patch.pluggings(), JointRules.checkOne(patch)));
+    }
+
+    private Optional<Offer> offer(Spot from, List<String> chain, Spot to) {
+        Plugger plugger = plugger(from, to);
+        for (String mark : new LinkedHashSet<>(chain)) {
+            plugger.with(mark, lead(mark));
+        }
+        try {
+            Patch patch = plugger.join(from, chain, to).patch();
+            return Optional.of(new Offer(chain, patch.pluggings(), JointRules.checkOne(patch)));
+        } catch (IllegalArgumentException e) {
+            // It does not go in.
+            return Optional.empty();
+        }
+    }
+
+    private Plugger plugger(Spot from, Spot to) {
+        Plugger plugger = new Plugger();
+        Stream.of(from, to).forEach(spot -> plugger.with(spot.item(), device(spot.item())));
+        return plugger;
+    }
+
+    private Device device(String id) {
+        return devices.stream()
+                .filter(device -> device.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Lead lead(String mark) {
+        String kind = new Spot(mark, "a").kind();
+        return owned.stream().filter(lead -> lead.id().equals(kind)).findFirst().orElseThrow();
+    }
+
+    private static boolean isBad(Offer offer) {
+        return Finding.worst(offer.checked().findings())
+                .filter(worst -> worst != Severity.WEAK)
+                .isPresent();
+    }
+
+    /** Of the input where most of it is expected; a balanced lead has less. */
+    private static double hum(Offer offer) {
+        return offer.checked().reading().stream()
+                .flatMap(reading -> reading.hum().values().stream())
+                .mapToDouble(Level::dbu)
+                .max()
+                .orElse(0);
+    }
+
+    /** The less is wrong, the higher. */
+    private static int rank(Offer offer) {
+        return Finding.worst(offer.checked().findings()).map(Severity::ordinal).orElse(Severity.values().length);
+    }
+}

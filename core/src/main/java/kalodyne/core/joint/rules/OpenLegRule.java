@@ -1,0 +1,54 @@
+package kalodyne.core.joint.rules;
+
+import java.util.stream.Stream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+
+/**
+ * An unbalanced output in a balanced input by a lead of three poles, whose ring touches nothing at the source: the second leg
+ * hangs in the air and follows the first.
+ */
+final class OpenLegRule implements JointRule {
+    private static final double NOTICEABLE_DB = 3;
+
+    @Override
+    public Stream<Finding> check(Joint joint) {
+        boolean hasResistors = joint.patch().leads().values().stream()
+                .flatMap(lead -> lead.wires().stream())
+                .anyMatch(wire -> wire.facts().get(Fact.RESISTOR).isPresent());
+        return hasResistors
+                ? Stream.empty()
+                : joint.circuit().soundings().stream()
+                        .filter(sounding -> sounding.channel() != Carries.HOT)
+                        .flatMap(sounding -> joint.best(sounding).stream())
+                        .filter(way -> way.to().channel() == Carries.HOT && !LostRule.isLost(way))
+                        .filter(way -> lost(joint, way) > NOTICEABLE_DB)
+                        .flatMap(way -> found(joint, way));
+    }
+
+    /** Between the source's own socket and the input. */
+    private static double lost(Joint joint, Transfer way) {
+        return Gain.ofRatio(joint.reading().own().get(way.from()).magnitude()).db()
+                - way.atMiddle().db();
+    }
+
+    private static Stream<Finding> found(Joint joint, Transfer way) {
+        double lost = lost(joint, way);
+        return Joint.found(
+                "balanced.leg-open",
+                Severity.WEAK,
+                way.to().socket(),
+                new Figure(lost, "dB"),
+                "One leg hangs in the air",
+                "The ring of this lead touches nothing at "
+                        + joint.name(way.from().socket()) + ": " + Print.decimal(lost, 0)
+                        + " dB or so are lost, and it catches hum.",
+                "Use a lead with two-pole plugs, or one that ties the ring to the ground at the source");
+    }
+}

@@ -1,0 +1,157 @@
+package kalodyne.desktop.hookup;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.Offers.Offer;
+import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.shell.Overlay;
+
+/** Joins two sockets by hand: which, and with which lead of those that fit; each tells beforehand what would come of it. */
+final class PlugPage extends VBox {
+    private final JointsModel joints;
+    private final Overlay overlay;
+    private final Chooser<End> from = new Chooser<>(End::words);
+    private final Chooser<End> to = new Chooser<>(End::words);
+    private final ListView<Offer> offers = new ListView<>();
+    private final Button plug = new Button("Plug it in");
+
+    /** A socket that is free. */
+    private record End(Spot spot, String words) {}
+
+    PlugPage(JointsModel joints, Overlay overlay) {
+        super(8);
+        this.joints = joints;
+        this.overlay = overlay;
+        getStyleClass().addAll("palette", "plug-page");
+        setId("plug-page");
+        setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        Label head = new Label("What goes into what?");
+        head.getStyleClass().add("card-title");
+        from.offering(ends(Way.IN), null).setId("plug-from");
+        to.offering(ends(Way.OUT), null).setId("plug-to");
+        Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
+        offers.setId("offers");
+        offers.setCellFactory(list -> new OfferCell());
+        offers.setPlaceholder(new Label("Choose both sockets."));
+        offers.getSelectionModel()
+                .selectedItemProperty()
+                .addListener((property, before, now) -> plug.setDisable(now == null));
+        VBox.setVgrow(offers, Priority.ALWAYS);
+        plug.setId("plug-in");
+        plug.getStyleClass().add("primary");
+        plug.setDisable(true);
+        plug.setOnAction(event -> plug());
+        Button leave = new Button("Leave it");
+        leave.setOnAction(event -> overlay.lift());
+        getChildren()
+                .addAll(
+                        head,
+                        labelled("From", from),
+                        from,
+                        labelled("Into", to),
+                        to,
+                        labelled("With", offers),
+                        offers,
+                        new HBox(10, plug, leave));
+    }
+
+    private static Label labelled(String words, javafx.scene.Node node) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll("second", "small");
+        label.setLabelFor(node);
+        return label;
+    }
+
+    void open() {
+        overlay.lay(this, Pos.CENTER);
+        from.requestFocus();
+    }
+
+    /** All free sockets but those that only go one way. */
+    private List<End> ends(Way except) {
+        return joints.devices().stream()
+                .flatMap(device -> device.sockets().stream()
+                        .filter(socket -> socket.way() != except)
+                        .filter(socket -> joints.isFree(new Spot(device.id(), socket.id())))
+                        .map(socket -> end(device, socket)))
+                .toList();
+    }
+
+    private static End end(Device device, Socket socket) {
+        return new End(
+                new Spot(device.id(), socket.id()),
+                device.name() + " · " + socket.name() + " ("
+                        + socket.connector().word() + ")");
+    }
+
+    private void showOffers() {
+        if (from.getValue() == null || to.getValue() == null) {
+            return;
+        }
+        boolean isSame =
+                from.getValue().spot().item().equals(to.getValue().spot().item());
+        List<Offer> found = isSame
+                ? List.of()
+                : joints.offers(from.getValue().spot(), to.getValue().spot());
+        offers.setPlaceholder(new Label(
+                isSame ? "Both are on one device. Choose another one." : "No lead in the drawer joins these."));
+        offers.getItems().setAll(found);
+        offers.getSelectionModel().selectFirst();
+        plug.setDisable(found.isEmpty());
+    }
+
+    private void plug() {
+        Offer chosen = offers.getSelectionModel().getSelectedItem();
+        if (chosen != null) {
+            overlay.lift();
+            joints.plug(chosen);
+        }
+    }
+
+    private final class OfferCell extends ListCell<Offer> {
+        private final Label name = new Label();
+        private final Label outcome = new Label();
+        private final SeverityMark mark = new SeverityMark();
+        private final HBox box;
+
+        OfferCell() {
+            name.getStyleClass().add("medium");
+            outcome.getStyleClass().addAll("second", "small");
+            VBox words = new VBox(1, name, outcome);
+            words.setMinWidth(0);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            box = new HBox(8, words, mark);
+            box.setAlignment(Pos.CENTER_LEFT);
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Offer offer, boolean isEmpty) {
+            super.updateItem(offer, isEmpty);
+            setGraphic(isEmpty || offer == null ? null : box);
+            if (!isEmpty && offer != null) {
+                name.setText(joints.words(offer));
+                Optional<Finding> first = offer.checked().findings().stream().findFirst();
+                outcome.setText(first.map(Finding::title).orElse("Does its job"));
+                mark.show(Finding.worst(offer.checked().findings()));
+                setAccessibleText(name.getText() + ", " + outcome.getText());
+            }
+        }
+    }
+}
