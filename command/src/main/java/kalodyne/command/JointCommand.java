@@ -134,9 +134,7 @@ public final class JointCommand implements Callable<Integer> {
     private void print(Found joint) {
         output.line(joint.setup().name() + ", joint " + joint.number() + ": "
                 + joint.checked().title());
-        joint.checked()
-                .reading()
-                .ifPresent(reading -> JointJson.ways(reading).forEach(way -> output.line(words(joint, way))));
+        joint.checked().reading().ifPresent(reading -> reading.ways().forEach(way -> output.line(words(joint, way))));
         for (Finding finding : joint.checked().findings()) {
             output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
         }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
-import java.util.List;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.joint.JointReading;
@@ -35,20 +34,12 @@ final class JointJson {
         ArrayNode signals = node.putArray("signals");
         ArrayNode atRest = node.putArray("atRest");
         joint.checked().reading().ifPresent(reading -> {
-            ways(reading).forEach(way -> signals.add(signal(way, reading)));
+            reading.ways().forEach(way -> signals.add(signal(way, reading)));
             atRest(reading, atRest);
         });
         ArrayNode findings = node.putArray("findings");
         joint.checked().findings().forEach(finding -> findings.add(finding(finding)));
         return node;
-    }
-
-    /** From one device to another; what a device hears of itself is left out. */
-    static List<Transfer> ways(JointReading reading) {
-        return reading.transfers().stream()
-                .filter(way ->
-                        !way.from().socket().item().equals(way.to().socket().item()))
-                .toList();
     }
 
     private static ObjectNode signal(Transfer way, JointReading reading) {

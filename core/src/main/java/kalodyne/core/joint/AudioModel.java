@@ -8,6 +8,7 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.Way;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Inductance;
@@ -19,9 +20,6 @@ final class AudioModel {
 
     /** How far the two legs of a balanced output differ, of good parts: common practice. */
     private static final double LEGS_DIFFER = 1.01;
-
-    /** IEC 61938, from memory. */
-    private static final double PHANTOM_LEG_OHMS = 6800;
 
     /** Common practice for inputs of differential amplifiers. */
     private static final double LEG_RATIO = 5;
@@ -93,7 +91,7 @@ final class AudioModel {
     /** From each leg to the ground: the resistor that feeds phantom power, or else several times what is between the legs. */
     private double legOhms(double ohms) {
         boolean feeds = socket.power(PowerKind.PHANTOM, PowerRole.GIVES).isPresent();
-        return feeds && ohms < PHANTOM_LEG_OHMS ? PHANTOM_LEG_OHMS : LEG_RATIO * ohms;
+        return feeds && ohms < Phantom.OHMS ? Phantom.OHMS : LEG_RATIO * ohms;
     }
 
     private void windingSource(String hot, String cold) {
@@ -179,7 +177,7 @@ final class AudioModel {
     private double loadOhms(Carries carries) {
         boolean isDriverOfHeadset = carries != Carries.MIC
                 && socket.power(PowerKind.PLUG_IN).isPresent()
-                && socket.socket().way() == kalodyne.core.gear.Way.BOTH;
+                && socket.socket().way() == Way.BOTH;
         if (isDriverOfHeadset) {
             return socket.device()
                     .facts()

@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -167,11 +166,8 @@ public record JointReading(
                 .toList();
     }
 
-    /** From one signal to one that is received. */
-    public Optional<Transfer> transfer(Sounding from, Hearing to) {
-        return transfers.stream()
-                .filter(transfer ->
-                        transfer.from().equals(from) && transfer.to().equals(to))
-                .findFirst();
+    /** The transfers from one device to another. */
+    public List<Transfer> ways() {
+        return transfers.stream().filter(Transfer::isBetweenDevices).toList();
     }
 }

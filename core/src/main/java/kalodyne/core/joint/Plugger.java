@@ -68,7 +68,8 @@ public final class Plugger {
                 .orElseThrow(() -> new IllegalArgumentException("“" + lead + "” goes nowhere into “" + next + "”"));
     }
 
-    private Optional<Spot> freeEnd(String lead, Spot target) {
+    /** An end of a lead in which nothing is yet and that goes into a socket, or into an end of another lead. */
+    public Optional<Spot> freeEnd(String lead, Spot target) {
         Patch now = new Patch(devices, leads, pluggings);
         Connector wanted = now.connector(target);
         return leads.get(lead).ends().stream()

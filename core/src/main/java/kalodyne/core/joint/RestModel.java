@@ -18,11 +18,6 @@ import kalodyne.core.units.Voltage;
  * at their worst, with nothing between their amplifier and the contact.
  */
 final class RestModel {
-    /** IEC 61938, from memory: 48 V through 6.8 kΩ on each of two contacts. */
-    private static final double PHANTOM_VOLTS = 48;
-
-    private static final double PHANTOM_OHMS = 6800;
-
     /** Common practice for small microphone inputs and headset sockets. */
     private static final double PLUG_IN_VOLTS = 2.5;
 
@@ -90,8 +85,8 @@ final class RestModel {
     // --- what feeds --------------------------------------------------------------------------------------------
 
     private void phantom(SocketPower power) {
-        double volts = volts(power, PHANTOM_VOLTS);
-        double ohms = ohms(power, PHANTOM_OHMS);
+        double volts = volts(power, Phantom.VOLTS);
+        double ohms = ohms(power, Phantom.OHMS);
         String supply = board.node(socket.spot().write() + " phantom");
         board.voltage(supply, socket.ground(), Drive.ofDc(volts));
         List.of(Carries.HOT, Carries.COLD)
@@ -141,7 +136,7 @@ final class RestModel {
     private static double phantomLeg(Facts facts) {
         double amperes =
                 facts.quantity(Fact.SUPPLY_CURRENT).map(Current::amperes).orElse(MICROPHONE_AMPERES) / 2;
-        return Math.max(1, PHANTOM_VOLTS / amperes - PHANTOM_OHMS);
+        return Math.max(1, Phantom.VOLTS / amperes - Phantom.OHMS);
     }
 
     private void single(String node) {

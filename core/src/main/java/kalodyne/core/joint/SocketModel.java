@@ -7,8 +7,10 @@ import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketPower;
 import kalodyne.core.gear.Way;
@@ -140,8 +142,8 @@ final class SocketModel {
 
     /** A coil or ribbon between two contacts, tied to nothing else. */
     boolean isWinding() {
-        boolean isPassiveMicrophone = socket.signal() == kalodyne.core.gear.SignalKind.MIC
-                && device.kind() == kalodyne.core.gear.DeviceKind.MICROPHONE
+        boolean isPassiveMicrophone = socket.signal() == SignalKind.MIC
+                && device.kind() == DeviceKind.MICROPHONE
                 && device.powering().isEmpty()
                 && power(PowerKind.PHANTOM, PowerRole.NEEDS).isEmpty()
                 && power(PowerKind.PLUG_IN, PowerRole.NEEDS).isEmpty();

@@ -47,6 +47,11 @@ public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Compl
         return values.get(below).times(1 - share).plus(values.get(above).times(share));
     }
 
+    /** Whether it goes from one device to another; what a device hears of itself is no way to anywhere. */
+    public boolean isBetweenDevices() {
+        return !from.socket().item().equals(to.socket().item());
+    }
+
     /** In dB re the open-circuit source. */
     public Gain gain(double frequency) {
         return Gain.ofRatio(at(frequency).magnitude());

@@ -6,17 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Transfer;
@@ -24,7 +19,6 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.shell.Overlay;
 
@@ -65,7 +59,7 @@ final class HookupView extends VBox {
         unplug.setOnAction(event -> joints.unplug());
         sentence.setId("hookup-sentence");
         list.setId("joints");
-        list.setCellFactory(view -> new JointCell());
+        list.setCellFactory(view -> new MarkedCell<>(Checked::title, JointsModel::through, Checked::worst));
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
             if (!showing && now != null) {
                 joints.choose(now);
@@ -137,11 +131,7 @@ final class HookupView extends VBox {
     }
 
     private static String sentence(List<Checked> all) {
-        long bad = all.stream()
-                .filter(joint -> Finding.worst(joint.findings())
-                        .filter(worst -> worst != Severity.WEAK)
-                        .isPresent())
-                .count();
+        long bad = all.stream().filter(Checked::cannotWork).count();
         if (all.isEmpty()) {
             return "Nothing is plugged";
         }
@@ -157,9 +147,7 @@ final class HookupView extends VBox {
     private static List<Transfer> ways(Checked joint) {
         Map<Sounding, Transfer> best = new LinkedHashMap<>();
         joint.reading().stream()
-                .flatMap(reading -> reading.transfers().stream())
-                .filter(way ->
-                        !way.from().socket().item().equals(way.to().socket().item()))
+                .flatMap(reading -> reading.ways().stream())
                 .forEach(way -> best.merge(
                         way.from(),
                         way,
@@ -206,41 +194,5 @@ final class HookupView extends VBox {
                             .orElse(""));
         }
         return "What arrives of the open-circuit source. " + String.join("; ", words) + ".";
-    }
-
-    private static final class JointCell extends ListCell<Checked> {
-        private final Label name = new Label();
-        private final Label leads = new Label();
-        private final SeverityMark mark = new SeverityMark();
-        private final HBox box;
-
-        JointCell() {
-            name.getStyleClass().add("medium");
-            leads.getStyleClass().addAll("second", "small");
-            VBox words = new VBox(1, name, leads);
-            words.setMinWidth(0);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            box = new HBox(8, words, mark);
-            box.setAlignment(Pos.CENTER_LEFT);
-            setPrefWidth(0);
-        }
-
-        @Override
-        protected void updateItem(Checked joint, boolean isEmpty) {
-            super.updateItem(joint, isEmpty);
-            setGraphic(isEmpty || joint == null ? null : box);
-            if (!isEmpty && joint != null) {
-                name.setText(joint.title());
-                leads.setText(JointsModel.through(joint));
-                Optional<Severity> worst = Finding.worst(joint.findings());
-                mark.show(worst);
-                setAccessibleText(Stream.of(
-                                name.getText(),
-                                leads.getText(),
-                                worst.map(Severity::word).orElse("no fault"))
-                        .reduce((a, b) -> a + ", " + b)
-                        .orElse(""));
-            }
-        }
     }
 }

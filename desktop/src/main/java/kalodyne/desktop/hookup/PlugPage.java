@@ -1,12 +1,11 @@
 package kalodyne.desktop.hookup;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -18,7 +17,6 @@ import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.shell.Overlay;
 
@@ -47,7 +45,8 @@ final class PlugPage extends VBox {
         to.offering(ends(Way.OUT), null).setId("plug-to");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
         offers.setId("offers");
-        offers.setCellFactory(list -> new OfferCell());
+        offers.setCellFactory(list -> new MarkedCell<>(
+                joints::words, PlugPage::outcome, offer -> offer.checked().worst()));
         offers.setPlaceholder(new Label("Choose both sockets."));
         offers.getSelectionModel()
                 .selectedItemProperty()
@@ -71,7 +70,7 @@ final class PlugPage extends VBox {
                         new HBox(10, plug, leave));
     }
 
-    private static Label labelled(String words, javafx.scene.Node node) {
+    private static Label labelled(String words, Node node) {
         Label label = new Label(words);
         label.getStyleClass().addAll("second", "small");
         label.setLabelFor(node);
@@ -124,34 +123,11 @@ final class PlugPage extends VBox {
         }
     }
 
-    private final class OfferCell extends ListCell<Offer> {
-        private final Label name = new Label();
-        private final Label outcome = new Label();
-        private final SeverityMark mark = new SeverityMark();
-        private final HBox box;
-
-        OfferCell() {
-            name.getStyleClass().add("medium");
-            outcome.getStyleClass().addAll("second", "small");
-            VBox words = new VBox(1, name, outcome);
-            words.setMinWidth(0);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            box = new HBox(8, words, mark);
-            box.setAlignment(Pos.CENTER_LEFT);
-            setPrefWidth(0);
-        }
-
-        @Override
-        protected void updateItem(Offer offer, boolean isEmpty) {
-            super.updateItem(offer, isEmpty);
-            setGraphic(isEmpty || offer == null ? null : box);
-            if (!isEmpty && offer != null) {
-                name.setText(joints.words(offer));
-                Optional<Finding> first = offer.checked().findings().stream().findFirst();
-                outcome.setText(first.map(Finding::title).orElse("Does its job"));
-                mark.show(Finding.worst(offer.checked().findings()));
-                setAccessibleText(name.getText() + ", " + outcome.getText());
-            }
-        }
+    /** The worst that would be noticed, in a few words. */
+    private static String outcome(Offer offer) {
+        return offer.checked().findings().stream()
+                .findFirst()
+                .map(Finding::title)
+                .orElse("Does its job");
     }
 }

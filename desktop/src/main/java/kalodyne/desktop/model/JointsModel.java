@@ -1,6 +1,7 @@
 package kalodyne.desktop.model;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -94,11 +95,7 @@ public final class JointsModel {
 
     /** What is looked at before anything was chosen: where most is wrong. */
     private static Optional<Checked> worst(List<Checked> all) {
-        return all.stream().min((a, b) -> Integer.compare(rank(a), rank(b)));
-    }
-
-    private static int rank(Checked joint) {
-        return Finding.worst(joint.findings()).map(Severity::ordinal).orElse(Severity.values().length);
+        return all.stream().min(Comparator.comparingInt(Checked::rank));
     }
 
     public void choose(Checked joint) {

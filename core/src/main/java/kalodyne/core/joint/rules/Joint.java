@@ -50,19 +50,15 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
 
     /** Ways from one signal to those that are received in other devices. */
     List<Transfer> from(Sounding sounding) {
-        return reading.transfers().stream()
-                .filter(transfer -> transfer.from().equals(sounding) && isElsewhere(transfer))
+        return reading.ways().stream()
+                .filter(transfer -> transfer.from().equals(sounding))
                 .toList();
     }
 
     List<Transfer> to(Hearing hearing) {
-        return reading.transfers().stream()
-                .filter(transfer -> transfer.to().equals(hearing) && isElsewhere(transfer))
+        return reading.ways().stream()
+                .filter(transfer -> transfer.to().equals(hearing))
                 .toList();
-    }
-
-    private static boolean isElsewhere(Transfer transfer) {
-        return !transfer.from().socket().item().equals(transfer.to().socket().item());
     }
 
     /** The way on which most of a signal arrives. */

@@ -61,6 +61,21 @@ public final class JointRules {
             findings = List.copyOf(findings);
         }
 
+        /** The worst that was noticed, notes left out. */
+        public Optional<Severity> worst() {
+            return Finding.worst(findings);
+        }
+
+        /** Whether something is harmed, or not recorded as it should be. */
+        public boolean cannotWork() {
+            return worst().filter(worst -> worst != Severity.WEAK).isPresent();
+        }
+
+        /** Orders joints by how bad the worst is, the worst first. */
+        public int rank() {
+            return worst().map(Severity::ordinal).orElse(Severity.values().length);
+        }
+
         /** The devices in the order of the signal: "Bass synth → Interface". */
         public String title() {
             return JointMap.of(patch, circuit).columns().stream()

@@ -9,8 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
@@ -21,7 +19,8 @@ import kalodyne.core.units.Level;
 
 /** Which leads of those that lie in the drawer join two sockets, and what would come of each. */
 public final class Offers {
-    private static final Comparator<Offer> BEST_FIRST = Comparator.comparingInt((Offer offer) -> -rank(offer))
+    private static final Comparator<Offer> BEST_FIRST = Comparator.comparingInt(
+                    (Offer offer) -> -offer.checked().rank())
             .thenComparingInt(offer -> offer.leads().size())
             .thenComparingInt(offer -> offer.checked().findings().size())
             .thenComparingDouble(Offers::hum);
@@ -66,17 +65,26 @@ public final class Offers {
         straight(from, to).ifPresent(offers::add);
         List<String> free = owned.stream().flatMap(lead -> free(lead).stream()).toList();
         free.forEach(lead -> offer(from, List.of(lead), to).ifPresent(offers::add));
-        boolean isEnough = offers.stream().anyMatch(offer -> !isBad(offer));
+        boolean isEnough = offers.stream().anyMatch(offer -> !offer.checked().cannotWork());
         if (!isEnough) {
-            for (String first : free) {
-                free.stream()
-                        .filter(second -> !second.equals(first))
-                        .flatMap(second -> offer(from, List.of(first, second), to).stream())
-                        .filter(offer -> !isBad(offer))
-                        .forEach(offers::add);
-            }
+            // Of many leads few go into either socket: only those are tried with each other.
+            List<String> lasts =
+                    free.stream().filter(mark -> goesInto(mark, to)).toList();
+            free.stream()
+                    .filter(mark -> goesInto(mark, from))
+                    .forEach(first -> lasts.stream()
+                            .filter(last -> !last.equals(first))
+                            .flatMap(last -> offer(from, List.of(first, last), to).stream())
+                            .filter(offer -> !offer.checked().cannotWork())
+                            .forEach(offers::add));
         }
         return offers.stream().sorted(BEST_FIRST).toList();
+    }
+
+    /** Whether some end of a lead goes into a socket. */
+    private boolean goesInto(String mark, Spot socket) {
+        Plugger plugger = new Plugger().with(mark, lead(mark)).with(socket.item(), device(socket.item()));
+        return plugger.freeEnd(mark, socket).isPresent();
     }
 
     /** The mark of the first that is not in use, of several of a kind. */
@@ -126,12 +134,6 @@ public final class Offers {
         return owned.stream().filter(lead -> lead.id().equals(kind)).findFirst().orElseThrow();
     }
 
-    private static boolean isBad(Offer offer) {
-        return Finding.worst(offer.checked().findings())
-                .filter(worst -> worst != Severity.WEAK)
-                .isPresent();
-    }
-
     /** Of the input where most of it is expected; a balanced lead has less. */
     private static double hum(Offer offer) {
         return offer.checked().reading().stream()
@@ -139,10 +141,5 @@ public final class Offers {
                 .mapToDouble(Level::dbu)
                 .max()
                 .orElse(0);
-    }
-
-    /** The less is wrong, the higher. */
-    private static int rank(Offer offer) {
-        return Finding.worst(offer.checked().findings()).map(Severity::ordinal).orElse(Severity.values().length);
     }
 }

@@ -6,14 +6,13 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.joint.Phantom;
 
 /**
  * The caution that stands with every microphone that phantom power can harm, however well it is connected: a plug that is pulled
  * halfway is enough.
  */
 final class PhantomCaution implements JointRule {
-    private static final double PHANTOM_VOLTS = 48;
-
     @Override
     public Stream<Finding> check(Joint joint) {
         boolean isFed = joint.spots().anyMatch(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.GIVES));
@@ -24,7 +23,7 @@ final class PhantomCaution implements JointRule {
                                 "caution.phantom",
                                 Severity.NOTE,
                                 spot,
-                                new Figure(PHANTOM_VOLTS, "V"),
+                                new Figure(Phantom.VOLTS, "V"),
                                 "Keep phantom power off here",
                                 "The input can give 48 V, which harm "
                                         + joint.device(spot).name() + " as soon as a plug is pulled halfway.",
