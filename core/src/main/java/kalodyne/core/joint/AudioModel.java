@@ -2,6 +2,7 @@ package kalodyne.core.joint;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import kalodyne.core.circuit.Element.Drive;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
@@ -42,12 +43,20 @@ final class AudioModel {
         return hearings;
     }
 
-    void put() {
+    /**
+     * Puts it there.
+     *
+     * @param passed signals that a winding or resistors lead on to another socket
+     */
+    void put(Set<Carries> passed) {
         socket.tieGrounds();
-        if (socket.node(Carries.HOT).isPresent()) {
+        if (socket.node(Carries.HOT).isPresent() && !passed.contains(Carries.HOT)) {
             pair(socket.node(Carries.HOT).get());
         }
         for (Carries carries : SINGLE) {
+            if (passed.contains(carries)) {
+                continue;
+            }
             socket.node(carries).ifPresent(node -> {
                 socket.join(socket.nodes(carries), node);
                 if (socket.gives(carries)) {

@@ -80,6 +80,11 @@ final class Board {
         elements.add(new Element.VoltageByVoltage(name("e"), plus, minus, sensePlus, senseMinus, gain));
     }
 
+    /** A current from plus to minus that follows the one through a source of voltage. */
+    void currentFollower(String plus, String minus, String source, double gain) {
+        elements.add(new Element.CurrentByCurrent(name("f"), plus, minus, source, gain));
+    }
+
     private String name(String kind) {
         return kind + (elements.size() + 1);
     }

@@ -6,14 +6,18 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.circuit.Circuit;
 import kalodyne.core.circuit.Element.Drive;
+import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.units.Gain;
 
 /**
  * The circuits of gear that is plugged together: one for signals and one for what is there at rest.
@@ -70,6 +74,7 @@ public record JointCircuit(
     private static final class Builder {
         private final Patch patch;
         private final Map<Plugging, Integer> readings;
+        private final List<Passage> passages;
         private final Board audio = new Board();
         private final Board rest = new Board();
         private final List<Sounding> soundings = new ArrayList<>();
@@ -82,11 +87,13 @@ public record JointCircuit(
         Builder(Patch patch, Map<Plugging, Integer> readings) {
             this.patch = patch;
             this.readings = readings;
+            this.passages = patch.passages();
         }
 
         JointCircuit build() {
             patch.devices().forEach(this::earth);
             sockets().forEach(this::socket);
+            passages.forEach(this::pass);
             patch.leads().forEach((id, lead) -> {
                 lead.ends().forEach(end -> name(new Spot(id, end.id()), end.connector()));
                 new LeadModel(audio, id, lead).put();
@@ -97,7 +104,7 @@ public record JointCircuit(
                     audio.circuit(), rest.circuit(), soundings, hearings, earths, grounds, touches, nodes);
         }
 
-        /** Those with something plugged in, and those that are wired to them. */
+        /** Those with something plugged in, and those that are wired to them or hear what comes into them. */
         private Set<Spot> sockets() {
             Set<Spot> sockets = new LinkedHashSet<>();
             for (Plugging plugging : patch.pluggings()) {
@@ -105,12 +112,32 @@ public record JointCircuit(
                         .filter(spot -> patch.socket(spot).isPresent())
                         .forEach(spot -> {
                             sockets.add(spot);
-                            patch.socket(spot)
-                                    .flatMap(socket -> socket.ties().parallelTo())
-                                    .ifPresent(other -> sockets.add(new Spot(spot.item(), other)));
+                            wiredTo(spot).ifPresent(sockets::add);
                         });
             }
+            patch.devices()
+                    .forEach((id, device) -> device.sockets().stream()
+                            .map(socket -> new Spot(id, socket.id()))
+                            .filter(spot ->
+                                    normalledTo(spot).filter(sockets::contains).isPresent())
+                            .toList()
+                            .forEach(sockets::add));
             return sockets;
+        }
+
+        private Optional<Spot> wiredTo(Spot spot) {
+            return patch.socket(spot)
+                    .flatMap(socket -> socket.ties().parallelTo())
+                    .map(other -> new Spot(spot.item(), other));
+        }
+
+        /** The socket that a socket hears while nothing is plugged into itself. */
+        private Optional<Spot> normalledTo(Spot spot) {
+            return patch.isTaken(spot)
+                    ? Optional.empty()
+                    : patch.socket(spot)
+                            .flatMap(socket -> socket.ties().normalledFrom())
+                            .map(other -> new Spot(spot.item(), other));
         }
 
         private void earth(String id, Device device) {
@@ -127,22 +154,36 @@ public record JointCircuit(
         }
 
         private void socket(Spot spot) {
-            Device device = patch.devices().get(spot.item());
             Socket socket = patch.socket(spot).orElseThrow();
-            if (socket.ties().parallelTo().isPresent()) {
-                parallel(
-                        spot,
-                        socket,
-                        new Spot(spot.item(), socket.ties().parallelTo().get()));
-            } else {
-                AudioModel model = new AudioModel(new SocketModel(audio, spot, device, socket));
-                model.put();
+            wiredTo(spot).ifPresentOrElse(other -> parallel(spot, socket, other), () -> {
+                AudioModel model = new AudioModel(modelled(audio, spot));
+                model.put(passed(spot, passages.stream()));
                 soundings.addAll(model.soundings());
                 hearings.addAll(model.hearings());
-                new RestModel(new SocketModel(rest, spot, device, socket)).put();
-            }
+                new RestModel(modelled(rest, spot))
+                        .put(passed(spot, passages.stream().filter(passage -> !passage.isWinding())));
+                normalledTo(spot).ifPresent(other -> parallel(spot, socket, other));
+            });
             name(spot, socket.connector());
             grounds.put(spot, audio.node(spot.item() + " ground"));
+        }
+
+        private static Set<Carries> passed(Spot spot, Stream<Passage> passages) {
+            return passages.flatMap(passage -> passage.in().equals(spot)
+                            ? Stream.of(passage.received())
+                            : Stream.of(passage.given())
+                                    .filter(given -> passage.out().equals(spot)))
+                    .collect(Collectors.toSet());
+        }
+
+        private void pass(Passage passage) {
+            Gain gain = passage.gain(patch);
+            new PassageModel(passage, modelled(audio, passage.in()), modelled(audio, passage.out()), gain).put();
+            new PassageModel(passage, modelled(rest, passage.in()), modelled(rest, passage.out()), gain).putAtRest();
+        }
+
+        private SocketModel modelled(Board board, Spot spot) {
+            return new SocketModel(board, spot, patch);
         }
 
         private void name(Spot spot, Connector connector) {
@@ -154,7 +195,7 @@ public record JointCircuit(
             nodes.put(spot, contacts);
         }
 
-        /** A socket that is wired straight to another one: what it carries is what that one carries. */
+        /** A socket that is joined to another one: what it carries is what that one carries. */
         private void parallel(Spot spot, Socket socket, Spot other) {
             Socket wired = patch.socket(other).orElseThrow();
             Map<Object, Contact> there = new HashMap<>();

@@ -9,10 +9,13 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.SocketPower;
+import kalodyne.core.units.Gain;
 
 /**
  * Gear and leads as they are plugged together.
@@ -20,16 +23,33 @@ import kalodyne.core.gear.Socket;
  * @param devices by the marks under which pluggings know them
  * @param leads the same; of a lead that is there twice, each has a mark of its own
  * @param pluggings between spots that are there
+ * @param busy sockets of these devices with something in them that is not among the pluggings
+ * @param switches of those switches of these devices of which it is known how they stand
  */
-public record Patch(Map<String, Device> devices, Map<String, Lead> leads, List<Plugging> pluggings) {
+public record Patch(
+        Map<String, Device> devices,
+        Map<String, Lead> leads,
+        List<Plugging> pluggings,
+        Set<Spot> busy,
+        List<Switched> switches) {
     public Patch {
         devices = new LinkedHashMap<>(devices);
         leads = new LinkedHashMap<>(leads);
         pluggings = List.copyOf(pluggings);
+        busy = Set.copyOf(busy);
+        switches = List.copyOf(switches);
         for (Plugging plugging : pluggings) {
             requireThere(plugging.plug(), devices, leads);
             requireThere(plugging.socket(), devices, leads);
         }
+    }
+
+    public Patch(Map<String, Device> devices, Map<String, Lead> leads, List<Plugging> pluggings) {
+        this(devices, leads, pluggings, Set.of(), List.of());
+    }
+
+    public Patch withSwitches(List<Switched> newSwitches) {
+        return new Patch(devices, leads, pluggings, busy, newSwitches);
     }
 
     private static void requireThere(Spot spot, Map<String, Device> devices, Map<String, Lead> leads) {
@@ -81,11 +101,61 @@ public record Patch(Map<String, Device> devices, Map<String, Lead> leads, List<P
                         + end(spot).orElseThrow().words());
     }
 
-    boolean isPlugged(Spot spot) {
+    /** Whether something is in it that belongs to this. */
+    public boolean isPlugged(Spot spot) {
         return pluggings.stream()
                 .anyMatch(plugging ->
                         plugging.plug().equals(spot) || plugging.socket().equals(spot));
     }
+
+    /** Whether anything is in it. */
+    public boolean isTaken(Spot spot) {
+        return busy.contains(spot) || isPlugged(spot);
+    }
+
+    // --- switches ----------------------------------------------------------------------------------------------
+
+    /** The position of a switch, from 0 at its lowest; empty where nobody said. */
+    Optional<Integer> position(String device, DeviceControl control) {
+        return switches.stream()
+                .filter(each -> each.control().equals(new Spot(device, control.id())))
+                .map(each -> control.positions().indexOf(each.at()))
+                .filter(index -> index >= 0)
+                .findFirst();
+    }
+
+    /** What a switch adds as it stands; empty where nobody said, or where it has no gain. */
+    Optional<Gain> switched(String device, DeviceControl control) {
+        return control.taper()
+                .flatMap(taper -> position(device, control)
+                        .map(index -> taper.at(
+                                index / Math.max(1.0, control.positions().size() - 1))));
+    }
+
+    /** Whether it is known to be switched off. What can be on and of which nobody said is taken as on. */
+    public boolean isOff(Spot socket, SocketPower power) {
+        return power.control()
+                .flatMap(id -> control(socket.item(), id))
+                .flatMap(control -> position(socket.item(), control))
+                .filter(index -> index == 0)
+                .isPresent();
+    }
+
+    private Optional<DeviceControl> control(String device, String id) {
+        return devices.get(device).controls().stream()
+                .filter(control -> control.id().equals(id))
+                .findFirst();
+    }
+
+    /** Windings and dividers with something plugged on both sides. */
+    List<Passage> passages() {
+        return devices.entrySet().stream()
+                .flatMap(entry -> Passage.of(entry.getKey(), entry.getValue()).stream())
+                .filter(passage -> isPlugged(passage.in()) && isPlugged(passage.out()))
+                .toList();
+    }
+
+    // --- parting -----------------------------------------------------------------------------------------------
 
     /**
      * The parts that hang together through leads, each as a patch with the devices at its ends: a current in one has nothing to
@@ -93,18 +163,19 @@ public record Patch(Map<String, Device> devices, Map<String, Lead> leads, List<P
      */
     public List<Patch> parted() {
         Map<String, Set<Plugging>> groups = new LinkedHashMap<>();
-        for (Plugging plugging : pluggings) {
-            Set<Plugging> joined = new LinkedHashSet<>();
-            for (String key : List.of(key(plugging.plug()), key(plugging.socket()))) {
-                joined.addAll(groups.getOrDefault(key, Set.of()));
-            }
-            joined.add(plugging);
-            joined.stream()
-                    .flatMap(each -> Stream.of(each.plug(), each.socket()))
-                    .forEach(spot -> groups.put(key(spot), joined));
-        }
+        pluggings.forEach(plugging -> join(groups, Set.of(plugging), plugging.plug(), plugging.socket()));
+        passages().forEach(passage -> join(groups, Set.of(), passage.in(), passage.out()));
         return new LinkedHashSet<>(groups.values())
                 .stream().map(group -> only(group)).toList();
+    }
+
+    private void join(Map<String, Set<Plugging>> groups, Set<Plugging> more, Spot one, Spot other) {
+        Set<Plugging> joined = new LinkedHashSet<>(groups.getOrDefault(key(one), Set.of()));
+        joined.addAll(groups.getOrDefault(key(other), Set.of()));
+        joined.addAll(more);
+        joined.stream()
+                .flatMap(each -> Stream.of(each.plug(), each.socket()))
+                .forEach(spot -> groups.put(key(spot), joined));
     }
 
     /** All ends of a lead hang together, and so do all sockets that a device wires to each other; others do not. */
@@ -127,6 +198,15 @@ public record Patch(Map<String, Device> devices, Map<String, Lead> leads, List<P
                 someLeads.put(spot.item(), leads.get(spot.item()));
             }
         });
-        return new Patch(someDevices, someLeads, List.copyOf(group));
+        Set<Spot> elsewhere = new LinkedHashSet<>(busy);
+        pluggings.stream()
+                .filter(plugging -> !group.contains(plugging))
+                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .forEach(elsewhere::add);
+        elsewhere.removeIf(spot -> !someDevices.containsKey(spot.item()));
+        List<Switched> known = switches.stream()
+                .filter(each -> someDevices.containsKey(each.control().item()))
+                .toList();
+        return new Patch(someDevices, someLeads, List.copyOf(group), elsewhere, known);
     }
 }

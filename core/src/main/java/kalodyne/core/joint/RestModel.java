@@ -1,6 +1,7 @@
 package kalodyne.core.joint;
 
 import java.util.List;
+import java.util.Set;
 import kalodyne.core.circuit.Element.Drive;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
@@ -14,7 +15,7 @@ import kalodyne.core.units.Voltage;
 
 /**
  * Puts what a socket is at rest into a circuit: the direct voltages that it feeds to microphones, and what such voltages find
- * at the other end. Everything that can be switched on is on. Inputs keep direct voltages out; outputs are taken as they are
+ * at the other end. Everything that can be switched on is on, unless it is known to be off. Inputs keep direct voltages out; outputs are taken as they are
  * at their worst, with nothing between their amplifier and the contact.
  */
 final class RestModel {
@@ -42,10 +43,15 @@ final class RestModel {
         this.board = socket.board();
     }
 
-    void put() {
+    /**
+     * Puts it there.
+     *
+     * @param passed signals whose contacts resistors lead on to another socket
+     */
+    void put(Set<Carries> passed) {
         socket.tieGrounds();
-        socket.power(PowerKind.PHANTOM, PowerRole.GIVES).ifPresent(this::phantom);
-        socket.power(PowerKind.PLUG_IN, PowerRole.GIVES).ifPresent(this::plugIn);
+        socket.fed(PowerKind.PHANTOM).ifPresent(this::phantom);
+        socket.fed(PowerKind.PLUG_IN).ifPresent(this::plugIn);
         midi();
         for (Carries carries : List.of(
                 Carries.HOT,
@@ -62,11 +68,14 @@ final class RestModel {
                 board.resistor(node, socket.common(), CLOSED);
             });
         }
-        if (socket.gives(Carries.HOT)) {
+        if (socket.gives(Carries.HOT) && !passed.contains(Carries.HOT)) {
             socket.node(Carries.HOT).ifPresent(this::pair);
         }
         for (Carries carries :
                 List.of(Carries.SIGNAL, Carries.LEFT, Carries.RIGHT, Carries.MIC, Carries.SEND, Carries.POSITIVE)) {
+            if (passed.contains(carries)) {
+                continue;
+            }
             if (socket.gives(carries)) {
                 socket.node(carries).ifPresent(this::single);
             } else if (isDriver(carries)) {

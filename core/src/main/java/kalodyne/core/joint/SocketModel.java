@@ -6,6 +6,7 @@ import java.util.Optional;
 import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerKind;
@@ -30,14 +31,16 @@ final class SocketModel {
 
     private final Board board;
     private final Spot spot;
+    private final Patch patch;
     private final Device device;
     private final Socket socket;
 
-    SocketModel(Board board, Spot spot, Device device, Socket socket) {
+    SocketModel(Board board, Spot spot, Patch patch) {
         this.board = board;
         this.spot = spot;
-        this.device = device;
-        this.socket = socket;
+        this.patch = patch;
+        this.device = patch.devices().get(spot.item());
+        this.socket = patch.socket(spot).orElseThrow();
     }
 
     Board board() {
@@ -90,8 +93,24 @@ final class SocketModel {
         for (Carries carries :
                 List.of(Carries.COMMON, Carries.SHIELD, Carries.NEGATIVE, Carries.GROUND, Carries.EARTH)) {
             String to = carries == Carries.COMMON || carries == Carries.NEGATIVE ? common() : ground();
-            nodes(carries).forEach(node -> board.resistor(node, to, CONTACT_OHMS));
+            boolean isCut = carries == Carries.SHIELD && isLifted();
+            nodes(carries).forEach(node -> {
+                if (isCut) {
+                    stray(node);
+                } else {
+                    board.resistor(node, to, CONTACT_OHMS);
+                }
+            });
         }
+    }
+
+    /** A ground lift cuts the shield of what leaves the device. */
+    private boolean isLifted() {
+        return socket.way() == Way.OUT
+                && device.controls().stream()
+                        .filter(control -> control.kind() == ControlKind.GROUND_LIFT)
+                        .flatMap(control -> patch.position(spot.item(), control).stream())
+                        .anyMatch(position -> position > 0);
     }
 
     void stray(String node) {
@@ -132,6 +151,11 @@ final class SocketModel {
 
     Optional<SocketPower> power(PowerKind kind, PowerRole role) {
         return power(kind).filter(each -> each.role() == role);
+    }
+
+    /** What is fed here, unless it is known to be switched off. */
+    Optional<SocketPower> fed(PowerKind kind) {
+        return power(kind, PowerRole.GIVES).filter(each -> !patch.isOff(spot, each));
     }
 
     boolean isImpedanceBalanced() {

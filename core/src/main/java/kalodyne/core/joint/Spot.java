@@ -6,10 +6,10 @@ import kalodyne.core.gear.Names;
 import kalodyne.core.units.UnreadableQuantity;
 
 /**
- * A socket of a device, or an end of a lead.
+ * A socket or switch of a device, or an end of a lead.
  *
  * @param item the mark under which the device or lead is in the patch
- * @param part the mark of its socket or end
+ * @param part the mark of its socket, switch or end
  */
 public record Spot(String item, String part) {
     private static final Pattern FORM =

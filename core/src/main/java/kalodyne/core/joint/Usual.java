@@ -39,10 +39,11 @@ final class Usual {
                 .orElseGet(() -> device.facts()
                         .quantity(Fact.DRIVER_IMPEDANCE)
                         .map(Impedance::ohms)
-                        .orElse(usualLoad(socket.signal())));
+                        .orElse(loadOhms(socket.signal())));
     }
 
-    private static double usualLoad(SignalKind signal) {
+    /** Across a source of a kind, by an input that is made for it. */
+    static double loadOhms(SignalKind signal) {
         return switch (signal) {
             case MIC, HEADSET -> 3000;
             case INSTRUMENT -> 1e6;
