@@ -9,6 +9,7 @@ import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -53,6 +54,6 @@ public final class GeneratedStudio {
             Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
             takes.add(new Take("Take " + i, name, "takes/" + i + ".wav", at, run.positions()));
         }
-        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, List.of(), takes)));
+        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, Wiring.NONE, takes)));
     }
 }

@@ -18,6 +18,7 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.studio.Studio;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -34,7 +35,7 @@ final class BoathouseShelf {
         List<Plugging> plugged = rows("plugged.csv").stream()
                 .map(row -> new Plugging(Spot.read(row.get("plug")), Spot.read(row.get("socket"))))
                 .toList();
-        return filled.with(filled.setups().get(0).withPlugged(plugged));
+        return filled.with(filled.setups().get(0).withWiring(new Wiring(plugged, List.of())));
     }
 
     private static List<CSVRecord> rows(String table) {

@@ -17,7 +17,6 @@ import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
-import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
@@ -132,9 +131,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
 
         /** What is plugged follows the gear to its new marks. */
         private Setup pluggedAnew(Setup setup) {
-            return setup.withPlugged(setup.plugged().stream()
-                    .map(plugging -> new Plugging(anew(plugging.plug()), anew(plugging.socket())))
-                    .toList());
+            return setup.withWiring(setup.wiring().renamed(this::anew));
         }
 
         private Spot anew(Spot spot) {
@@ -209,13 +206,11 @@ public record ImportPlan(List<Line> lines, Studio result) {
             Map<List<String>, Take> takes = new LinkedHashMap<>();
             old.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
             now.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
-            Set<Plugging> plugged = new LinkedHashSet<>(old.plugged());
-            plugged.addAll(now.plugged());
             return new Setup(
                     now.id(),
                     now.name(),
                     List.copyOf(runs.values()),
-                    List.copyOf(plugged),
+                    old.wiring().joined(now.wiring()),
                     List.copyOf(takes.values()));
         }
 
@@ -223,7 +218,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
             List<String> all = new ArrayList<>();
             Set<Run> oldRuns = new HashSet<>(old.runs());
             now.runs().stream().filter(run -> !oldRuns.contains(run)).forEach(run -> all.add("run " + run.name()));
-            if (!now.plugged().equals(old.plugged())) {
+            if (!now.wiring().equals(old.wiring())) {
                 all.add("what is plugged");
             }
             Set<Take> oldTakes = new HashSet<>(old.takes());

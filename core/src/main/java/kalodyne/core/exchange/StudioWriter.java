@@ -38,9 +38,7 @@ public final class StudioWriter {
     private static ObjectNode setup(Setup setup) {
         ObjectNode node = JsonNodeFactory.instance.objectNode().put("id", setup.id());
         node.setAll(SetupWriter.setup(setup));
-        if (!setup.plugged().isEmpty()) {
-            node.set("plugged", SetupWriter.plugged(setup.plugged()));
-        }
+        SetupWriter.wiring(node, setup.wiring());
         return node;
     }
 }

@@ -40,6 +40,8 @@ public record JointCircuit(
         Map<Spot, String> grounds,
         List<Touching> touches,
         Map<Spot, Map<Contact, String>> nodes) {
+    private static final Set<Carries> SIGNALS = Set.of(Carries.HOT, Carries.SIGNAL, Carries.LEFT, Carries.RIGHT);
+
     /** Where plug and socket touch: a clean one, as common practice. */
     private static final double TOUCH_OHMS = 0.01;
 
@@ -115,6 +117,7 @@ public record JointCircuit(
                             wiredTo(spot).ifPresent(sockets::add);
                         });
             }
+            passages.forEach(passage -> sockets.addAll(List.of(passage.in(), passage.out())));
             patch.devices()
                     .forEach((id, device) -> device.sockets().stream()
                             .map(socket -> new Spot(id, socket.id()))
@@ -168,17 +171,42 @@ public record JointCircuit(
             grounds.put(spot, audio.node(spot.item() + " ground"));
         }
 
-        private static Set<Carries> passed(Spot spot, Stream<Passage> passages) {
-            return passages.flatMap(passage -> passage.in().equals(spot)
+        private Set<Carries> passed(Spot spot, Stream<Passage> between) {
+            Set<Carries> passed = between.flatMap(passage -> passage.in().equals(spot)
                             ? Stream.of(passage.received())
                             : Stream.of(passage.given())
                                     .filter(given -> passage.out().equals(spot)))
                     .collect(Collectors.toSet());
+            passed.addAll(wiredOn(spot));
+            return passed;
+        }
+
+        /** What a box only leads on to a socket that is wired to this one: no stage of it takes anything from here. */
+        private Set<Carries> wiredOn(Spot spot) {
+            Device device = patch.devices().get(spot.item());
+            Socket socket = patch.socket(spot).orElseThrow();
+            boolean isTaken = device.stages().stream()
+                    .flatMap(stage -> stage.from().stream())
+                    .anyMatch(from -> from.equals(spot.part()) || from.startsWith(spot.part() + ":"));
+            return isTaken
+                    ? Set.of()
+                    : device.sockets().stream()
+                            .filter(other -> patch.isWired(spot, new Spot(spot.item(), other.id())))
+                            .flatMap(other -> other.contacts().values().stream())
+                            .filter(SIGNALS::contains)
+                            .filter(socket.contacts()::containsValue)
+                            .collect(Collectors.toSet());
         }
 
         private void pass(Passage passage) {
             Gain gain = passage.gain(patch);
-            new PassageModel(passage, modelled(audio, passage.in()), modelled(audio, passage.out()), gain).put();
+            PassageModel model =
+                    new PassageModel(passage, modelled(audio, passage.in()), modelled(audio, passage.out()), gain);
+            model.put();
+            // With nothing behind it, what comes into the box is the last that can be looked at.
+            if (!patch.isPlugged(passage.out())) {
+                hearings.add(model.entry());
+            }
             new PassageModel(passage, modelled(rest, passage.in()), modelled(rest, passage.out()), gain).putAtRest();
         }
 

@@ -87,14 +87,21 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
         return distances;
     }
 
+    /** Beside it along leads, and on the other side of a box. */
     private static Stream<Spot> neighbours(Patch patch, Spot spot) {
-        Stream<Spot> plugged = patch.pluggings().stream()
-                .filter(plugging ->
-                        plugging.plug().equals(spot) || plugging.socket().equals(spot))
-                .map(plugging -> plugging.plug().equals(spot) ? plugging.socket() : plugging.plug());
-        Stream<Spot> ends = patch.leads().containsKey(spot.item())
-                ? patch.leads().get(spot.item()).ends().stream().map(end -> new Spot(spot.item(), end.id()))
-                : Stream.empty();
-        return Stream.concat(plugged, ends).filter(other -> !other.equals(spot)).distinct();
+        return Stream.concat(LeadPath.beside(patch, spot), through(patch, spot));
+    }
+
+    private static Stream<Spot> through(Patch patch, Spot spot) {
+        Stream<Spot> wound = patch.passages().stream()
+                .flatMap(passage -> Stream.of(passage.in(), passage.out())
+                        .filter(end ->
+                                passage.in().equals(spot) || passage.out().equals(spot)));
+        Stream<Spot> wired = patch.pluggings().stream()
+                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .filter(other -> patch.isWired(spot, other));
+        return Stream.concat(wound, wired)
+                .filter(other -> !other.equals(spot) && patch.isPlugged(other))
+                .distinct();
     }
 }

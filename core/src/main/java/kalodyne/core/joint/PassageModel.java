@@ -40,6 +40,11 @@ final class PassageModel {
         this.exit = Pair.of(out, passage.given());
     }
 
+    /** What comes into the box. */
+    Hearing entry() {
+        return new Hearing(in.spot(), passage.received(), entry.plus(), entry.minus());
+    }
+
     /** For signals. */
     void put() {
         if (passage.isWinding()) {

@@ -147,12 +147,32 @@ public record Patch(
                 .findFirst();
     }
 
-    /** Windings and dividers with something plugged on both sides. */
+    /** Windings and dividers that something comes into. */
     List<Passage> passages() {
         return devices.entrySet().stream()
                 .flatMap(entry -> Passage.of(entry.getKey(), entry.getValue()).stream())
-                .filter(passage -> isPlugged(passage.in()) && isPlugged(passage.out()))
+                .filter(passage -> isReached(passage.in()))
                 .toList();
+    }
+
+    /** Whether something is plugged into a socket or into another one that is wired to it. */
+    private boolean isReached(Spot spot) {
+        return devices.get(spot.item()).sockets().stream()
+                .map(socket -> new Spot(spot.item(), socket.id()))
+                .anyMatch(other -> isPlugged(other) && (other.equals(spot) || isWired(spot, other)));
+    }
+
+    /** Whether a device wires two of its sockets straight to each other. */
+    boolean isWired(Spot one, Spot other) {
+        return isParallel(one, other) || isParallel(other, one);
+    }
+
+    private boolean isParallel(Spot one, Spot other) {
+        return one.item().equals(other.item())
+                && socket(one)
+                        .flatMap(socket -> socket.ties().parallelTo())
+                        .filter(other.part()::equals)
+                        .isPresent();
     }
 
     // --- parting -----------------------------------------------------------------------------------------------

@@ -33,6 +33,12 @@ final class RestModel {
     private static final double MIDI_OHMS = 220;
     private static final double MIDI_LAMP_VOLTS = 1.3;
 
+    /** USB 2.0: 5 V; what a port has in series, as common practice. */
+    private static final double BUS_VOLTS = 5;
+
+    private static final double BUS_OHMS = 0.1;
+    private static final double LEAST_AMPERES = 1e-6;
+
     private static final double CLOSED = 1e9;
 
     private final SocketModel socket;
@@ -52,6 +58,7 @@ final class RestModel {
         socket.tieGrounds();
         socket.fed(PowerKind.PHANTOM).ifPresent(this::phantom);
         socket.fed(PowerKind.PLUG_IN).ifPresent(this::plugIn);
+        socket.power(PowerKind.BUS).ifPresent(this::bus);
         midi();
         for (Carries carries : List.of(
                 Carries.HOT,
@@ -110,6 +117,25 @@ final class RestModel {
                 : List.of(Carries.SIGNAL, Carries.LEFT, Carries.RIGHT);
         fed.forEach(carries ->
                 socket.node(carries).ifPresent(node -> board.resistor(supply, node, ohms(power, PLUG_IN_OHMS))));
+    }
+
+    /** A port of a computer, or what it feeds. */
+    private void bus(SocketPower power) {
+        String node = socket.node(Carries.POWER).orElse(null);
+        if (node == null) {
+            return;
+        }
+        double volts = volts(power, BUS_VOLTS);
+        if (power.role() == PowerRole.GIVES) {
+            String supply = board.node(socket.spot().write() + " bus power");
+            board.voltage(supply, socket.ground(), Drive.ofDc(volts));
+            board.resistor(supply, node, BUS_OHMS);
+        } else if (power.role() == PowerRole.NEEDS) {
+            power.facts()
+                    .quantity(Fact.SUPPLY_CURRENT)
+                    .ifPresent(needed ->
+                            board.resistor(node, socket.ground(), volts / Math.max(needed.amperes(), LEAST_AMPERES)));
+        }
     }
 
     private static double volts(SocketPower power, double otherwise) {

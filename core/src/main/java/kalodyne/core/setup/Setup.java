@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 
 /**
@@ -13,23 +13,22 @@ import kalodyne.core.run.Run;
  * @param id by which a studio knows it; never changes
  * @param name "Sunday trio"
  * @param runs each with a name of its own
- * @param plugged what goes into what; of gear that is, or was, on the shelf
+ * @param wiring how the gear is plugged together
  * @param takes in the order in which they were added; each of a run that is there, under a name of its own in that run
  */
-public record Setup(String id, String name, List<Run> runs, List<Plugging> plugged, List<Take> takes) {
+public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<Take> takes) {
     public Setup {
         runs = List.copyOf(runs);
-        plugged = List.copyOf(plugged);
         takes = List.copyOf(takes);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, plugged, takes);
+        return new Setup(newId, name, runs, wiring, takes);
     }
 
     /** What a new user starts with. */
     public static Setup empty() {
-        return new Setup("setup-1", "First setup", List.of(), List.of(), List.of());
+        return new Setup("setup-1", "First setup", List.of(), Wiring.NONE, List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -51,11 +50,11 @@ public record Setup(String id, String name, List<Run> runs, List<Plugging> plugg
                         ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
                         : take)
                 .toList();
-        return new Setup(id, name, newRuns, plugged, newTakes);
+        return new Setup(id, name, newRuns, wiring, newTakes);
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, plugged, takes);
+        return new Setup(id, newName, runs, wiring, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -67,7 +66,7 @@ public record Setup(String id, String name, List<Run> runs, List<Plugging> plugg
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, plugged, takes);
+        return new Setup(id, name, more, wiring, takes);
     }
 
     /** Without a run and its takes. */
@@ -76,19 +75,19 @@ public record Setup(String id, String name, List<Run> runs, List<Plugging> plugg
                 id,
                 name,
                 runs.stream().filter(run -> !run.name().equals(runName)).toList(),
-                plugged,
+                wiring,
                 takes.stream().filter(take -> !take.run().equals(runName)).toList());
     }
 
-    public Setup withPlugged(List<Plugging> newPlugged) {
-        return new Setup(id, name, runs, newPlugged, takes);
+    public Setup withWiring(Wiring newWiring) {
+        return new Setup(id, name, runs, newWiring, takes);
     }
 
     /** With one more take. */
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(id, name, runs, plugged, more);
+        return new Setup(id, name, runs, wiring, more);
     }
 
     /** Without a take; the recording itself stays where it is. */
@@ -97,7 +96,7 @@ public record Setup(String id, String name, List<Run> runs, List<Plugging> plugg
                 id,
                 name,
                 runs,
-                plugged,
+                wiring,
                 takes.stream().filter(each -> !each.equals(take)).toList());
     }
 }

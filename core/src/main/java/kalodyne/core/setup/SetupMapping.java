@@ -16,6 +16,8 @@ import kalodyne.core.gear.Taper;
 import kalodyne.core.gear.file.TaperMapping;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.JsonPlace;
 import kalodyne.core.json.Mapping;
 import kalodyne.core.run.Aim;
@@ -43,7 +45,7 @@ public final class SetupMapping extends Mapping {
     /** The setup; of no use if there are problems. */
     public Setup setup(JsonPlace root) {
         List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
-        List<Plugging> plugged = plugged(root.get("plugged"));
+        Wiring wiring = wiring(root);
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
         if (!problems().isEmpty()) {
             return Setup.empty();
@@ -51,7 +53,7 @@ public final class SetupMapping extends Mapping {
         requireOwnNames(root.get("runs"), runs);
         requireTheirRuns(root.get("takes"), runs, takes);
         return build(
-                root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, plugged, takes));
+                root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -80,8 +82,22 @@ public final class SetupMapping extends Mapping {
         }
     }
 
-    /** What goes into what. */
-    public List<Plugging> plugged(JsonPlace list) {
+    /** What goes into what, and how switches stand. */
+    public Wiring wiring(JsonPlace setup) {
+        Set<Spot> seen = new HashSet<>();
+        List<Switched> switches = setup.get("switches").items().stream()
+                .map(place -> {
+                    Spot control = build(place.get("switch"), () -> Spot.read(place.text("switch")));
+                    if (!seen.add(control)) {
+                        problem(place.get("switch"), "This switch stands in the list twice.", "Take one of them out.");
+                    }
+                    return new Switched(control, place.text("at"));
+                })
+                .toList();
+        return new Wiring(plugged(setup.get("plugged")), switches);
+    }
+
+    private List<Plugging> plugged(JsonPlace list) {
         return list.items().stream()
                 .map(place -> {
                     Spot plug = build(place.get("plug"), () -> Spot.read(place.text("plug")));

@@ -14,6 +14,7 @@ import kalodyne.core.files.WholeFile;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.file.GearWriter;
 import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.JsonFormat;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
@@ -58,8 +59,21 @@ public final class SetupWriter {
         return root;
     }
 
-    /** What goes into what, as a part of a larger file. */
-    public static ArrayNode plugged(List<Plugging> plugged) {
+    /** What goes into what and how switches stand, put into the setup of a larger file. */
+    public static void wiring(ObjectNode setup, Wiring wiring) {
+        if (!wiring.plugged().isEmpty()) {
+            setup.set("plugged", plugged(wiring.plugged()));
+        }
+        if (!wiring.switches().isEmpty()) {
+            ArrayNode array = setup.putArray("switches");
+            wiring.switches()
+                    .forEach(each -> array.addObject()
+                            .put("switch", each.control().write())
+                            .put("at", each.at()));
+        }
+    }
+
+    private static ArrayNode plugged(List<Plugging> plugged) {
         ArrayNode array = NODES.arrayNode();
         plugged.forEach(plugging -> array.addObject()
                 .put("plug", plugging.plug().write())

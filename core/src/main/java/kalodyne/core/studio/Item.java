@@ -3,7 +3,7 @@ package kalodyne.core.studio;
 import java.util.List;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -62,9 +62,9 @@ public sealed interface Item {
     }
 
     /** A setup without its runs and takes. */
-    record OfSetup(String id, String name, List<Plugging> plugged) implements Item {
+    record OfSetup(String id, String name, Wiring wiring) implements Item {
         static OfSetup of(Setup setup) {
-            return new OfSetup(setup.id(), setup.name(), setup.plugged());
+            return new OfSetup(setup.id(), setup.name(), setup.wiring());
         }
 
         @Override

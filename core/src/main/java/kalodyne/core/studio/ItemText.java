@@ -38,7 +38,7 @@ final class ItemText {
 
     private static ObjectNode setup(Item.OfSetup setup) {
         ObjectNode node = NODES.objectNode().put("name", setup.name());
-        node.set("plugged", SetupWriter.plugged(setup.plugged()));
+        SetupWriter.wiring(node, setup.wiring());
         return node;
     }
 
@@ -55,8 +55,7 @@ final class ItemText {
             case DEVICE -> new Item.OfDevice(read(gear, gear.device(root), place));
             case LEAD -> new Item.OfLead(read(gear, gear.lead(root), place));
             case SETUP ->
-                new Item.OfSetup(
-                        key.path().get(0), root.text("name"), read(setups, setups.plugged(root.get("plugged")), place));
+                new Item.OfSetup(key.path().get(0), root.text("name"), read(setups, setups.wiring(root), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
         };

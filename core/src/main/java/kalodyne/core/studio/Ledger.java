@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -81,7 +82,7 @@ final class Ledger {
         compare(setups(studio), setups(after), changes);
         Map<String, Setup> before = new LinkedHashMap<>();
         studio.setups().forEach(setup -> before.put(setup.id(), setup));
-        Setup none = new Setup("none", "none", List.of(), List.of(), List.of());
+        Setup none = new Setup("none", "none", List.of(), Wiring.NONE, List.of());
         for (Setup setup : after.setups()) {
             Setup was = before.remove(setup.id());
             compareInside(was == null ? none : was, setup, changes);
@@ -194,7 +195,7 @@ final class Ledger {
                     known.id(),
                     known.name(),
                     changed(runs.get(known.id()), was.runs(), run -> ((Item.OfRun) run).run()),
-                    known.plugged(),
+                    known.wiring(),
                     changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()));
         });
         studio = new Studio(
@@ -206,7 +207,7 @@ final class Ledger {
     }
 
     private Setup setup(String id) {
-        return studio.setup(id).orElse(new Setup(id, "none", List.of(), List.of(), List.of()));
+        return studio.setup(id).orElse(new Setup(id, "none", List.of(), Wiring.NONE, List.of()));
     }
 
     private void put(Map<Item.Key, Item> items, Change change) {

@@ -16,6 +16,7 @@ import kalodyne.core.gear.Names;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
 import kalodyne.core.setup.Setup;
 
 /**
@@ -61,7 +62,7 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
         Map<String, Device> someDevices = new LinkedHashMap<>();
         Map<String, Lead> someLeads = new LinkedHashMap<>();
         List<Plugging> there = new ArrayList<>();
-        for (Plugging plugging : setup.plugged()) {
+        for (Plugging plugging : setup.wiring().plugged()) {
             if (isThere(plugging.plug()) && isThere(plugging.socket())) {
                 there.add(plugging);
                 for (Spot spot : List.of(plugging.plug(), plugging.socket())) {
@@ -70,7 +71,10 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
                 }
             }
         }
-        return new Patch(someDevices, someLeads, there);
+        List<Switched> switches = setup.wiring().switches().stream()
+                .filter(each -> someDevices.containsKey(each.control().item()))
+                .toList();
+        return new Patch(someDevices, someLeads, there, Set.of(), switches);
     }
 
     private boolean isThere(Spot spot) {

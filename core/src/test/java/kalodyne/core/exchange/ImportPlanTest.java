@@ -102,10 +102,11 @@ class ImportPlanTest {
         Studio present = Boathouse.studio();
         Studio after = ImportPlan.of(present, present, ImportPlan.Mode.COPY).result();
         Setup copy = after.setups().get(1);
-        assertThat(copy.plugged()).hasSameSizeAs(present.setups().get(0).plugged());
-        assertThat(copy.plugged())
-                .doesNotContainAnyElementsOf(present.setups().get(0).plugged());
-        assertThat(after.patch(copy).pluggings()).isEqualTo(copy.plugged());
+        assertThat(copy.wiring().plugged())
+                .hasSameSizeAs(present.setups().get(0).wiring().plugged());
+        assertThat(copy.wiring().plugged())
+                .doesNotContainAnyElementsOf(present.setups().get(0).wiring().plugged());
+        assertThat(after.patch(copy).pluggings()).isEqualTo(copy.wiring().plugged());
         assertThat(after.withoutDevice("interface")
                         .patch(present.setups().get(0))
                         .pluggings())

@@ -20,6 +20,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.joint.rules.Offers;
@@ -38,7 +39,7 @@ public final class JointsModel {
     private Inputs computed;
 
     /** All that joints follow from. */
-    private record Inputs(List<Device> devices, List<Lead> leads, List<Plugging> plugged) {}
+    private record Inputs(List<Device> devices, List<Lead> leads, Wiring wiring) {}
 
     public JointsModel(StudioModel studio) {
         this.studio = studio;
@@ -66,7 +67,7 @@ public final class JointsModel {
         Inputs inputs = new Inputs(
                 studio.studio().devices(),
                 studio.studio().leads(),
-                studio.setup().plugged());
+                studio.setup().wiring());
         if (inputs.equals(computed)) {
             return;
         }
@@ -144,7 +145,7 @@ public final class JointsModel {
 
     /** Whether nothing is plugged into a socket, or into another one that is the same hole. */
     public boolean isFree(Spot socket) {
-        Set<Spot> taken = studio.setup().plugged().stream()
+        Set<Spot> taken = studio.setup().wiring().plugged().stream()
                 .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
                 .collect(Collectors.toSet());
         return studio.studio().device(socket.item()).stream()
@@ -163,7 +164,11 @@ public final class JointsModel {
 
     /** What joins two sockets, of the leads that are free; the best first. */
     public List<Offer> offers(Spot from, Spot to) {
-        return new Offers(devices(), studio.studio().leads(), studio.setup().plugged()).between(from, to);
+        return new Offers(
+                        devices(),
+                        studio.studio().leads(),
+                        studio.setup().wiring().plugged())
+                .between(from, to);
     }
 
     /** "Lead 4, Little adapter". */
@@ -178,9 +183,9 @@ public final class JointsModel {
     public void plug(Offer offer) {
         String title = offer.checked().title();
         studio.edit("plug " + title, setup -> {
-            List<Plugging> more = new ArrayList<>(setup.plugged());
+            List<Plugging> more = new ArrayList<>(setup.wiring().plugged());
             more.addAll(offer.pluggings());
-            return setup.withPlugged(more);
+            return setup.withWiring(setup.wiring().withPlugged(more));
         });
         joints().stream()
                 .filter(joint -> joint.patch().pluggings().containsAll(offer.pluggings()))
@@ -192,9 +197,10 @@ public final class JointsModel {
     public void unplug() {
         chosen().ifPresent(joint -> studio.edit(
                 "unplug " + joint.title(),
-                setup -> setup.withPlugged(setup.plugged().stream()
-                        .filter(plugging -> !joint.patch().pluggings().contains(plugging))
-                        .toList())));
+                setup -> setup.withWiring(setup.wiring()
+                        .withPlugged(setup.wiring().plugged().stream()
+                                .filter(plugging -> !joint.patch().pluggings().contains(plugging))
+                                .toList()))));
     }
 
     /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */

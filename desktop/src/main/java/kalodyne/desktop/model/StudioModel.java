@@ -226,14 +226,14 @@ public final class StudioModel implements AutoCloseable {
 
     /** Adds a setup without runs, and looks at it. */
     public void addSetup() {
-        addSetup("add a setup", new Setup(Ids.fresh("setup"), "New setup", List.of(), List.of(), List.of()));
+        addSetup("add a setup", new Setup(Ids.fresh("setup"), "New setup", List.of(), Wiring.NONE, List.of()));
     }
 
     /** Adds a setup with the runs of the present one, and looks at it; the takes stay with the old one. */
     public void duplicateSetup() {
         addSetup(
                 "duplicate the setup",
-                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.plugged(), List.of()));
+                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), List.of()));
     }
 
     private void addSetup(String description, Setup another) {

@@ -24,7 +24,7 @@ final class CancelRule implements JointRule {
 
     @Override
     public Stream<Finding> check(Joint joint) {
-        return joint.circuit().hearings().stream().flatMap(hearing -> check(joint, hearing));
+        return joint.hearings().flatMap(hearing -> check(joint, hearing));
     }
 
     private static Stream<Finding> check(Joint joint, Hearing hearing) {

@@ -32,7 +32,8 @@ final class CartridgeRule implements JointRule {
         Device player = joint.device(way.from().socket());
         Optional<Double> wanted =
                 player.facts().quantity(Fact.WANTED_CAPACITANCE).map(Capacitance::farads);
-        double there = joint.patch().leads().values().stream()
+        double there = joint.path(way).stream()
+                        .flatMap(path -> path.leads().stream())
                         .mapToDouble(CartridgeRule::farads)
                         .sum()
                 + joint.socket(way.to().socket())

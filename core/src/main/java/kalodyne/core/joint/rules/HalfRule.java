@@ -19,7 +19,7 @@ final class HalfRule implements JointRule {
                 .filter(sounding -> sounding.channel() == Carries.HOT)
                 .flatMap(sounding -> joint.best(sounding).stream())
                 .filter(way -> way.to().channel() == Carries.HOT)
-                .filter(HalfRule::isHalf)
+                .filter(way -> isHalf(way) && joint.path(way).isPresent())
                 .flatMap(HalfRule::found);
     }
 

@@ -16,6 +16,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.JointCircuit;
 import kalodyne.core.joint.JointReading;
+import kalodyne.core.joint.LeadPath;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Spot;
@@ -48,6 +49,11 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
         return circuit.grounds().keySet().stream();
     }
 
+    /** What is received where a plug is, without what is only heard there because nothing is plugged in. */
+    Stream<Hearing> hearings() {
+        return circuit.hearings().stream().filter(hearing -> patch.isPlugged(hearing.socket()));
+    }
+
     /** Ways from one signal to those that are received in other devices. */
     List<Transfer> from(Sounding sounding) {
         return reading.ways().stream()
@@ -67,6 +73,11 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
                 .max((a, b) -> Double.compare(a.atMiddle().db(), b.atMiddle().db()));
     }
 
+    /** The leads of a way, where no box lies between. */
+    Optional<LeadPath> path(Transfer way) {
+        return LeadPath.between(patch, way.from().socket(), way.to().socket());
+    }
+
     boolean arrives(Sounding sounding) {
         return best(sounding)
                 .filter(transfer -> transfer.atMiddle().db() > LOST_DB)
@@ -80,6 +91,11 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
                 .quantity(Fact.LOUDEST_PEAK)
                 .or(() -> socket(spot).facts().quantity(Fact.MAXIMUM_LEVEL))
                 .or(() -> socket(spot).facts().quantity(Fact.NOMINAL_LEVEL));
+    }
+
+    /** Whether something could be harmed by phantom power from here, whether that is on or not. */
+    boolean canFeedPhantom() {
+        return spots().anyMatch(spot -> has(spot, PowerKind.PHANTOM, PowerRole.GIVES));
     }
 
     boolean has(Spot spot, PowerKind kind, PowerRole role) {

@@ -21,24 +21,29 @@ final class LengthRule implements JointRule {
 
     @Override
     public Stream<Finding> check(Joint joint) {
-        double metres = joint.patch().leads().values().stream()
-                .mapToDouble(lead ->
-                        lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0))
-                .sum();
         return joint.circuit().soundings().stream()
                 .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> !LostRule.isLost(way) && metres > MARGIN * longest(way))
+                .filter(way -> !LostRule.isLost(way) && metres(joint, way) > MARGIN * longest(way))
                 .limit(1)
                 .flatMap(way -> Joint.found(
                         "lead.long",
                         Severity.NOTE,
                         way.to().socket(),
-                        new Figure(metres, "m"),
+                        new Figure(metres(joint, way), "m"),
                         "A long lead for this",
-                        Print.decimal(metres, 1) + " m, where about " + Print.decimal(longest(way), 0)
+                        Print.decimal(metres(joint, way), 1) + " m, where about " + Print.decimal(longest(way), 0)
                                 + " m are usual: it catches more hum and radio.",
                         isBalanced(way) ? "Use a shorter lead" : "Use a balanced lead, or a DI box at the source"));
+    }
+
+    /** Of the leads on the way; 0 where a box lies between. */
+    private static double metres(Joint joint, Transfer way) {
+        return joint.path(way).stream()
+                .flatMap(path -> path.leads().stream())
+                .mapToDouble(lead ->
+                        lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0))
+                .sum();
     }
 
     private static boolean isBalanced(Transfer way) {

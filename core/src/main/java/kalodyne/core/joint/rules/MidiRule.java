@@ -1,5 +1,6 @@
 package kalodyne.core.joint.rules;
 
+import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
@@ -16,10 +17,27 @@ final class MidiRule implements JointRule {
 
     @Override
     public Stream<Finding> check(Joint joint) {
-        boolean isSent = joint.spots().anyMatch(spot -> isMidi(joint, spot, Way.OUT));
-        return isSent
-                ? joint.spots().filter(spot -> isMidi(joint, spot, Way.IN)).flatMap(spot -> check(joint, spot))
-                : Stream.empty();
+        List<Spot> outs =
+                joint.spots().filter(spot -> isMidi(joint, spot, Way.OUT)).toList();
+        List<Spot> ins =
+                joint.spots().filter(spot -> isMidi(joint, spot, Way.IN)).toList();
+        boolean isAlike = outs.size() + ins.size() > 1 && (outs.isEmpty() || ins.isEmpty());
+        return isAlike
+                ? alike(joint, outs.isEmpty() ? ins : outs)
+                : ins.stream().filter(in -> !outs.isEmpty()).flatMap(spot -> check(joint, spot));
+    }
+
+    private static Stream<Finding> alike(Joint joint, List<Spot> spots) {
+        String word = joint.socket(spots.get(0)).way().word();
+        return Joint.found(
+                "midi.alike",
+                Severity.WRONG,
+                spots.get(0),
+                new Figure(spots.size(), "sockets"),
+                "Two MIDI sockets of one kind",
+                joint.name(spots.get(0)) + " and " + joint.name(spots.get(1)) + " are both MIDI " + word
+                        + ": no note gets anywhere.",
+                "Go from the MIDI out of the one to the MIDI in of the other");
     }
 
     private static boolean isMidi(Joint joint, Spot spot, Way way) {

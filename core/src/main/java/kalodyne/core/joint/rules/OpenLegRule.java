@@ -6,6 +6,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
+import kalodyne.core.joint.LeadPath;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -19,17 +20,20 @@ final class OpenLegRule implements JointRule {
 
     @Override
     public Stream<Finding> check(Joint joint) {
-        boolean hasResistors = joint.patch().leads().values().stream()
+        return joint.circuit().soundings().stream()
+                .filter(sounding -> sounding.channel() != Carries.HOT)
+                .flatMap(sounding -> joint.best(sounding).stream())
+                .filter(way -> way.to().channel() == Carries.HOT && !LostRule.isLost(way))
+                .filter(way ->
+                        joint.path(way).filter(path -> !hasResistors(path)).isPresent())
+                .filter(way -> lost(joint, way) > NOTICEABLE_DB)
+                .flatMap(way -> found(joint, way));
+    }
+
+    private static boolean hasResistors(LeadPath path) {
+        return path.leads().stream()
                 .flatMap(lead -> lead.wires().stream())
                 .anyMatch(wire -> wire.facts().get(Fact.RESISTOR).isPresent());
-        return hasResistors
-                ? Stream.empty()
-                : joint.circuit().soundings().stream()
-                        .filter(sounding -> sounding.channel() != Carries.HOT)
-                        .flatMap(sounding -> joint.best(sounding).stream())
-                        .filter(way -> way.to().channel() == Carries.HOT && !LostRule.isLost(way))
-                        .filter(way -> lost(joint, way) > NOTICEABLE_DB)
-                        .flatMap(way -> found(joint, way));
     }
 
     /** Between the source's own socket and the input. */

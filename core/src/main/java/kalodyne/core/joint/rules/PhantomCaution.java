@@ -1,33 +1,72 @@
 package kalodyne.core.joint.rules;
 
+import java.util.List;
 import java.util.stream.Stream;
+import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.joint.JointCircuit;
+import kalodyne.core.joint.JointReading;
+import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Phantom;
 
 /**
  * The caution that stands with every microphone that phantom power can harm, however well it is connected: a plug that is pulled
- * halfway is enough.
+ * halfway is enough. And with everything that is safe only because phantom power is switched off.
  */
 final class PhantomCaution implements JointRule {
+    private static final PhantomRule SWITCHED_ON = new PhantomRule();
+
     @Override
     public Stream<Finding> check(Joint joint) {
-        boolean isFed = joint.spots().anyMatch(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.GIVES));
-        return isFed
-                ? joint.spots()
-                        .filter(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.HARMED))
-                        .flatMap(spot -> Joint.found(
-                                "caution.phantom",
-                                Severity.NOTE,
-                                spot,
-                                new Figure(Phantom.VOLTS, "V"),
-                                "Keep phantom power off here",
-                                "The input can give 48 V, which harm "
-                                        + joint.device(spot).name() + " as soon as a plug is pulled halfway.",
-                                "Check that phantom power is off before you plug"))
-                : Stream.empty();
+        if (!joint.canFeedPhantom()) {
+            return Stream.empty();
+        }
+        List<Finding> harmed = joint.spots()
+                .filter(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.HARMED))
+                .flatMap(spot -> Joint.found(
+                        "caution.phantom",
+                        Severity.NOTE,
+                        spot,
+                        new Figure(Phantom.VOLTS, "V"),
+                        "Keep phantom power off here",
+                        "The input can give 48 V, which harm "
+                                + joint.device(spot).name() + " as soon as a plug is pulled halfway.",
+                        "Check that phantom power is off before you plug"))
+                .toList();
+        return harmed.isEmpty() ? onceSwitchedOn(joint) : harmed.stream();
+    }
+
+    private static Stream<Finding> onceSwitchedOn(Joint joint) {
+        boolean isOff = joint.spots()
+                .anyMatch(spot -> joint.socket(spot).power().stream()
+                        .anyMatch(power -> power.kind() == PowerKind.PHANTOM
+                                && joint.patch().isOff(spot, power)));
+        return isOff ? SWITCHED_ON.check(switchedOn(joint)).flatMap(PhantomCaution::kept) : Stream.empty();
+    }
+
+    private static Joint switchedOn(Joint joint) {
+        Patch on = joint.patch().withSwitches(List.of());
+        JointCircuit circuit = JointCircuit.of(on);
+        try {
+            return new Joint(on, circuit, JointReading.of(circuit));
+        } catch (UnsolvableCircuit e) {
+            // What has a solution with phantom power off has one with it on: only sources differ.
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Stream<Finding> kept(Finding finding) {
+        return Stream.of(new Finding(
+                "caution.phantom",
+                Severity.NOTE,
+                finding.place(),
+                finding.figure(),
+                "Keep phantom power off here",
+                "It is off. " + finding.text(),
+                finding.remedy()));
     }
 }

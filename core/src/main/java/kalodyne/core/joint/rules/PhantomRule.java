@@ -24,8 +24,7 @@ final class PhantomRule implements JointRule {
 
     @Override
     public Stream<Finding> check(Joint joint) {
-        boolean isFed = joint.spots().anyMatch(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.GIVES));
-        return isFed ? joint.spots().flatMap(spot -> check(joint, spot)) : Stream.empty();
+        return joint.canFeedPhantom() ? joint.spots().flatMap(spot -> check(joint, spot)) : Stream.empty();
     }
 
     private static Stream<Finding> check(Joint joint, Spot spot) {
