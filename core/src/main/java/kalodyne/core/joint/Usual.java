@@ -10,15 +10,18 @@ import kalodyne.core.units.Impedance;
 
 /** What gear has where its owner does not know: common practice, one number for each kind of socket. */
 final class Usual {
+    private static final double LEAST_OHMS = 1e-3;
+    private static final double MOST_OHMS = 1e11;
+
     private Usual() {}
 
     /** In series with the voltage of an output, in ohms. */
     static double sourceOhms(Device device, Socket socket) {
-        return ohms(socket, Fact.SOURCE_IMPEDANCE)
+        return within(ohms(socket, Fact.SOURCE_IMPEDANCE)
                 .orElseGet(() -> device.facts()
                         .quantity(Fact.COIL_RESISTANCE)
                         .map(Impedance::ohms)
-                        .orElse(usualSource(socket)));
+                        .orElse(usualSource(socket))));
     }
 
     private static double usualSource(Socket socket) {
@@ -35,11 +38,11 @@ final class Usual {
 
     /** Across whatever is plugged into an input, in ohms. */
     static double loadOhms(Device device, Socket socket) {
-        return ohms(socket, Fact.LOAD_IMPEDANCE)
+        return within(ohms(socket, Fact.LOAD_IMPEDANCE)
                 .orElseGet(() -> device.facts()
                         .quantity(Fact.DRIVER_IMPEDANCE)
                         .map(Impedance::ohms)
-                        .orElse(loadOhms(socket.signal())));
+                        .orElse(loadOhms(socket.signal()))));
     }
 
     /** Across a source of a kind, by an input that is made for it. */
@@ -52,6 +55,11 @@ final class Usual {
             case SPEAKER -> 8;
             default -> 10_000;
         };
+    }
+
+    /** Nothing that is plugged has less or more: a clean touch of metal, air. */
+    private static double within(double ohms) {
+        return Math.min(MOST_OHMS, Math.max(LEAST_OHMS, ohms));
     }
 
     private static Optional<Double> ohms(Socket socket, Fact<Impedance> fact) {

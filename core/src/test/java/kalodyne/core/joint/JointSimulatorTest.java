@@ -14,14 +14,19 @@ import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.catalogue.Profile;
 import kalodyne.core.circuit.Netlist;
 import kalodyne.core.circuit.NetlistWriter;
+import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Way;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.studio.Studio;
 import kalodyne.core.testing.Simulator;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Joints of the catalogue's gear, right and wrong ones, solved here and by a general circuit simulator. */
 class JointSimulatorTest {
@@ -100,14 +105,51 @@ class JointSimulatorTest {
     @MethodSource("joints")
     void agrees(String joint) throws Exception {
         String[] words = joint.split(" ", -1);
-        JointCircuit circuit = joint(
-                device(words[0]),
-                words[1],
-                Catalogue.shipped().lead(words[2]).orElseThrow().gear(),
-                device(words[3]),
-                words[4]);
+        assertAgrees(
+                joint,
+                joint(
+                        device(words[0]),
+                        words[1],
+                        Catalogue.shipped().lead(words[2]).orElseThrow().gear(),
+                        device(words[3]),
+                        words[4]));
+    }
+
+    /** What is plugged in the demonstration studio. */
+    static Stream<Arguments> demo() {
+        Studio studio = Boathouse.studio();
+        return studio.patch(studio.setups().get(0)).parted().stream()
+                .map(part -> Arguments.of(JointRules.checkOne(part).title(), part));
+    }
+
+    @ParameterizedTest
+    @MethodSource("demo")
+    void agrees_on_the_demonstration(String title, Patch part) throws Exception {
+        assertAgrees(title, JointCircuit.of(part));
+    }
+
+    /** Windings, dividers, inserts, what is heard beside, switches. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "guitar-humbucker.out ts-ts di-passive.in; di-passive.out xlr-xlr interface-2.mic-2",
+                "guitar-humbucker.out ts-ts di-passive.in; di-passive.pad=-20 dB; di-passive.lift=lifted; di-passive.out xlr-xlr interface-2.mic-2",
+                "preamp-xlr.out-xlr xlr-xlr pad-xlr.in; pad-xlr.out xlr-xlr interface-2.mic-1",
+                "mixer-rack.main-left ts-ts isolator-jack.in-1; isolator-jack.out-1 trs-trs mixer-multitrack-usb.line-1",
+                "drum-box-headphone.phones isolator-phone.in; isolator-phone.out mini-2ts#1.a; mini-2ts#1.b interface-4.line-3; mini-2ts#1.c interface-4.line-4",
+                "mic-dynamic-voice.out xlr-xlr splitter-mic.in; splitter-mic.direct xlr-xlr interface-2.mic-1; splitter-mic.isolated xlr-xlr mixer-small.mic-1",
+                "guitar-active.out ts-ts guitar-phone-adapter.in; guitar-phone-adapter.phone phone-ctia.headset; earphones-16.plug guitar-phone-adapter.phones",
+                "mixer-multitrack-usb.insert-1 trs-2ts#1.a; trs-2ts#1.b effect-line.in; trs-2ts#1.c effect-line.out",
+                "synth-desktop.out-left ts-ts mixer-rack.in-1-left",
+                "mic-condenser-large.out xlr-xlr interface-1.mic-1; interface-1.phantom=off"
+            })
+    void agrees_on_boxes(String rig) throws Exception {
+        assertAgrees(rig, JointCircuit.of(Rig.of(rig)));
+    }
+
+    private void assertAgrees(String title, JointCircuit circuit) throws Exception {
         for (Sounding sounding : circuit.soundings()) {
-            Netlist netlist = JointNetlist.of(joint, circuit, sounding);
+            Netlist netlist = JointNetlist.of(title, circuit, sounding);
             Simulator.assertAgrees(NetlistWriter.write(netlist, JointNetlist.SWEEP), folder);
         }
         // And no number is missing in what is read.

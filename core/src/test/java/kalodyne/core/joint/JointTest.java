@@ -155,4 +155,69 @@ class JointTest {
                         .amperes()))
                 .isGreaterThan(3e-3);
     }
+
+    private static Transfer way(String rig, String to) throws Exception {
+        List<Patch> parts = Rig.of(rig).parted();
+        assertThat(parts).hasSize(1);
+        return JointReading.of(JointCircuit.of(parts.get(0))).ways().stream()
+                .filter(way -> way.to().socket().item().equals(to))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /**
+     * A transformer shows its source the load behind it times the square of its turns ratio, as any handbook has it: a synth of
+     * 1 kΩ at 12 : 1 with 3 kΩ behind, and the resistances before and behind divide.
+     */
+    @ParameterizedTest
+    @CsvSource({"interface-2.mic-1, 3000", "mixer-small.line-1, 10000"})
+    void a_transformer_reflects_its_load(String input, double load) throws Exception {
+        Transfer way = way(
+                "synth-analogue.out ts-ts di-passive.in; di-passive.out " + (load > 5000 ? "xlr-trs " : "xlr-xlr ")
+                        + input,
+                input.substring(0, input.indexOf('.')));
+        double square = Math.pow(10, 21.6 / 10);
+        // Its own share: so that it shows 140 kΩ with a mic input of 3 kΩ behind it.
+        double own = 1 / (1 / 140e3 - 1 / (square * 3150));
+        double seen = 1 / (1 / own + 1 / (square * (150 + load)));
+        double expected = -21.6 + 20 * Math.log10(seen / (seen + 1000)) + 20 * Math.log10(load / (load + 150));
+        assertThat(way.atMiddle().db()).isCloseTo(expected, within(0.1));
+    }
+
+    /** A pad of 1.2 kΩ, 20 dB and 150 Ω: with 3 kΩ behind it, 20 dB and what 150 Ω lose there; the source's own 150 Ω before. */
+    @Test
+    void a_pad_takes_what_it_says() throws Exception {
+        Transfer way =
+                way("preamp-xlr.out-xlr xlr-xlr pad-xlr.in; pad-xlr.out xlr-xlr interface-2.mic-1", "interface-2");
+        double divided = 20 * Math.log10(3000.0 / 3150) + 20 * Math.log10(1200.0 / (1200 + 150));
+        assertThat(way.atMiddle().db()).isCloseTo(-20 + divided, within(0.15));
+    }
+
+    /** The switches of a box: a pad, and a lift that keeps the ground loop out of the shield. */
+    @Test
+    void switches_of_a_box_count() throws Exception {
+        String rig = "mixer-rack.main-left ts-ts di-passive.in; di-passive.out xlr-xlr mixer-multitrack-usb.mic-1";
+        double without = way(rig, "mixer-multitrack-usb").atMiddle().db();
+        double padded = way(rig + "; di-passive.pad=-20 dB", "mixer-multitrack-usb")
+                .atMiddle()
+                .db();
+        assertThat(without - padded).isCloseTo(20, within(0.2));
+    }
+
+    /** Nothing in the right socket: it hears the left one, both inputs in parallel. */
+    @Test
+    void a_normalled_socket_hears_the_one_beside_it() throws Exception {
+        JointReading alone =
+                JointReading.of(JointCircuit.of(Rig.of("synth-desktop.out-left ts-ts mixer-rack.in-1-left")));
+        assertThat(alone.ways())
+                .extracting(way -> way.to().socket().part())
+                .containsExactlyInAnyOrder("in-1-left", "in-1-right");
+        assertThat(alone.ways().get(0).atMiddle().db())
+                .isCloseTo(alone.ways().get(1).atMiddle().db(), within(0.01));
+        List<Patch> both = Rig.of(
+                        "synth-desktop.out-left ts-ts mixer-rack.in-1-left; synth-desktop.out-right ts-ts mixer-rack.in-1-right")
+                .parted();
+        assertThat(both).hasSize(2);
+        assertThat(JointReading.of(JointCircuit.of(both.get(0))).ways()).hasSize(1);
+    }
 }

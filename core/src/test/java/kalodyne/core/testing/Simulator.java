@@ -27,7 +27,7 @@ public final class Simulator {
     private static final Pattern AT_REST = Pattern.compile("^(\\S+) = (\\S+)$", Pattern.MULTILINE);
 
     /** Of sources of 1 V. Below this, both are rounding errors of larger numbers. */
-    private static final double NOTHING = 1e-7;
+    private static final double NOTHING = 1e-6;
 
     private Simulator() {}
 
@@ -64,7 +64,7 @@ public final class Simulator {
                                 .as("%s at rest%n%s", node, text)
                                 .isCloseTo(
                                         found.atRest().get(node),
-                                        within(1e-3 * Math.abs(found.atRest().get(node)) + 1e-6)));
+                                        within(1e-3 * Math.abs(found.atRest().get(node)) + 1e-5)));
             }
         } catch (UnsolvableCircuit e) {
             throw new AssertionError(e.getMessage() + "\n" + text, e);
