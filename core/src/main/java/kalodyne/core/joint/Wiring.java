@@ -1,9 +1,18 @@
 package kalodyne.core.joint;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
 
 /**
  * How gear and leads are plugged together; of gear that is, or was, on the shelf.
@@ -37,6 +46,61 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
 
     private List<Switched> without(Spot control) {
         return switches.stream().filter(each -> !each.control().equals(control)).toList();
+    }
+
+    /** Without some of what is plugged. */
+    public Wiring unplugged(Collection<Plugging> away) {
+        return withPlugged(plugged.stream().filter(each -> !away.contains(each)).toList());
+    }
+
+    public Wiring plugging(List<Plugging> more) {
+        return withPlugged(Stream.concat(plugged.stream(), more.stream()).toList());
+    }
+
+    /** Whether nothing is plugged into a socket of a device, or into another one that is the same hole. */
+    public boolean isFree(Device device, Socket socket) {
+        Optional<String> opening = socket.ties().opening();
+        Set<Spot> taken = plugged.stream()
+                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .collect(Collectors.toSet());
+        return device.sockets().stream()
+                .filter(other -> other.id().equals(socket.id())
+                        || (opening.isPresent() && other.ties().opening().equals(opening)))
+                .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));
+    }
+
+    /**
+     * The gear and leads that are plugged; what is no longer on the shelf is left out.
+     *
+     * @param device the device of a mark
+     * @param lead the lead of a mark
+     */
+    public Patch patch(Function<String, Optional<Device>> device, Function<String, Optional<Lead>> lead) {
+        Map<String, Device> devices = new LinkedHashMap<>();
+        Map<String, Lead> leads = new LinkedHashMap<>();
+        List<Plugging> there = new ArrayList<>();
+        for (Plugging plugging : plugged) {
+            List<Spot> spots = List.of(plugging.plug(), plugging.socket());
+            if (spots.stream().allMatch(spot -> isThere(spot, device, lead))) {
+                there.add(plugging);
+                for (Spot spot : spots) {
+                    device.apply(spot.item()).ifPresent(it -> devices.put(spot.item(), it));
+                    lead.apply(spot.kind()).ifPresent(it -> leads.put(spot.item(), it));
+                }
+            }
+        }
+        List<Switched> known = switches.stream()
+                .filter(each -> devices.containsKey(each.control().item()))
+                .toList();
+        return new Patch(devices, leads, there, Set.of(), known);
+    }
+
+    private static boolean isThere(
+            Spot spot, Function<String, Optional<Device>> device, Function<String, Optional<Lead>> lead) {
+        return device.apply(spot.item()).flatMap(it -> it.socket(spot.part())).isPresent()
+                || lead.apply(spot.kind()).stream()
+                        .flatMap(it -> it.ends().stream())
+                        .anyMatch(end -> end.id().equals(spot.part()));
     }
 
     /** Both; where both know how a switch stands, the other one is right. */

@@ -3,9 +3,7 @@ package kalodyne.core.studio;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -14,9 +12,6 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.Plugging;
-import kalodyne.core.joint.Spot;
-import kalodyne.core.joint.Switched;
 import kalodyne.core.setup.Setup;
 
 /**
@@ -59,29 +54,7 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
 
     /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
     public Patch patch(Setup setup) {
-        Map<String, Device> someDevices = new LinkedHashMap<>();
-        Map<String, Lead> someLeads = new LinkedHashMap<>();
-        List<Plugging> there = new ArrayList<>();
-        for (Plugging plugging : setup.wiring().plugged()) {
-            if (isThere(plugging.plug()) && isThere(plugging.socket())) {
-                there.add(plugging);
-                for (Spot spot : List.of(plugging.plug(), plugging.socket())) {
-                    device(spot.item()).ifPresent(device -> someDevices.put(spot.item(), device));
-                    lead(spot.kind()).ifPresent(lead -> someLeads.put(spot.item(), lead));
-                }
-            }
-        }
-        List<Switched> switches = setup.wiring().switches().stream()
-                .filter(each -> someDevices.containsKey(each.control().item()))
-                .toList();
-        return new Patch(someDevices, someLeads, there, Set.of(), switches);
-    }
-
-    private boolean isThere(Spot spot) {
-        return device(spot.item()).flatMap(device -> device.socket(spot.part())).isPresent()
-                || lead(spot.kind()).stream()
-                        .flatMap(lead -> lead.ends().stream())
-                        .anyMatch(end -> end.id().equals(spot.part()));
+        return setup.wiring().patch(this::device, this::lead);
     }
 
     public Studio withName(String newName) {

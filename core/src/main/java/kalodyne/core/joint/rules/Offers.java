@@ -7,8 +7,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
@@ -40,6 +42,13 @@ public final class Offers {
         public Offer {
             leads = List.copyOf(leads);
             pluggings = List.copyOf(pluggings);
+        }
+
+        /** "Lead 4, Little adapter"; empty where one goes straight into the other. */
+        public String words() {
+            return leads.stream()
+                    .map(mark -> checked.patch().leads().get(mark).name())
+                    .collect(Collectors.joining(", "));
         }
     }
 
@@ -88,7 +97,7 @@ public final class Offers {
     }
 
     /** The mark of the first that is not in use, of several of a kind. */
-    private Optional<String> free(Lead lead) {
+    Optional<String> free(Lead lead) {
         return IntStream.rangeClosed(1, lead.owned())
                 .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number)
                 .filter(mark -> !used.contains(mark))
@@ -96,10 +105,20 @@ public final class Offers {
     }
 
     private Optional<Offer> straight(Spot from, Spot to) {
+        if (isInPanel(from) && isInPanel(to)) {
+            return Optional.empty();
+        }
         Patch patch = plugger(from, to).plug(from, to).patch();
         return patch.readings(patch.pluggings().get(0)).isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Offer(List.of(), patch.pluggings(), JointRules.checkOne(patch)));
+    }
+
+    /** XLR pins sit in a panel, as sockets do; only of a barrel with one at each end they go straight into another device. */
+    private boolean isInPanel(Spot spot) {
+        Device device = device(spot.item());
+        Connector connector = device.socket(spot.part()).orElseThrow().connector();
+        return connector == Connector.XLR && device.sockets().size() != 2;
     }
 
     private Optional<Offer> offer(Spot from, List<String> chain, Spot to) {
