@@ -11,14 +11,19 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.catalogue.Profile;
 import kalodyne.core.circuit.NetlistWriter;
 import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.files.WholeFile;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.JointNetlist;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.Cure;
+import kalodyne.core.joint.rules.Cures;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
@@ -42,6 +47,9 @@ public final class JointCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print JSON, as docs/formats/joint.md describes.")
     private boolean json;
 
+    @Option(names = "--remedies", description = "Try out what would mend each joint, of what is owned. Takes longer.")
+    private boolean remedies;
+
     @Option(names = "--netlist", description = "Print the circuit of each signal, for a general circuit simulator.")
     private boolean netlist;
 
@@ -58,7 +66,7 @@ public final class JointCommand implements Callable<Integer> {
     }
 
     /** A joint and where it is. */
-    record Found(Setup setup, int number, JointRules.Checked checked) {}
+    record Found(Setup setup, int number, JointRules.Checked checked, List<Cure> cures) {}
 
     @Override
     public Integer call() {
@@ -87,7 +95,7 @@ public final class JointCommand implements Callable<Integer> {
                 .flatMap(setup -> {
                     List<JointRules.Checked> checked = JointRules.check(studio.patch(setup));
                     return Stream.iterate(0, i -> i < checked.size(), i -> i + 1)
-                            .map(i -> new Found(setup, i + 1, checked.get(i)));
+                            .map(i -> new Found(setup, i + 1, checked.get(i), cures(studio, setup, checked.get(i))));
                 })
                 .toList();
         if (joints.isEmpty()) {
@@ -98,6 +106,12 @@ public final class JointCommand implements Callable<Integer> {
                             "Plug something in the window, or name it under “plugged” of a setup."));
         }
         return joints;
+    }
+
+    private List<Cure> cures(Studio studio, Setup setup, JointRules.Checked joint) {
+        List<Lead> shop =
+                Catalogue.shipped().leads().stream().map(Profile::gear).toList();
+        return remedies ? new Cures(studio.devices(), studio.leads(), shop, setup.wiring()).of(joint) : List.of();
     }
 
     // --- netlists ----------------------------------------------------------------------------------------------
@@ -138,6 +152,11 @@ public final class JointCommand implements Callable<Integer> {
         for (Finding finding : joint.checked().findings()) {
             output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
         }
+        joint.cures().forEach(cure -> output.line("  do: " + cure.words() + " (" + left(cure) + ")"));
+    }
+
+    private static String left(Cure cure) {
+        return cure.worst().map(worst -> "leaves: " + worst.word()).orElse("then nothing is wrong");
     }
 
     private static String words(Found joint, Transfer way) {

@@ -9,6 +9,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.Cure;
 
 /** A joint as JSON, after docs/formats/joint.md. Other programs read it: fields are added, never changed. */
 final class JointJson {
@@ -39,6 +40,21 @@ final class JointJson {
         });
         ArrayNode findings = node.putArray("findings");
         joint.checked().findings().forEach(finding -> findings.add(finding(finding)));
+        ArrayNode cures = node.putArray("remedies");
+        joint.cures().forEach(cure -> cures.add(cure(cure)));
+        return node;
+    }
+
+    private static ObjectNode cure(Cure cure) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("kind", cure.kind().word());
+        node.put("text", cure.words());
+        ArrayNode left = node.putArray("leaves");
+        cure.joints().stream()
+                .flatMap(joint -> joint.findings().stream())
+                .map(Finding::code)
+                .distinct()
+                .forEach(left::add);
         return node;
     }
 

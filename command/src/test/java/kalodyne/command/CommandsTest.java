@@ -114,7 +114,7 @@ class CommandsTest {
     @Test
     void joint_prints_an_object_a_joint() throws IOException {
         Path studio = Files.writeString(folder.resolve("boathouse.json"), StudioWriter.write(Boathouse.studio()));
-        assertThat(joint("--json", studio.toString())).isZero();
+        assertThat(joint("--json", "--remedies", studio.toString())).isZero();
         JsonNode array = json("joint.schema.json");
         assertThat(array).hasSize(10);
         JsonNode bass = array.get(0);
@@ -130,6 +130,9 @@ class CommandsTest {
                         "caution.phantom",
                         "stereo.cancels",
                         "usb.charge-only");
+        assertThat(array.findValuesAsText("kind")).contains("lead", "get", "socket");
+        assertThat(array.get(4).get("remedies").get(0).get("text").asText())
+                .isEqualTo("Come from USB 2 of Laptop, with Lead 11");
         assertThat(complained.size()).isZero();
     }
 

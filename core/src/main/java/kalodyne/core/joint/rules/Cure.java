@@ -17,13 +17,23 @@ import kalodyne.core.joint.Wiring;
 public record Cure(Kind kind, String words, Optional<Wiring> wiring, List<JointRules.Checked> joints) {
     /** What is changed, the least trouble first. */
     public enum Kind {
-        SWITCH,
-        LEAD,
-        SOCKET,
-        BOTH_SIDES,
-        BOX,
+        SWITCH("switch"),
+        LEAD("lead"),
+        SOCKET("socket"),
+        BOTH_SIDES("both sides"),
+        BOX("box"),
         /** A lead that is not owned. */
-        GET
+        GET("get");
+
+        private final String word;
+
+        Kind(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
     }
 
     static final Comparator<Cure> BEST_FIRST = Comparator.comparing((Cure cure) -> cure.kind() == Kind.GET)
