@@ -8,6 +8,7 @@ import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
@@ -22,6 +23,7 @@ public final class Workbench implements AutoCloseable {
     private final Clock clock = Clock.system(ZoneId.systemDefault());
     private ShelfModel shelf;
     private JointsModel joints;
+    private PlugModel plugs;
     private final TakesModel takes;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
@@ -44,7 +46,7 @@ public final class Workbench implements AutoCloseable {
                 appearance,
                 List.of(
                         new ShelfRoom(this::shelf),
-                        new HookupRoom(this::joints),
+                        new HookupRoom(this::joints, this::plugs),
                         new LevelsRoom(studio),
                         new TakesRoom(studio, takes)),
                 opener);
@@ -81,6 +83,14 @@ public final class Workbench implements AutoCloseable {
             joints = new JointsModel(studio);
         }
         return joints;
+    }
+
+    /** Made when it is first asked for, like the joints. */
+    public PlugModel plugs() {
+        if (plugs == null) {
+            plugs = new PlugModel(studio, joints(), jobs);
+        }
+        return plugs;
     }
 
     public TakesModel takes() {

@@ -76,7 +76,7 @@ record Passage(Spot in, Carries received, Spot out, Carries given, Stage stage) 
         Gain fixed = stage.facts().quantity(Fact.STAGE_GAIN).orElse(Gain.NONE);
         Gain switched = patch.devices().get(in.item()).controls().stream()
                 .filter(control -> stage.controls().contains(control.id()))
-                .flatMap(control -> patch.switched(in.item(), control).stream())
+                .flatMap(control -> patch.switchedGain(in.item(), control).stream())
                 .reduce(Gain.NONE, Gain::plus);
         return fixed.plus(switched);
     }

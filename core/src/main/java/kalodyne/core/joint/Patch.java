@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Form;
@@ -15,6 +17,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketPower;
+import kalodyne.core.gear.Way;
 import kalodyne.core.units.Gain;
 
 /**
@@ -24,20 +27,20 @@ import kalodyne.core.units.Gain;
  * @param leads the same; of a lead that is there twice, each has a mark of its own
  * @param pluggings between spots that are there
  * @param busy sockets of these devices with something in them that is not among the pluggings
- * @param switches of those switches of these devices of which it is known how they stand
+ * @param switched those switches of these devices of which it is known how they stand
  */
 public record Patch(
         Map<String, Device> devices,
         Map<String, Lead> leads,
         List<Plugging> pluggings,
         Set<Spot> busy,
-        List<Switched> switches) {
+        List<Switched> switched) {
     public Patch {
         devices = new LinkedHashMap<>(devices);
         leads = new LinkedHashMap<>(leads);
         pluggings = List.copyOf(pluggings);
         busy = Set.copyOf(busy);
-        switches = List.copyOf(switches);
+        switched = List.copyOf(switched);
         for (Plugging plugging : pluggings) {
             requireThere(plugging.plug(), devices, leads);
             requireThere(plugging.socket(), devices, leads);
@@ -48,8 +51,8 @@ public record Patch(
         this(devices, leads, pluggings, Set.of(), List.of());
     }
 
-    public Patch withSwitches(List<Switched> newSwitches) {
-        return new Patch(devices, leads, pluggings, busy, newSwitches);
+    public Patch withSwitched(List<Switched> newSwitched) {
+        return new Patch(devices, leads, pluggings, busy, newSwitched);
     }
 
     private static void requireThere(Spot spot, Map<String, Device> devices, Map<String, Lead> leads) {
@@ -117,7 +120,7 @@ public record Patch(
 
     /** The position of a switch, from 0 at its lowest; empty where nobody said. */
     Optional<Integer> position(String device, DeviceControl control) {
-        return switches.stream()
+        return switched.stream()
                 .filter(each -> each.control().equals(new Spot(device, control.id())))
                 .map(each -> control.positions().indexOf(each.at()))
                 .filter(index -> index >= 0)
@@ -125,7 +128,7 @@ public record Patch(
     }
 
     /** What a switch adds as it stands; empty where nobody said, or where it has no gain. */
-    Optional<Gain> switched(String device, DeviceControl control) {
+    Optional<Gain> switchedGain(String device, DeviceControl control) {
         return control.taper()
                 .flatMap(taper -> position(device, control)
                         .map(index -> taper.at(
@@ -139,6 +142,35 @@ public record Patch(
                 .flatMap(control -> position(socket.item(), control))
                 .filter(index -> index == 0)
                 .isPresent();
+    }
+
+    /** The switches that matter to what comes into or out of the sockets here. */
+    public List<Spot> switches() {
+        Set<String> passing = passages().stream()
+                .flatMap(passage -> passage.stage().controls().stream()
+                        .map(id -> passage.in().item() + " " + id))
+                .collect(Collectors.toSet());
+        return devices.entrySet().stream()
+                .flatMap(entry -> entry.getValue().controls().stream()
+                        .filter(control -> !control.positions().isEmpty())
+                        .filter(control -> passing.contains(entry.getKey() + " " + control.id())
+                                || isFeeding(entry.getKey(), control)
+                                || isLifting(entry.getKey(), control))
+                        .map(control -> new Spot(entry.getKey(), control.id())))
+                .toList();
+    }
+
+    private boolean isFeeding(String device, DeviceControl control) {
+        return devices.get(device).sockets().stream()
+                .filter(socket -> isPlugged(new Spot(device, socket.id())))
+                .flatMap(socket -> socket.power().stream())
+                .anyMatch(power -> power.control().filter(control.id()::equals).isPresent());
+    }
+
+    private boolean isLifting(String device, DeviceControl control) {
+        return control.kind() == ControlKind.GROUND_LIFT
+                && devices.get(device).sockets().stream()
+                        .anyMatch(socket -> socket.way() == Way.OUT && isPlugged(new Spot(device, socket.id())));
     }
 
     private Optional<DeviceControl> control(String device, String id) {
@@ -224,7 +256,7 @@ public record Patch(
                 .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
                 .forEach(elsewhere::add);
         elsewhere.removeIf(spot -> !someDevices.containsKey(spot.item()));
-        List<Switched> known = switches.stream()
+        List<Switched> known = switched.stream()
                 .filter(each -> someDevices.containsKey(each.control().item()))
                 .toList();
         return new Patch(someDevices, someLeads, List.copyOf(group), elsewhere, known);

@@ -43,7 +43,7 @@ class CuresTest {
                         gear(beside, false))
                 .map(Lead.class::cast)
                 .toList();
-        Wiring wiring = new Wiring(patch.pluggings(), patch.switches());
+        Wiring wiring = new Wiring(patch.pluggings(), patch.switched());
         JointRules.Checked joint = JointRules.check(patch).get(0);
         List<Cure> cures = new Cures(devices, leads, SHOP, wiring).of(joint);
         assertThat(cures).as(rig).isNotEmpty();

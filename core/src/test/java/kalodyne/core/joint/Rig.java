@@ -24,7 +24,7 @@ final class Rig {
         for (String part : line.split(";", -1)) {
             rig.add(part.strip());
         }
-        return rig.plugger.patch().withSwitches(rig.switches);
+        return rig.plugger.patch().withSwitched(rig.switches);
     }
 
     private void add(String part) {

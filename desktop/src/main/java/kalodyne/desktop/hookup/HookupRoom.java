@@ -3,14 +3,18 @@ package kalodyne.desktop.hookup;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.joint.rules.Cure;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -18,9 +22,12 @@ import kalodyne.desktop.shell.Room;
 /** The Hook-up room: what is plugged into what. */
 public final class HookupRoom implements Room {
     private final Supplier<JointsModel> made;
+    private final Supplier<PlugModel> madePlugs;
+    private final ReadOnlyBooleanWrapper onRun = new ReadOnlyBooleanWrapper(this, "onRun", true);
     private final ReadOnlyObjectWrapper<Report> report =
             new ReadOnlyObjectWrapper<>(this, "report", new Report("", List.of(), "", Optional.empty(), ""));
     private JointsModel joints;
+    private PlugModel plugs;
     private Overlay overlay;
     private HookupView view;
     private VBox aside;
@@ -30,17 +37,28 @@ public final class HookupRoom implements Room {
      *
      * @param joints is asked for when the room is first entered: until then nothing needs to be computed
      */
-    public HookupRoom(Supplier<JointsModel> joints) {
+    public HookupRoom(Supplier<JointsModel> joints, Supplier<PlugModel> plugs) {
         this.made = joints;
+        this.madePlugs = plugs;
     }
 
     private JointsModel joints() {
         if (joints == null) {
             joints = made.get();
             joints.jointsProperty().addListener(change -> report.set(report()));
+            joints.chosenProperty().addListener(change -> onRun.set(joints.isOfRun()));
+            onRun.set(joints.isOfRun());
             report.set(report());
         }
         return joints;
+    }
+
+    private PlugModel plugs() {
+        if (plugs == null) {
+            plugs = madePlugs.get();
+            plugs.alternativesProperty().addListener(change -> report.set(report()));
+        }
+        return plugs;
     }
 
     @Override
@@ -59,6 +77,17 @@ public final class HookupRoom implements Room {
     }
 
     @Override
+    public boolean hasRibbon() {
+        return true;
+    }
+
+    @Override
+    public ObservableBooleanValue onRunProperty() {
+        joints();
+        return onRun.getReadOnlyProperty();
+    }
+
+    @Override
     public void useOverlay(Overlay windowsOverlay) {
         overlay = windowsOverlay;
     }
@@ -70,7 +99,7 @@ public final class HookupRoom implements Room {
 
     private HookupView view() {
         if (view == null) {
-            view = new HookupView(joints(), overlay);
+            view = new HookupView(joints(), plugs(), overlay);
         }
         return view;
     }
@@ -110,10 +139,10 @@ public final class HookupRoom implements Room {
     private Report report() {
         List<Finding> findings = joints().findings();
         String next = joints().joints().isEmpty()
-                ? (joints().devices().isEmpty()
+                ? (joints().isShelfEmpty()
                         ? "Describe your gear and leads on the shelf"
                         : "Plug something: choose two sockets")
-                : joints().next().orElse("Everything fits: go on to Levels");
+                : joints().next(plugs().best().map(Cure::words)).orElse("Everything fits: go on to Levels");
         return new Report("What was noticed where you plug", findings, next, Finding.worst(findings), "");
     }
 
@@ -128,7 +157,7 @@ public final class HookupRoom implements Room {
     public List<Command> commands() {
         return List.of(
                 Command.of("Plug something…", "Shortcut+P", () -> view().plug()),
-                Command.of("Unplug this joint", "Shortcut+Delete", () -> joints().unplug()));
+                Command.of("Unplug this joint", "Shortcut+Delete", () -> plugs().unplug()));
     }
 
     @Override

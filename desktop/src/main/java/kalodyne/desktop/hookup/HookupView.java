@@ -1,10 +1,6 @@
 package kalodyne.desktop.hookup;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -12,20 +8,16 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Carries;
-import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
 final class HookupView extends VBox {
-    private static final int MOST_CURVES = 4;
-
     /** In the size of the text. */
     private static final double LIST_WIDTH = 18.5;
 
@@ -33,6 +25,7 @@ final class HookupView extends VBox {
     private static final double DETAIL_WIDTH = 30;
 
     private final JointsModel joints;
+    private final PlugModel plugs;
     private final Overlay overlay;
     private final Button plug = new Button("Plug something…");
     private final Button unplug = new Button("Unplug this");
@@ -40,23 +33,28 @@ final class HookupView extends VBox {
     private final ListView<Checked> list = new ListView<>();
     private final JointDrawing drawing = new JointDrawing();
     private final ResponseCurve curve = new ResponseCurve();
+    private final SwitchesRow switches;
+    private final AlternativesPane alternatives;
     private final Label title = new Label();
     private final Label arrives = new Label();
     private final BesideOrBelow work;
     private final VBox empty = empty();
     private boolean showing;
 
-    HookupView(JointsModel joints, Overlay overlay) {
+    HookupView(JointsModel joints, PlugModel plugs, Overlay overlay) {
         this.joints = joints;
-        getStyleClass().addAll("room", "hookup");
+        this.plugs = plugs;
         this.overlay = overlay;
+        getStyleClass().addAll("room", "hookup");
+        switches = new SwitchesRow(plugs);
+        alternatives = new AlternativesPane(plugs);
         plug.setId("plug");
         plug.getStyleClass().add("primary");
         plug.setMinWidth(Region.USE_PREF_SIZE);
         plug.setOnAction(event -> plug());
         unplug.setId("unplug");
         unplug.setMinWidth(Region.USE_PREF_SIZE);
-        unplug.setOnAction(event -> joints.unplug());
+        unplug.setOnAction(event -> plugs.unplug());
         sentence.setId("hookup-sentence");
         list.setId("joints");
         list.setCellFactory(view -> new MarkedCell<>(Checked::title, JointsModel::through, Checked::worst));
@@ -65,6 +63,16 @@ final class HookupView extends VBox {
                 joints.choose(now);
             }
         });
+        work = new BesideOrBelow(list, detail(), LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
+        VBox.setVgrow(work, Priority.ALWAYS);
+        getChildren().addAll(new RoomHeader(sentence, unplug, plug), empty, work);
+        joints.jointsProperty().addListener(change -> show());
+        joints.chosenProperty().addListener(change -> show());
+        alternatives.chosenProperty().addListener(change -> showCurves());
+        show();
+    }
+
+    private VBox detail() {
         title.getStyleClass().add("card-title");
         title.setId("joint-title");
         arrives.getStyleClass().addAll("second", "small");
@@ -73,14 +81,10 @@ final class HookupView extends VBox {
         arrives.setMinHeight(Region.USE_PREF_SIZE);
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox.setVgrow(curve, Priority.ALWAYS);
-        VBox right = new VBox(6, title, drawing, arrives, curve);
-        right.setMinWidth(0);
-        work = new BesideOrBelow(list, right, LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
-        VBox.setVgrow(work, Priority.ALWAYS);
-        getChildren().addAll(new RoomHeader(sentence, unplug, plug), empty, work);
-        joints.jointsProperty().addListener(change -> show());
-        joints.chosenProperty().addListener(change -> show());
-        show();
+        VBox.setVgrow(alternatives, Priority.SOMETIMES);
+        VBox detail = new VBox(6, title, drawing, switches, arrives, curve, alternatives);
+        detail.setMinWidth(0);
+        return detail;
     }
 
     private static VBox empty() {
@@ -96,7 +100,7 @@ final class HookupView extends VBox {
     }
 
     void plug() {
-        new PlugPage(joints, overlay).open();
+        new PlugPage(plugs, overlay).open();
     }
 
     private void show() {
@@ -119,10 +123,17 @@ final class HookupView extends VBox {
         showing = false;
         drawing.show(joints.chosen());
         title.setText(joints.chosen().map(HookupView::title).orElse(""));
-        List<Transfer> ways = joints.chosen().map(HookupView::ways).orElse(List.of());
-        curve.show(Stream.concat(ways.stream().map(HookupView::curve), together(ways).stream())
+        switches.show();
+        showCurves();
+    }
+
+    private void showCurves() {
+        List<Transfer> ways = joints.chosen().map(Arriving::ways).orElse(List.of());
+        curve.show(Stream.concat(
+                        Arriving.curves(ways).stream(),
+                        alternatives.chosen().stream().flatMap(cure -> Arriving.compared(cure).stream()))
                 .toList());
-        arrives.setText(arriving(ways));
+        arrives.setText(Arriving.inWords(ways));
         // Joints without a signal, as of data, have nothing to draw.
         curve.setVisible(!ways.isEmpty());
         curve.setManaged(!ways.isEmpty());
@@ -141,58 +152,5 @@ final class HookupView extends VBox {
 
     private static String title(Checked joint) {
         return joint.title() + " · " + JointsModel.through(joint);
-    }
-
-    /** Of each signal the way on which most of it arrives in another device. */
-    private static List<Transfer> ways(Checked joint) {
-        Map<Sounding, Transfer> best = new LinkedHashMap<>();
-        joint.reading().stream()
-                .flatMap(reading -> reading.ways().stream())
-                .forEach(way -> best.merge(
-                        way.from(),
-                        way,
-                        (a, b) -> a.atMiddle().db() >= b.atMiddle().db() ? a : b));
-        return best.values().stream().limit(MOST_CURVES).toList();
-    }
-
-    private static ResponseCurve.Curve curve(Transfer way) {
-        return new ResponseCurve.Curve(words(way), way, false);
-    }
-
-    /** What arrives of something that is alike in left and right, as a voice or a bass. */
-    private static Optional<ResponseCurve.Curve> together(List<Transfer> ways) {
-        return ways.stream()
-                .filter(left -> left.from().channel() == Carries.LEFT)
-                .flatMap(left -> ways.stream()
-                        .filter(right -> right.from().channel() == Carries.RIGHT
-                                && right.to().equals(left.to()))
-                        .map(right ->
-                                new ResponseCurve.Curve("what is alike in left and right", left.with(right), true)))
-                .findFirst();
-    }
-
-    private static String words(Transfer way) {
-        return way.from().channel().word() + " → " + way.to().channel().word();
-    }
-
-    private static String arriving(List<Transfer> ways) {
-        List<String> words = new ArrayList<>();
-        for (Transfer way : ways) {
-            double db = way.atMiddle().db();
-            words.add(words(way) + ": "
-                    + (db < -100 ? "nothing arrives" : Print.decimal(db, 1) + " dB at 1 kHz")
-                    + (db > -100 && way.at(1000).re() < 0 ? ", upside down" : "")
-                    + way.lowCorner().stream()
-                            .filter(hertz -> hertz > 20)
-                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
-                            .findFirst()
-                            .orElse("")
-                    + way.highCorner().stream()
-                            .filter(hertz -> hertz < 20_000)
-                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
-                            .findFirst()
-                            .orElse(""));
-        }
-        return "What arrives of the open-circuit source. " + String.join("; ", words) + ".";
     }
 }

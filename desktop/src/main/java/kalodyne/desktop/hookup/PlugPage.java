@@ -17,24 +17,25 @@ import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Joins two sockets by hand: which, and with which lead of those that fit; each tells beforehand what would come of it. */
 final class PlugPage extends VBox {
-    private final JointsModel joints;
+    private final PlugModel plugs;
     private final Overlay overlay;
     private final Chooser<End> from = new Chooser<>(End::words);
     private final Chooser<End> to = new Chooser<>(End::words);
     private final ListView<Offer> offers = new ListView<>();
     private final Button plug = new Button("Plug it in");
+    private int asked;
 
     /** A socket that is free. */
     private record End(Spot spot, String words) {}
 
-    PlugPage(JointsModel joints, Overlay overlay) {
+    PlugPage(PlugModel plugs, Overlay overlay) {
         super(8);
-        this.joints = joints;
+        this.plugs = plugs;
         this.overlay = overlay;
         getStyleClass().addAll("palette", "plug-page");
         setId("plug-page");
@@ -46,7 +47,7 @@ final class PlugPage extends VBox {
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
         offers.setId("offers");
         offers.setCellFactory(list -> new MarkedCell<>(
-                joints::words, PlugPage::outcome, offer -> offer.checked().worst()));
+                PlugPage::words, PlugPage::outcome, offer -> offer.checked().worst()));
         offers.setPlaceholder(new Label("Choose both sockets."));
         offers.getSelectionModel()
                 .selectedItemProperty()
@@ -84,10 +85,10 @@ final class PlugPage extends VBox {
 
     /** All free sockets but those that only go one way. */
     private List<End> ends(Way except) {
-        return joints.devices().stream()
+        return plugs.devices().stream()
                 .flatMap(device -> device.sockets().stream()
                         .filter(socket -> socket.way() != except)
-                        .filter(socket -> joints.isFree(new Spot(device.id(), socket.id())))
+                        .filter(socket -> plugs.isFree(device, socket))
                         .map(socket -> end(device, socket)))
                 .toList();
     }
@@ -105,22 +106,36 @@ final class PlugPage extends VBox {
         }
         boolean isSame =
                 from.getValue().spot().item().equals(to.getValue().spot().item());
-        List<Offer> found = isSame
-                ? List.of()
-                : joints.offers(from.getValue().spot(), to.getValue().spot());
-        offers.setPlaceholder(new Label(
-                isSame ? "Both are on one device. Choose another one." : "No lead in the drawer joins these."));
-        offers.getItems().setAll(found);
-        offers.getSelectionModel().selectFirst();
-        plug.setDisable(found.isEmpty());
+        offers.getItems().clear();
+        plug.setDisable(true);
+        asked++;
+        if (isSame) {
+            offers.setPlaceholder(new Label("Both are on one device. Choose another one."));
+            return;
+        }
+        offers.setPlaceholder(new Label("Looking through the drawer…"));
+        int asking = asked;
+        plugs.offers(from.getValue().spot(), to.getValue().spot(), found -> {
+            // Somebody may have chosen other sockets meanwhile.
+            if (asking == asked) {
+                offers.setPlaceholder(new Label("No lead in the drawer joins these."));
+                offers.getItems().setAll(found);
+                offers.getSelectionModel().selectFirst();
+                plug.setDisable(found.isEmpty());
+            }
+        });
     }
 
     private void plug() {
         Offer chosen = offers.getSelectionModel().getSelectedItem();
         if (chosen != null) {
             overlay.lift();
-            joints.plug(chosen);
+            plugs.plug(chosen);
         }
+    }
+
+    private static String words(Offer offer) {
+        return offer.leads().isEmpty() ? "straight in" : offer.words();
     }
 
     /** The worst that would be noticed, in a few words. */

@@ -2,10 +2,12 @@ package kalodyne.desktop.hookup;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Paint;
 import javafx.scene.text.TextAlignment;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Print;
@@ -34,9 +36,36 @@ final class ResponseCurve extends PaintedRegion {
      * A line in the picture.
      *
      * @param words what it is: "with Lead 7"
-     * @param isCompared whether it only stands beside the others
+     * @param line how it is drawn
      */
-    record Curve(String words, Transfer transfer, boolean isCompared) {}
+    record Curve(String words, Transfer transfer, Line line) {}
+
+    /** How a line is drawn, told apart by colour, weight and dashes. */
+    enum Line {
+        OWN(Ink.PEAK, 2.6, 0, 0),
+        /** What two signals have in common. */
+        SUM(Ink.SECOND, 2, 7, 5),
+        /** Of another joint, to compare with. */
+        OTHER(Ink.ACT, 2, 2, 4);
+
+        private final Ink ink;
+        private final double width;
+        private final double dash;
+        private final double gap;
+
+        Line(Ink ink, double width, double dash, double gap) {
+            this.ink = ink;
+            this.width = width;
+            this.dash = dash;
+            this.gap = gap;
+        }
+
+        void on(GraphicsContext graphics, Function<Ink, Paint> color) {
+            graphics.setStroke(color.apply(ink));
+            graphics.setLineWidth(width);
+            graphics.setLineDashes(dash > 0 ? new double[] {dash, gap} : new double[0]);
+        }
+    }
 
     ResponseCurve() {
         setId("response-curve");
@@ -138,9 +167,7 @@ final class ResponseCurve extends PaintedRegion {
         }
 
         private void curve(Curve curve, int index) {
-            graphics.setStroke(color(curve.isCompared() ? Ink.SECOND : Ink.PEAK));
-            graphics.setLineWidth(curve.isCompared() ? 2 : 2.6);
-            graphics.setLineDashes(curve.isCompared() ? new double[] {7, 5} : new double[0]);
+            curve.line().on(graphics, ResponseCurve.this::color);
             List<Double> hertz = new ArrayList<>();
             for (double each : curve.transfer().hertz()) {
                 if (each >= LOWEST && each <= HIGHEST) {
@@ -164,9 +191,7 @@ final class ResponseCurve extends PaintedRegion {
             graphics.setFont(labelFont());
             graphics.setTextAlign(TextAlignment.LEFT);
             double legendY = bottom - (0.9 + 1.3 * (curves.size() - 1 - index)) * em();
-            graphics.setStroke(color(curve.isCompared() ? Ink.SECOND : Ink.PEAK));
-            graphics.setLineWidth(2.4);
-            graphics.setLineDashes(curve.isCompared() ? new double[] {7, 5} : new double[0]);
+            curve.line().on(graphics, ResponseCurve.this::color);
             graphics.strokeLine(left + 0.6 * em(), legendY, left + 3 * em(), legendY);
             graphics.setLineDashes();
             graphics.setLineWidth(1);

@@ -4,6 +4,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -87,6 +88,26 @@ public final class Jobs implements AutoCloseable {
             } catch (Exception e) {
                 LOG.info("{} failed", title, e);
                 finish(() -> listener.failed(e));
+            }
+        });
+    }
+
+    /** Runs work that is over before anybody would look for its progress. Call on the screen's thread. */
+    public <T> void runBriefly(Work<T> work, Consumer<T> delivered) {
+        run("", work, new Listener<>() {
+            @Override
+            public void delivered(T result) {
+                delivered.accept(result);
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                // It is in the log; what was to be shown stays away.
+            }
+
+            @Override
+            public void stopped() {
+                // Nobody waits for it any more.
             }
         });
     }

@@ -1,12 +1,11 @@
 package kalodyne.desktop.model;
 
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -16,15 +15,13 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.joint.rules.Offers;
-import kalodyne.core.joint.rules.Offers.Offer;
+import kalodyne.core.run.RunJoint;
+import kalodyne.core.run.Station;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
 public final class JointsModel {
@@ -32,6 +29,9 @@ public final class JointsModel {
     private final ReadOnlyObjectWrapper<List<Checked>> joints = new ReadOnlyObjectWrapper<>(this, "joints", List.of());
     private final ReadOnlyObjectWrapper<Optional<Checked>> chosen =
             new ReadOnlyObjectWrapper<>(this, "chosen", Optional.empty());
+
+    /** While the run follows the joint, the joint need not follow the run. */
+    private boolean isFollowing;
 
     /** Of joints that an edit did not touch, nothing is computed again. */
     private Map<Patch, Checked> known = Map.of();
@@ -44,7 +44,26 @@ public final class JointsModel {
     public JointsModel(StudioModel studio) {
         this.studio = studio;
         studio.revisionProperty().addListener(change -> refresh());
+        studio.readingProperty().addListener((property, before, now) -> {
+            if (!name(before).equals(name(now))) {
+                chooseOfRun();
+            }
+        });
+        studio.pointedProperty().addListener(change -> chooseOfRun());
         refresh();
+    }
+
+    private static Optional<String> name(Optional<RunReading> reading) {
+        return reading.map(each -> each.run().name());
+    }
+
+    /** Looks at the joint of the run that is looked at, if it is plugged. */
+    private void chooseOfRun() {
+        if (!isFollowing) {
+            studio.reading()
+                    .flatMap(reading -> RunJoint.of(reading.run(), joints(), Checked::patch))
+                    .ifPresent(chosen -> this.chosen.set(Optional.of(chosen)));
+        }
     }
 
     public ReadOnlyObjectProperty<List<Checked>> jointsProperty() {
@@ -94,13 +113,43 @@ public final class JointsModel {
                 .findFirst();
     }
 
+    /** The joint in which something is plugged that was just put there. */
+    void chooseWith(Collection<Plugging> pluggings) {
+        joints().stream()
+                .filter(joint -> joint.patch().pluggings().containsAll(pluggings))
+                .findFirst()
+                .ifPresent(this::choose);
+    }
+
+    public boolean isShelfEmpty() {
+        return studio.studio().devices().isEmpty();
+    }
+
     /** What is looked at before anything was chosen: where most is wrong. */
     private static Optional<Checked> worst(List<Checked> all) {
         return all.stream().min(Comparator.comparingInt(Checked::rank));
     }
 
+    /** Looks at a joint, and at the run that goes through it. */
     public void choose(Checked joint) {
         chosen.set(Optional.of(joint));
+        isFollowing = true;
+        if (!isOfRun()) {
+            studio.setup().runs().stream()
+                    .filter(run -> RunJoint.isOf(run, joint.patch()))
+                    .findFirst()
+                    .ifPresent(run -> studio.showRun(run.name()));
+        }
+        if (isOfRun()) {
+            studio.focusProperty().set(Station.Part.LEAD);
+        }
+        isFollowing = false;
+    }
+
+    /** Whether the joint that is looked at belongs to the run that is looked at. */
+    public boolean isOfRun() {
+        return chosen().flatMap(joint -> studio.reading().map(reading -> RunJoint.isOf(reading.run(), joint.patch())))
+                .orElse(false);
     }
 
     /** Looks at the joint in which something was noticed. */
@@ -120,8 +169,12 @@ public final class JointsModel {
                 joints().stream().flatMap(joint -> joint.findings().stream()).toList());
     }
 
-    /** What to do about the worst that was noticed, notes left out: "Drum box → Interface: take left and right to two inputs". */
-    public Optional<String> next() {
+    /**
+     * What to do about the worst that was noticed, notes left out: "Drum box → Interface: take left and right to two inputs".
+     *
+     * @param best what was found to help the joint that is looked at, if anything
+     */
+    public Optional<String> next(Optional<String> best) {
         Optional<Finding> first = findings().stream()
                 .filter(finding ->
                         finding.severity() != Severity.NOTE && finding.remedy().isPresent())
@@ -130,77 +183,13 @@ public final class JointsModel {
                 .filter(joint -> joint.findings().contains(finding))
                 .findFirst()
                 .map(joint -> joint.title() + ": "
-                        + lowered(finding.remedy().orElseThrow().words())));
+                        + lowered(best.filter(
+                                        words -> chosen().filter(joint::equals).isPresent())
+                                .orElse(finding.remedy().orElseThrow().words()))));
     }
 
     private static String lowered(String words) {
         return Character.toLowerCase(words.charAt(0)) + words.substring(1);
-    }
-
-    // --- plugging ----------------------------------------------------------------------------------------------
-
-    public List<Device> devices() {
-        return studio.studio().devices();
-    }
-
-    /** Whether nothing is plugged into a socket, or into another one that is the same hole. */
-    public boolean isFree(Spot socket) {
-        Set<Spot> taken = studio.setup().wiring().plugged().stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
-                .collect(Collectors.toSet());
-        return studio.studio().device(socket.item()).stream()
-                .flatMap(device -> sameHole(device, socket.part()))
-                .noneMatch(part -> taken.contains(new Spot(socket.item(), part)));
-    }
-
-    private static Stream<String> sameHole(Device device, String part) {
-        Optional<String> opening =
-                device.socket(part).flatMap(socket -> socket.ties().opening());
-        return device.sockets().stream()
-                .filter(socket -> socket.id().equals(part)
-                        || (opening.isPresent() && socket.ties().opening().equals(opening)))
-                .map(Socket::id);
-    }
-
-    /** What joins two sockets, of the leads that are free; the best first. */
-    public List<Offer> offers(Spot from, Spot to) {
-        return new Offers(
-                        devices(),
-                        studio.studio().leads(),
-                        studio.setup().wiring().plugged())
-                .between(from, to);
-    }
-
-    /** "Lead 4, Little adapter". */
-    public String words(Offer offer) {
-        String names = offer.leads().stream()
-                .map(mark -> offer.checked().patch().leads().get(mark).name())
-                .collect(Collectors.joining(", "));
-        return names.isEmpty() ? "straight in" : names;
-    }
-
-    /** Plugs it, and looks at it. */
-    public void plug(Offer offer) {
-        String title = offer.checked().title();
-        studio.edit("plug " + title, setup -> {
-            List<Plugging> more = new ArrayList<>(setup.wiring().plugged());
-            more.addAll(offer.pluggings());
-            return setup.withWiring(setup.wiring().withPlugged(more));
-        });
-        joints().stream()
-                .filter(joint -> joint.patch().pluggings().containsAll(offer.pluggings()))
-                .findFirst()
-                .ifPresent(this::choose);
-    }
-
-    /** Pulls all plugs of the joint that is chosen. */
-    public void unplug() {
-        chosen().ifPresent(joint -> studio.edit(
-                "unplug " + joint.title(),
-                setup -> setup.withWiring(setup.wiring()
-                        .withPlugged(setup.wiring().plugged().stream()
-                                .filter(plugging -> !joint.patch().pluggings().contains(plugging))
-                                .toList()))));
     }
 
     /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */

@@ -25,6 +25,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Names;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
@@ -46,6 +47,7 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
     private final ReadOnlyBooleanWrapper awaited = new ReadOnlyBooleanWrapper(this, "awaited");
     private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept");
+    private final ReadOnlyLongWrapper pointed = new ReadOnlyLongWrapper(this, "pointed");
     private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());
@@ -157,6 +159,17 @@ public final class StudioModel implements AutoCloseable {
     /** The station on which every room is focused. */
     public ObjectProperty<Station.Part> focusProperty() {
         return focus;
+    }
+
+    /** Focuses every room on a station; one that somebody points at again counts too. */
+    public void pointAt(Station.Part part) {
+        focus.set(part);
+        pointed.set(pointed.get() + 1);
+    }
+
+    /** Rises with every pointing. */
+    public ReadOnlyLongProperty pointedProperty() {
+        return pointed.getReadOnlyProperty();
     }
 
     /** What went wrong last, until it is dismissed. */

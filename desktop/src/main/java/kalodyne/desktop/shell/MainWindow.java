@@ -43,6 +43,7 @@ public final class MainWindow {
     private final List<Command> commands = new ArrayList<>();
     private final Finder finder;
     private final Scene scene;
+    private final RibbonView run;
     private final StackPane ribbon = new StackPane();
     private Room entered;
 
@@ -56,6 +57,7 @@ public final class MainWindow {
 
     public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, Opener opener) {
         this.studio = studio;
+        this.run = new RibbonView(studio);
         this.appearance = appearance;
         this.rooms = List.copyOf(rooms);
         this.opener = opener;
@@ -107,7 +109,7 @@ public final class MainWindow {
         commands.add(renameRun);
         commands.add(find);
         commands.add(help);
-        ribbon.getChildren().add(new RibbonView(studio));
+        ribbon.getChildren().add(run);
         BorderPane frame = new BorderPane();
         frame.setTop(new TopBar(studio, file, view, renameRun, find, help));
         frame.setLeft(roomList);
@@ -181,7 +183,7 @@ public final class MainWindow {
                         .forEach(station -> all.add(Command.of(
                                 station.name() + ", " + station.detail(),
                                 null,
-                                () -> studio.focusProperty().set(station.part())))));
+                                () -> studio.pointAt(station.part())))));
         for (Room room : rooms) {
             room.findable()
                     .forEach(thing -> all.add(Command.of(thing.name(), null, () -> {
@@ -263,9 +265,13 @@ public final class MainWindow {
 
     private void showRoom() {
         boolean empty = studio.isAwaited() || isWelcoming();
-        boolean ribboned = entered.isAboutRun() && !studio.isAwaited();
+        boolean ribboned =
+                entered.hasRibbon() && !studio.isAwaited() && studio.reading().isPresent();
         ribbon.setVisible(ribboned);
         ribbon.setManaged(ribboned);
+        if (ribboned) {
+            run.follow(entered.onRunProperty());
+        }
         findings.setVisible(!empty);
         findings.setManaged(!empty);
         if (studio.isAwaited()) {

@@ -3,6 +3,9 @@ package kalodyne.desktop.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
@@ -29,6 +32,9 @@ final class RibbonView extends HBox {
     private final ToggleGroup group = new ToggleGroup();
     private final List<Piece> pieces = new ArrayList<>();
 
+    private final InvalidationListener shown = change -> show();
+    private ObservableBooleanValue onRun = new SimpleBooleanProperty(true);
+
     private record Piece(Station.Part part, ToggleButton button, Label name, Label detail, SeverityMark mark) {}
 
     RibbonView(StudioModel studio) {
@@ -42,6 +48,14 @@ final class RibbonView extends HBox {
         addStation(Station.Part.TRACK);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
+        show();
+    }
+
+    /** Marks what is chosen only while a room shows something of the run. */
+    void follow(ObservableBooleanValue isOnRun) {
+        onRun.removeListener(shown);
+        onRun = isOnRun;
+        onRun.addListener(shown);
         show();
     }
 
@@ -80,7 +94,7 @@ final class RibbonView extends HBox {
         // Pressing the chosen one again must not leave none chosen.
         button.setOnAction(event -> {
             button.setSelected(true);
-            studio.focusProperty().set(part);
+            studio.pointAt(part);
         });
         Piece piece = new Piece(part, button, name, detail, mark);
         pieces.add(piece);
@@ -108,8 +122,6 @@ final class RibbonView extends HBox {
 
     private void show() {
         Optional<RunReading> reading = studio.reading();
-        setVisible(reading.isPresent());
-        setManaged(reading.isPresent());
         reading.ifPresent(run -> {
             List<Station> stations = Station.of(run.run());
             for (Piece piece : pieces) {
@@ -119,7 +131,8 @@ final class RibbonView extends HBox {
                 piece.detail().setText(station.detail());
                 piece.mark().show(run.worstAt(piece.part()));
                 piece.button()
-                        .setSelected(piece.part() == studio.focusProperty().get());
+                        .setSelected(onRun.get()
+                                && piece.part() == studio.focusProperty().get());
                 piece.button().getTooltip().setText(station.name() + ", " + station.detail());
                 piece.button()
                         .setAccessibleText(station.name() + ", " + station.detail()

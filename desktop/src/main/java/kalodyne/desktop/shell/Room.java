@@ -2,6 +2,8 @@ package kalodyne.desktop.shell;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
@@ -35,9 +37,19 @@ public interface Room {
     /** Shows where something was noticed, as far as the room can. */
     default void show(Place place) {}
 
-    /** Whether it shows the run: then the ribbon stands above it, and without a run there is nothing to see in it. */
+    /** Whether it shows the run: without one there is nothing to see in it. */
     default boolean isAboutRun() {
         return true;
+    }
+
+    /** Whether the ribbon stands above it, where there is a run. */
+    default boolean hasRibbon() {
+        return isAboutRun();
+    }
+
+    /** Whether what it shows belongs to the run; where not, nothing of the ribbon is marked as chosen. */
+    default ObservableBooleanValue onRunProperty() {
+        return new SimpleBooleanProperty(true);
     }
 
     /** Gives it the means to lay something over the window; called once, before it is entered. */

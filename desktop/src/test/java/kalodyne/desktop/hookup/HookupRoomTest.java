@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -131,6 +132,96 @@ class HookupRoomTest {
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.text("#hookup-sentence")).startsWith("10 joints, of which 2");
+        }
+    }
+
+    private static void chooseAlternative(Desk desk, int index) {
+        Desk.onScreen(() -> {
+            ListView<Object> list = desk.find("#alternatives");
+            list.requestFocus();
+            list.getSelectionModel().select(index);
+            return null;
+        });
+        desk.rest();
+    }
+
+    /** What would help is told, drawn beside what is, and done with a key; undo takes it back. */
+    @Test
+    void does_what_helps() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            desk.click("#look-usb-charge-only");
+            assertThat(desk.text("#next-step")).startsWith("Drum box");
+            chooseAlternative(desk, 0);
+            desk.press(KeyCode.ENTER);
+            assertThat(desk.text("#joint-title")).isEqualTo("Laptop → Interface · Lead 11");
+            assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 1 cannot work as plugged");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 2 cannot work as plugged");
+            // What is not owned can only be got.
+            choose(desk, 3);
+            chooseAlternative(desk, 0);
+            assertThat(desk.find("#follow-alternative").isDisabled()).isTrue();
+            // Another lead stands beside the present one.
+            choose(desk, 1);
+            chooseAlternative(desk, 0);
+            assertThat(desk.find("#response-curve").getAccessibleText())
+                    .contains("signal → signal: −4.3 dB", "Use Lead 3 instead of Lead 2: signal → signal: −1.4 dB");
+        }
+    }
+
+    /** Phantom power that is known to be off is not drawn, and kept over a restart; the caution stays. */
+    @Test
+    void switches_count_as_they_stand() throws IOException {
+        Path file;
+        try (Desk desk = Desk.demo(folder)) {
+            file = desk.workbench().studio().file();
+            enter(desk);
+            choose(desk, 2);
+            Desk.onScreen(() -> {
+                ComboBox<String> phantom = desk.find("#switch-interface-phantom");
+                assertThat(phantom.getItems()).containsExactly("not known", "off", "on");
+                phantom.setValue("off");
+                return null;
+            });
+            desk.rest();
+            assertThat(desk.workbench()
+                            .joints()
+                            .chosen()
+                            .orElseThrow()
+                            .reading()
+                            .orElseThrow()
+                            .atRest()
+                            .values())
+                    .allSatisfy(contacts ->
+                            assertThat(contacts.values()).allMatch(direct -> Math.abs(direct.volts()) < 0.1));
+            assertThat(desk.shows("#look-caution-phantom")).isTrue();
+        }
+        try (Desk desk = Desk.on(folder, file)) {
+            enter(desk);
+            choose(desk, 2);
+            ComboBox<String> phantom = desk.find("#switch-interface-phantom");
+            assertThat(phantom.getValue()).isEqualTo("off");
+        }
+    }
+
+    /** The ribbon's run and the joint that is looked at go together. */
+    @Test
+    void follows_the_ribbon_and_leads_it() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            ToggleButton lead = desk.find("#station-1");
+            assertThat(lead.isSelected()).isFalse();
+            desk.click("#station-1");
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
+            assertThat(lead.isSelected()).isTrue();
+            choose(desk, 4);
+            assertThat(lead.isSelected()).isFalse();
+            desk.click("#station-1");
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
+            choose(desk, 4);
+            choose(desk, 0);
+            assertThat(lead.isSelected()).isTrue();
         }
     }
 }

@@ -50,6 +50,12 @@ public record Cure(Kind kind, String words, Optional<Wiring> wiring, List<JointR
         return joints.stream().flatMap(joint -> joint.worst().stream()).min(Comparator.naturalOrder());
     }
 
+    /** Whether it leaves less that is wrong than there is. */
+    public boolean isBetterThan(JointRules.Checked joint) {
+        List<JointRules.Checked> now = List.of(joint);
+        return rank() > rank(now) || (rank() == rank(now) && faults() < faults(now));
+    }
+
     int rank() {
         return rank(joints);
     }

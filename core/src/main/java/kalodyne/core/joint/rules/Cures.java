@@ -3,10 +3,12 @@ package kalodyne.core.joint.rules;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,6 +30,7 @@ import kalodyne.core.joint.Wiring;
 public final class Cures {
     private static final int MOST = 5;
     private static final int MOST_OF_A_KIND = 2;
+    private static final int MOST_TO_COMPARE = 6;
 
     private final Map<String, Device> devices = new LinkedHashMap<>();
     private final List<Lead> leads;
@@ -54,7 +57,7 @@ public final class Cures {
         List<Cure> all = new ArrayList<>(switches(joint));
         Optional<Ends> ends = Ends.of(joint);
         ends.ifPresent(two -> {
-            all.addAll(otherLeads(joint, two));
+            all.addAll(otherLeads(joint, two, MOST_OF_A_KIND));
             all.addAll(otherSockets(joint, two));
             all.addAll(bothSides(joint, two));
             all.addAll(boxes(joint, two));
@@ -74,11 +77,20 @@ public final class Cures {
         return best.stream().limit(MOST).toList();
     }
 
+    /** What is better, and behind it the other leads that fit, to compare with. */
+    public List<Cure> alternatives(JointRules.Checked joint) {
+        List<Cure> all = new ArrayList<>(of(joint));
+        Set<Wiring> known = new HashSet<>(Set.of(wiring));
+        all.forEach(cure -> cure.wiring().ifPresent(known::add));
+        Ends.of(joint).stream()
+                .flatMap(ends -> otherLeads(joint, ends, MOST_TO_COMPARE).stream())
+                .filter(cure -> known.add(cure.wiring().orElseThrow()))
+                .forEach(all::add);
+        return all;
+    }
+
     private static Stream<Cure> better(JointRules.Checked joint, List<Cure> cures) {
-        List<JointRules.Checked> now = List.of(joint);
-        return cures.stream()
-                .filter(cure -> cure.rank() > Cure.rank(now)
-                        || (cure.rank() == Cure.rank(now) && cure.faults() < Cure.faults(now)));
+        return cures.stream().filter(cure -> cure.isBetterThan(joint));
     }
 
     /** The two sockets of a joint that has no others. */
@@ -130,10 +142,11 @@ public final class Cures {
         return new Offers(List.copyOf(devices.values()), leads, without(joint).plugged());
     }
 
-    private List<Cure> otherLeads(JointRules.Checked joint, Ends ends) {
+    private List<Cure> otherLeads(JointRules.Checked joint, Ends ends, int most) {
         String present = names(joint.patch().leads().values());
         return offers(joint).between(ends.from(), ends.to()).stream()
-                .limit(MOST_OF_A_KIND)
+                .filter(offer -> !offer.words().equals(present))
+                .limit(most)
                 .map(offer -> cure(
                         Cure.Kind.LEAD,
                         offer.leads().isEmpty()

@@ -49,7 +49,7 @@ final class PhantomCaution implements JointRule {
     }
 
     private static Joint switchedOn(Joint joint) {
-        Patch on = joint.patch().withSwitches(List.of());
+        Patch on = joint.patch().withSwitched(List.of());
         JointCircuit circuit = JointCircuit.of(on);
         try {
             return new Joint(on, circuit, JointReading.of(circuit));

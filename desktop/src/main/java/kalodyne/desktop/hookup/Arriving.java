@@ -1,0 +1,86 @@
+package kalodyne.desktop.hookup;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.Cure;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.units.Print;
+
+/** What of each signal arrives where, as words and as lines of a picture. */
+final class Arriving {
+    private static final int MOST_CURVES = 4;
+
+    private Arriving() {}
+
+    /** Of each signal the way on which most of it arrives in another device. */
+    static List<Transfer> ways(Checked joint) {
+        Map<Sounding, Transfer> best = new LinkedHashMap<>();
+        joint.reading().stream()
+                .flatMap(reading -> reading.ways().stream())
+                .forEach(way -> best.merge(
+                        way.from(),
+                        way,
+                        (a, b) -> a.atMiddle().db() >= b.atMiddle().db() ? a : b));
+        return best.values().stream().limit(MOST_CURVES).toList();
+    }
+
+    /** The lines of a picture: each way, and what is alike in left and right where both arrive as one. */
+    static List<ResponseCurve.Curve> curves(List<Transfer> ways) {
+        return Stream.concat(
+                        ways.stream().map(way -> new ResponseCurve.Curve(words(way), way, ResponseCurve.Line.OWN)),
+                        together(ways).stream())
+                .toList();
+    }
+
+    /** The same of another joint, to stand beside them. */
+    static List<ResponseCurve.Curve> compared(Cure cure) {
+        return cure.joints().stream()
+                .flatMap(joint -> ways(joint).stream())
+                .map(way -> new ResponseCurve.Curve(cure.words() + ": " + words(way), way, ResponseCurve.Line.OTHER))
+                .toList();
+    }
+
+    /** What arrives of something that is alike in left and right, as a voice or a bass. */
+    private static Optional<ResponseCurve.Curve> together(List<Transfer> ways) {
+        return ways.stream()
+                .filter(left -> left.from().channel() == Carries.LEFT)
+                .flatMap(left -> ways.stream()
+                        .filter(right -> right.from().channel() == Carries.RIGHT
+                                && right.to().equals(left.to()))
+                        .map(right -> new ResponseCurve.Curve(
+                                "what is alike in left and right", left.with(right), ResponseCurve.Line.SUM)))
+                .findFirst();
+    }
+
+    private static String words(Transfer way) {
+        return way.from().channel().word() + " → " + way.to().channel().word();
+    }
+
+    static String inWords(List<Transfer> ways) {
+        List<String> words = new ArrayList<>();
+        for (Transfer way : ways) {
+            double db = way.atMiddle().db();
+            words.add(words(way) + ": "
+                    + (db < -100 ? "nothing arrives" : Print.decimal(db, 1) + " dB at 1 kHz")
+                    + (db > -100 && way.at(1000).re() < 0 ? ", upside down" : "")
+                    + way.lowCorner().stream()
+                            .filter(hertz -> hertz > 20)
+                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .findFirst()
+                            .orElse("")
+                    + way.highCorner().stream()
+                            .filter(hertz -> hertz < 20_000)
+                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .findFirst()
+                            .orElse(""));
+        }
+        return "What arrives of the open-circuit source. " + String.join("; ", words) + ".";
+    }
+}
