@@ -1,6 +1,5 @@
 package kalodyne.bench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
@@ -8,10 +7,11 @@ import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.circuit.Network;
 import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.joint.JointCircuit;
-import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointChecks;
+import kalodyne.core.joint.rules.JointRules;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -22,7 +22,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Computing joints: one at 200 frequencies, and forty as after an edit. */
+/** Computing joints: one at 200 frequencies, forty from nothing, and forty after an edit of one of their leads. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -30,32 +30,39 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 5, time = 1)
 public class JointBenchmark {
-    private final List<Patch> patches = new ArrayList<>();
+    private static final List<List<String>> KINDS = List.of(
+            List.of("synth-digital", "out-left", "trs-trs", "interface-4", "line-3"),
+            List.of("guitar-single-coil", "out", "ts-ts", "interface-2", "inst-1"),
+            List.of("mic-condenser-large", "out", "xlr-xlr", "interface-2", "mic-1"),
+            List.of("drum-box-headphone", "phones", "mini-trs", "interface-4", "line-3"));
+
     private final List<Double> frequencies = IntStream.range(0, 200)
             .mapToObj(i -> 20 * Math.pow(1000, i / 199.0))
             .toList();
-    private final JointCircuit joint;
+    private final Patch whole = patch("Lead");
+    private final Patch edited = patch("Lead with another name");
+    private final JointCircuit joint = JointCircuit.of(whole.parted().get(0));
+    private final JointChecks checks = new JointChecks();
+    private boolean isEdited;
 
-    public JointBenchmark() {
-        String[][] kinds = {
-            {"synth-digital", "out-left", "trs-trs", "interface-4", "line-3"},
-            {"guitar-single-coil", "out", "ts-ts", "interface-2", "inst-1"},
-            {"mic-condenser-large", "out", "xlr-xlr", "interface-2", "mic-1"},
-            {"drum-box-headphone", "phones", "mini-trs", "interface-4", "line-3"}
-        };
+    /** Forty joints, of which one lead is called so. */
+    private static Patch patch(String name) {
+        Plugger plugger = new Plugger();
         for (int i = 0; i < 40; i++) {
-            patches.add(patch(kinds[i % kinds.length]));
+            List<String> kind = KINDS.get(i % KINDS.size());
+            String lead = "lead-" + i;
+            plugger.with(
+                    "from-" + i,
+                    Catalogue.shipped().device(kind.get(0)).orElseThrow().gear());
+            plugger.with(
+                    "to-" + i,
+                    Catalogue.shipped().device(kind.get(3)).orElseThrow().gear());
+            plugger.with(
+                    lead,
+                    Catalogue.shipped().lead(kind.get(2)).orElseThrow().gear().withName(i == 0 ? name : lead));
+            plugger.join(new Spot("from-" + i, kind.get(1)), List.of(lead), new Spot("to-" + i, kind.get(4)));
         }
-        joint = JointCircuit.of(patches.get(0));
-    }
-
-    private static Patch patch(String[] kind) {
-        return new Plugger()
-                .with("from", Catalogue.shipped().device(kind[0]).orElseThrow().gear())
-                .with("to", Catalogue.shipped().device(kind[3]).orElseThrow().gear())
-                .with("lead", Catalogue.shipped().lead(kind[2]).orElseThrow().gear())
-                .join(new Spot("from", kind[1]), List.of("lead"), new Spot("to", kind[4]))
-                .patch();
+        return plugger.patch();
     }
 
     @Benchmark
@@ -69,15 +76,13 @@ public class JointBenchmark {
     }
 
     @Benchmark
-    public double fortyJoints() throws UnsolvableCircuit {
-        double sum = 0;
-        for (Patch patch : patches) {
-            sum += JointReading.of(JointCircuit.of(patch))
-                    .transfers()
-                    .get(0)
-                    .atMiddle()
-                    .db();
-        }
-        return sum;
+    public List<JointRules.Checked> fortyJointsFromNothing() {
+        return JointRules.check(whole);
+    }
+
+    @Benchmark
+    public List<JointRules.Checked> fortyJointsAfterAnEdit() {
+        isEdited = !isEdited;
+        return checks.check(isEdited ? edited : whole);
     }
 }

@@ -2,9 +2,7 @@ package kalodyne.desktop.model;
 
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -15,10 +13,9 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.run.RunJoint;
 import kalodyne.core.run.Station;
@@ -33,9 +30,7 @@ public final class JointsModel {
     /** While the run follows the joint, the joint need not follow the run. */
     private boolean isFollowing;
 
-    /** Of joints that an edit did not touch, nothing is computed again. */
-    private Map<Patch, Checked> known = Map.of();
-
+    private final JointChecks checks = new JointChecks();
     private Inputs computed;
 
     /** All that joints follow from. */
@@ -91,15 +86,7 @@ public final class JointsModel {
             return;
         }
         computed = inputs;
-        Map<Patch, Checked> now = new HashMap<>();
-        List<Checked> all = studio.studio().patch(studio.setup()).parted().stream()
-                .map(part -> {
-                    Checked checked = known.containsKey(part) ? known.get(part) : JointRules.checkOne(part);
-                    now.put(part, checked);
-                    return checked;
-                })
-                .toList();
-        known = now;
+        List<Checked> all = checks.check(studio.studio().patch(studio.setup()));
         Optional<Checked> before = chosen();
         joints.set(all);
         chosen.set(before.flatMap(this::sameAs).or(() -> worst(all)));

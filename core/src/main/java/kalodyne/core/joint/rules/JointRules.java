@@ -95,7 +95,7 @@ public final class JointRules {
 
     /** Computes all that is plugged, each part that hangs together by itself. */
     public static List<Checked> check(Patch patch) {
-        return patch.parted().stream().map(JointRules::checkOne).toList();
+        return new JointChecks().check(patch);
     }
 
     /** Computes something that hangs together. */
