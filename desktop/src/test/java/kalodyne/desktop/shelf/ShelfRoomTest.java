@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
@@ -14,17 +13,11 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.AudioTaper;
-import kalodyne.core.gear.Balance;
-import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Connector;
-import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.PowerSource;
-import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.Provenance;
-import kalodyne.core.gear.Socket;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.Gain;
@@ -431,96 +424,6 @@ class ShelfRoomTest {
                             .get(0)
                             .taper())
                     .contains(new AudioTaper(new Gain(6)));
-        }
-    }
-
-    private static void pick(Desk desk, String chooser, Object choice) {
-        Desk.onScreen(() -> {
-            @SuppressWarnings("unchecked") // what it offers, as it offers it
-            ComboBox<Object> box =
-                    (ComboBox<Object>) desk.robot().lookup(chooser).queryAs(ComboBox.class);
-            box.setValue(choice);
-            return null;
-        });
-        desk.rest();
-    }
-
-    /** The synth of this owner has a balanced XLR output that its profile does not know of. */
-    @Test
-    void a_socket_is_changed_added_and_removed() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            enter(desk);
-            choose(desk, "bass-synth");
-            Device before = studio(desk).device("bass-synth").orElseThrow();
-            desk.click("#change-item");
-            desk.robot().clickOn("This socket…");
-            desk.rest();
-            pick(desk, "#socket-connector", Connector.XLR);
-            pick(desk, "#socket-balance", Optional.of(Balance.BALANCED));
-            assertThat(desk.shows("#contact-TWO")).isTrue();
-            // With Enter behind it, which takes the whole form.
-            desk.typeInto("#socket-name", "Main out");
-            Socket changed =
-                    studio(desk).device("bass-synth").orElseThrow().sockets().get(0);
-            assertThat(changed.words()).isEqualTo("XLR three-pin, balanced line out");
-            assertThat(changed.contacts())
-                    .containsEntry(Contact.ONE, Carries.SHIELD)
-                    .containsEntry(Contact.TWO, Carries.HOT);
-            assertThat(changed.facts()).isEqualTo(before.sockets().get(0).facts());
-            desk.click("#change-item");
-            desk.robot().clickOn("Add a socket like this");
-            desk.rest();
-            assertThat(studio(desk).device("bass-synth").orElseThrow().sockets())
-                    .extracting(Socket::name)
-                    .startsWith("Main out", "Main out 2");
-            desk.click("#change-item");
-            desk.robot().clickOn("Remove this socket");
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(studio(desk).device("bass-synth")).contains(before);
-        }
-    }
-
-    @Test
-    void a_leads_end_gets_another_plug_and_wires() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            enter(desk);
-            choose(desk, "lead-7");
-            Lead before = studio(desk).lead("lead-7").orElseThrow();
-            desk.click("#change-item");
-            desk.robot().clickOn("Remove this end");
-            desk.rest();
-            assertThat(desk.text("#item-problem")).startsWith("A lead has two ends or more.");
-            desk.click("#change-item");
-            desk.robot().clickOn("This end and its wires…");
-            desk.rest();
-            pick(desk, "#end-connector", Connector.RCA);
-            desk.click("#form-done");
-            assertThat(desk.text("#wiring")).isEqualTo("How end a is wired: pin → end b tip; shell → end b sleeve.");
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(studio(desk).lead("lead-7")).contains(before);
-        }
-    }
-
-    @Test
-    void what_a_device_runs_on_and_its_sample_rates_are_changed() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            enter(desk);
-            choose(desk, "bass-synth");
-            desk.click("#change-item");
-            desk.robot().clickOn("Its kind, power and sample rates…");
-            desk.rest();
-            desk.typeInto("#device-rates", "fast");
-            assertThat(desk.text("#form-problem")).startsWith("“fast” is no list of sample rates.");
-            desk.click("#runs-on-BATTERY");
-            pick(desk, "#usual-power", PowerSource.BATTERY);
-            desk.typeInto("#device-rates", "44,1; 48");
-            Device changed = studio(desk).device("bass-synth").orElseThrow();
-            assertThat(changed.sampleRatesHz()).containsExactly(44100, 48000);
-            assertThat(changed.powering())
-                    .extracting(Powering::source)
-                    .containsExactly(PowerSource.BATTERY, PowerSource.ADAPTER_UNEARTHED);
         }
     }
 }

@@ -1,0 +1,102 @@
+package kalodyne.core.joint.rules;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
+
+/** A joint with the shelf around it, on which changes are tried out. */
+final class Trial {
+    private final JointRules.Checked joint;
+    private final Map<String, Device> devices;
+    private final List<Lead> leads;
+    private final Wiring wiring;
+    private final Wiring without;
+
+    Trial(JointRules.Checked joint, Map<String, Device> devices, List<Lead> leads, Wiring wiring) {
+        this.joint = joint;
+        this.devices = devices;
+        this.leads = leads;
+        this.wiring = wiring;
+        this.without = wiring.unplugged(joint.patch().pluggings());
+    }
+
+    JointRules.Checked joint() {
+        return joint;
+    }
+
+    Collection<Device> devices() {
+        return devices.values();
+    }
+
+    Device device(Spot spot) {
+        return devices.get(spot.item());
+    }
+
+    List<Lead> leads() {
+        return leads;
+    }
+
+    /** All that is plugged. */
+    Wiring wiring() {
+        return wiring;
+    }
+
+    /** All that is plugged but this joint. */
+    Wiring without() {
+        return without;
+    }
+
+    /** The drawer with the leads of this joint in it. */
+    Offers offers() {
+        return offers(without);
+    }
+
+    Offers offers(Wiring plugged) {
+        return new Offers(List.copyOf(devices.values()), leads, plugged.plugged());
+    }
+
+    Optional<Offers.Offer> best(Spot from, Spot to) {
+        return offers().between(from, to).stream().findFirst();
+    }
+
+    /** Sockets of the same device that are free and go the same way, those of the same kind and the nearest first. */
+    Stream<Spot> beside(Spot spot) {
+        Device device = devices.get(spot.item());
+        Socket present = device.socket(spot.part()).orElseThrow();
+        List<String> order = device.sockets().stream().map(Socket::id).toList();
+        int here = order.indexOf(spot.part());
+        return device.sockets().stream()
+                .filter(socket -> !socket.id().equals(spot.part()) && socket.way() == present.way())
+                .filter(socket -> without.isFree(device, socket))
+                .sorted(Comparator.comparing((Socket socket) -> socket.signal() != present.signal())
+                        .thenComparingInt(socket -> Math.abs(order.indexOf(socket.id()) - here)))
+                .map(socket -> new Spot(spot.item(), socket.id()));
+    }
+
+    String name(Spot spot) {
+        Device device = devices.get(spot.item());
+        return device.socket(spot.part()).map(Socket::name).orElse(spot.part()) + " of " + device.name();
+    }
+
+    /** Tries it: computes the joints in which something is then plugged otherwise. */
+    Cure cure(Cure.Kind kind, String words, Wiring after, Collection<Plugging> touched) {
+        Function<String, Optional<Device>> device = id -> Optional.ofNullable(devices.get(id));
+        Function<String, Optional<Lead>> lead =
+                id -> leads.stream().filter(each -> each.id().equals(id)).findFirst();
+        List<JointRules.Checked> joints = after.patch(device, lead).parted().stream()
+                .filter(part -> part.pluggings().stream().anyMatch(touched::contains))
+                .map(JointRules::checkOne)
+                .toList();
+        return new Cure(kind, words, Optional.of(after), joints);
+    }
+}
