@@ -14,6 +14,7 @@ public final class UsualContacts {
     private static final List<Carries> SIGNAL = List.of(Carries.SIGNAL, Carries.COMMON);
     private static final List<Carries> STEREO = List.of(Carries.LEFT, Carries.RIGHT, Carries.COMMON);
     private static final List<Carries> BALANCED = List.of(Carries.HOT, Carries.COLD, Carries.SHIELD);
+    private static final List<Carries> INSERT = List.of(Carries.SEND, Carries.RETURN, Carries.COMMON);
     private static final List<Carries> SPEAKER = List.of(Carries.POSITIVE, Carries.NEGATIVE);
 
     private UsualContacts() {}
@@ -22,7 +23,7 @@ public final class UsualContacts {
      * What they carry, in the order of the contacts.
      *
      * @param signal what the socket is made for
-     * @param way of the signal; it matters to MIDI, whose inputs leave the shield alone
+     * @param way of the signal; it matters to MIDI, whose inputs leave the shield alone, and to inserts, which go both ways
      */
     public static Map<Contact, Carries> of(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
         List<Carries> carried = carried(connector, signal, balance, way);
@@ -35,7 +36,7 @@ public final class UsualContacts {
 
     private static List<Carries> carried(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
         return switch (connector.family()) {
-            case JACK_635, JACK_35 -> jack(connector, signal, balance);
+            case JACK_635, JACK_35 -> jack(connector, signal, balance, way);
             case XLR -> List.of(Carries.SHIELD, Carries.HOT, Carries.COLD);
             case RCA -> signal == SignalKind.DIGITAL ? List.of(Carries.DATA, Carries.GROUND) : SIGNAL;
             case DIN ->
@@ -56,17 +57,20 @@ public final class UsualContacts {
         };
     }
 
-    private static List<Carries> jack(Connector connector, SignalKind signal, Optional<Balance> balance) {
+    private static List<Carries> jack(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
         return switch (connector.contacts().size()) {
             case 2 -> signal == SignalKind.SPEAKER ? SPEAKER : SIGNAL;
-            case 3 -> threePoles(signal, balance);
+            case 3 -> threePoles(signal, balance, way);
             default -> List.of(Carries.LEFT, Carries.RIGHT, Carries.COMMON, Carries.MIC);
         };
     }
 
-    private static List<Carries> threePoles(SignalKind signal, Optional<Balance> balance) {
+    private static List<Carries> threePoles(SignalKind signal, Optional<Balance> balance, Way way) {
         if (signal == SignalKind.MIDI) {
             return List.of(Carries.MIDI_SINK, Carries.MIDI_SOURCE, Carries.SHIELD);
+        }
+        if (signal == SignalKind.LINE && way == Way.BOTH) {
+            return INSERT;
         }
         return balance.filter(each -> each != Balance.UNBALANCED).isPresent() ? BALANCED : STEREO;
     }

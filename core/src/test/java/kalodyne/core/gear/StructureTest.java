@@ -52,6 +52,7 @@ class StructureTest {
         "6.35 mm three-pole,  headphone,  unbalanced, out, T=left R=right S=common",
         "3.5 mm three-pole,   MIDI,       ,           out, T=MIDI sink R=MIDI source S=shield",
         "3.5 mm four-pole,    headset,    unbalanced, both, T=left R1=right R2=common S=mic",
+        "6.35 mm three-pole,  line,       unbalanced, both, T=send R=return S=common",
         "five-pin DIN,        MIDI,       ,           in,  4=MIDI source 5=MIDI sink",
         "RCA,                 digital,    ,           out, pin=data shell=ground",
         "'mains, not earthed', power,     ,           in,  live=live neutral=neutral"

@@ -16,6 +16,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.studio.Studio;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,6 +36,10 @@ class ShelfChangesTest {
             return null;
         });
         desk.rest();
+    }
+
+    private static Studio studio(Desk desk) {
+        return desk.workbench().studio().studio();
     }
 
     private static void pick(Desk desk, String chooser, Object choice) {
