@@ -32,7 +32,7 @@ public final class PlugModel {
             new ReadOnlyObjectWrapper<>(this, "alternatives", List.of());
 
     /** What is being tried out, so that what nobody waits for any more is not tried at all. */
-    private final AtomicReference<Object> wanted = new AtomicReference<>();
+    private final AtomicReference<Inputs> wanted = new AtomicReference<>();
 
     /**
      * A switch of the joint that is looked at.
@@ -48,6 +48,7 @@ public final class PlugModel {
         this.joints = joints;
         this.jobs = jobs;
         joints.chosenProperty().addListener(change -> tryAlternatives());
+        studio.revisionProperty().addListener(change -> tryAlternatives());
         tryAlternatives();
     }
 
@@ -74,24 +75,26 @@ public final class PlugModel {
                         .findFirst());
     }
 
+    /** What alternatives follow from: a change of any of it, also by undoing, makes them stale. */
+    private record Inputs(Optional<Checked> joint, List<Device> devices, List<Lead> leads, Wiring wiring) {}
+
     private void tryAlternatives() {
+        Inputs now = new Inputs(joints.chosen(), devices(), studio.studio().leads(), wiring());
+        if (now.equals(wanted.get())) {
+            return;
+        }
+        wanted.set(now);
         alternatives.set(List.of());
-        Optional<Checked> joint = joints.chosen();
-        wanted.set(joint.orElse(null));
-        joint.ifPresent(chosen -> {
-            List<Device> devices = devices();
-            List<Lead> leads = studio.studio().leads();
-            Wiring wiring = wiring();
-            jobs.runBriefly(
-                    progress -> wanted.get() == chosen
-                            ? new Cures(devices, leads, shop(), wiring).alternatives(chosen)
-                            : List.<Cure>of(),
-                    found -> {
-                        if (wanted.get() == chosen) {
-                            alternatives.set(found);
-                        }
-                    });
-        });
+        now.joint()
+                .ifPresent(chosen -> jobs.runBriefly(
+                        progress -> wanted.get() == now
+                                ? new Cures(now.devices(), now.leads(), shop(), now.wiring()).alternatives(chosen)
+                                : List.<Cure>of(),
+                        found -> {
+                            if (wanted.get() == now) {
+                                alternatives.set(found);
+                            }
+                        }));
     }
 
     private static List<Lead> shop() {
