@@ -87,11 +87,11 @@ public final class PlugModel {
         alternatives.set(List.of());
         now.joint()
                 .ifPresent(chosen -> jobs.runBriefly(
-                        progress -> wanted.get() == now
+                        progress -> now.equals(wanted.get())
                                 ? new Cures(now.devices(), now.leads(), shop(), now.wiring()).alternatives(chosen)
                                 : List.<Cure>of(),
                         found -> {
-                            if (wanted.get() == now) {
+                            if (now.equals(wanted.get())) {
                                 alternatives.set(found);
                             }
                         }));
