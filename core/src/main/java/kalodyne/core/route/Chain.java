@@ -1,0 +1,50 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.joint.Plugging;
+
+/** Hops one behind the other, from a source on. */
+record Chain(List<Hop> hops, Set<String> used) {
+    Chain {
+        hops = List.copyOf(hops);
+        used = Set.copyOf(used);
+    }
+
+    Chain with(Hop hop) {
+        List<Hop> more = new ArrayList<>(hops);
+        more.add(hop);
+        Set<String> all = new HashSet<>(used);
+        all.addAll(hop.made().marks());
+        return new Chain(more, all);
+    }
+
+    Port last() {
+        return hops.get(hops.size() - 1).to();
+    }
+
+    List<Plugging> pluggings() {
+        return hops.stream().flatMap(hop -> hop.made().pluggings().stream()).toList();
+    }
+
+    /** The lower the better, as far as one sees before all of it is computed. */
+    double roughCost() {
+        double cost = 0;
+        for (Hop hop : hops) {
+            Severity worst = hop.worst().orElse(Severity.NOTE);
+            cost += switch (worst) {
+                case HARM -> 1000;
+                case WRONG -> 100;
+                case WEAK -> 8;
+                case NOTE -> 0;
+            };
+            cost += hop.made().joining().leads().size()
+                    + 6.0 * hop.made().joining().missing();
+            cost += hop.from().shape().channels() == hop.to().shape().channels() ? 0 : 2;
+        }
+        return cost;
+    }
+}

@@ -1,0 +1,163 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
+import kalodyne.core.route.RouteGraph.Node;
+import kalodyne.core.route.RouteGraph.Side;
+
+/** Finds the sockets and leads for a way through devices: hop by hop, going on with the best few. */
+final class Chains {
+    private static final int MOST_KEPT = 4;
+    private static final int MOST_PAIRS = 6;
+
+    private final Map<String, Device> devices;
+    private final RouteGraph graph;
+    private final Hops hops;
+    private final List<Hop> shared;
+
+    /**
+     * Finds chains.
+     *
+     * @param shared hops of other sources, which lead this one on too
+     */
+    Chains(Map<String, Device> devices, RouteGraph graph, Hops hops, List<Hop> shared) {
+        this.devices = devices;
+        this.graph = graph;
+        this.hops = hops;
+        this.shared = List.copyOf(shared);
+    }
+
+    /**
+     * The best first.
+     *
+     * @param way through sides of devices
+     * @param taken what is plugged already
+     * @param channels how many channels should be kept
+     */
+    List<Chain> of(List<Node> way, Wiring taken, Set<String> used, int channels) {
+        List<Chain> open = List.of(new Chain(List.of(), used));
+        for (int i = 0; i + 1 < way.size(); i++) {
+            Node from = way.get(i);
+            Node to = way.get(i + 1);
+            boolean isHop = !from.device().equals(to.device());
+            if (isHop) {
+                boolean isLast = i + 2 < way.size() && way.get(i + 2).side() == Side.RECORDED;
+                Side next = i + 2 < way.size() ? way.get(i + 2).side() : Side.RECORDED;
+                open = open.stream()
+                        .flatMap(chain -> further(chain, from, to, isLast ? Side.RECORDED : next, taken, channels))
+                        .sorted(Comparator.comparingDouble(Chain::roughCost))
+                        .limit(MOST_KEPT)
+                        .toList();
+            }
+        }
+        return open.stream().filter(chain -> !chain.hops().isEmpty()).toList();
+    }
+
+    private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
+        Optional<Hop> there = alongside(chain, from, to);
+        if (there.isPresent()) {
+            Hop hop = there.get();
+            return Stream.of(chain.with(new Hop(
+                    hop.from(), hop.to(), new Joining.Made(hop.made().joining(), List.of(), List.of()), List.of())));
+        }
+        List<Port> outs = distinct(outs(chain, from), from.device(), taken);
+        List<Port> ins = distinct(ins(to, next), to.device(), taken);
+        record Pair(Port out, Port in, double cost) {}
+        List<Pair> pairs = new ArrayList<>();
+        for (Port out : outs) {
+            for (Port in : ins) {
+                hops.joinings().of(out.shape(), in.shape()).stream()
+                        .findFirst()
+                        .ifPresent(joining -> pairs.add(new Pair(
+                                out,
+                                in,
+                                joining.leads().size()
+                                        + 6.0 * joining.missing()
+                                        + Mismatch.of(
+                                                out.shape().signal(), in.shape().signal())
+                                        + lost(out, in, channels))));
+            }
+        }
+        return pairs.stream()
+                .sorted(Comparator.comparingDouble(Pair::cost))
+                .limit(MOST_PAIRS)
+                .flatMap(pair -> hops.best(pair.out(), pair.in(), chain.used()).stream())
+                .map(chain::with);
+    }
+
+    /** What is plugged for another source and leads on from here. */
+    private Optional<Hop> alongside(Chain chain, Node from, Node to) {
+        return shared.stream()
+                .filter(hop -> hop.from().device().equals(from.device())
+                        && hop.to().device().equals(to.device()))
+                .filter(hop -> hop.from().shape().isDigital()
+                        ? from.side() == Side.DATA_OUT
+                        : from.side() == Side.OUT
+                                && !chain.hops().isEmpty()
+                                && graph.ports(from.device()).inside().passes(chain.last(), hop.from()))
+                .findFirst();
+    }
+
+    /** What it costs to lose a side, or to carry one that nobody wants. */
+    private static double lost(Port out, Port in, int channels) {
+        int kept = Math.min(out.shape().channels(), in.shape().channels());
+        return kept < channels ? 6 : kept > channels ? 1 : 0;
+    }
+
+    private List<Port> outs(Chain chain, Node from) {
+        Ports ports = graph.ports(from.device());
+        if (from.side() == Side.DATA_OUT) {
+            return ports.dataOut().stream().toList();
+        }
+        if (chain.hops().isEmpty()) {
+            return ports.outlets();
+        }
+        Inside inside = ports.inside();
+        return ports.outlets().stream()
+                .filter(out -> inside.passes(chain.last(), out))
+                .toList();
+    }
+
+    private List<Port> ins(Node to, Side next) {
+        Ports ports = graph.ports(to.device());
+        if (to.side() == Side.DATA_IN) {
+            return ports.dataIns();
+        }
+        boolean isRecordedHere = next == Side.RECORDED || next == Side.DATA_OUT;
+        boolean isMixer = devices.get(to.device()).kind() == DeviceKind.MIXER && next == Side.RECORDED;
+        return ports.inlets().stream()
+                .filter(in -> !isRecordedHere || isMixer || ports.converts(in))
+                .toList();
+    }
+
+    /** Of ports of one shape the first that is free; where a device has none of them free, none. */
+    private List<Port> distinct(List<Port> ports, String device, Wiring taken) {
+        Map<Shape, Port> first = new LinkedHashMap<>();
+        for (Port port : ports) {
+            if (isFree(port, devices.get(device), taken)) {
+                first.putIfAbsent(port.shape(), port);
+            }
+        }
+        return List.copyOf(first.values());
+    }
+
+    static boolean isFree(Port port, Device device, Wiring taken) {
+        Set<Spot> seen = new HashSet<>();
+        return port.sockets().stream()
+                .allMatch(spot -> seen.add(spot)
+                        && device.socket(spot.part())
+                                .filter(socket -> taken.isFree(device, socket))
+                                .isPresent());
+    }
+}

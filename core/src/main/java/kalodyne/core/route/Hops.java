@@ -1,0 +1,101 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules;
+
+/** Joins ports by leads and computes what comes of it; what was computed once is not computed again. */
+final class Hops {
+    private static final int MOST_TRIED = 5;
+    private static final int MOST_TOLD = 2;
+
+    private final Map<String, Device> devices;
+    private final Map<String, Lead> leads = new HashMap<>();
+    private final Joinings joinings;
+    private final Map<List<Object>, List<JointRules.Checked>> known = new HashMap<>();
+    private int looked;
+
+    /**
+     * Hops.
+     *
+     * @param owned leads with the names that their owner gave them
+     */
+    Hops(Map<String, Device> devices, List<LeadKind> kinds, List<Lead> owned) {
+        this.devices = devices;
+        this.joinings = new Joinings(kinds);
+        Map<String, Lead> byId = new HashMap<>();
+        owned.forEach(lead -> byId.put(lead.id(), lead));
+        kinds.forEach(kind -> kind.marks()
+                .forEach(mark -> leads.put(mark, byId.getOrDefault(new Spot(mark, "any").kind(), kind.lead()))));
+    }
+
+    Joinings joinings() {
+        return joinings;
+    }
+
+    /** How many joints were computed. */
+    int looked() {
+        return looked;
+    }
+
+    /** The best with leads that are not used elsewhere, the best first. */
+    List<Hop> best(Port from, Port to, Set<String> used) {
+        List<Hop> hops = new ArrayList<>();
+        for (Joining joining : joinings.of(from.shape(), to.shape())) {
+            boolean isEnough = hops.size() >= MOST_TRIED
+                    || hops.stream()
+                            .anyMatch(hop -> hop.worst().isEmpty()
+                                    && hop.made().joining().missing() <= joining.missing());
+            if (isEnough) {
+                break;
+            }
+            Optional<Joining.Made> made = joining.between(from, to, used);
+            made.ifPresent(it -> hops.add(new Hop(from, to, it, joints(from, to, it))));
+        }
+        return hops.stream()
+                .sorted(Comparator.comparingInt(Hop::rank).reversed())
+                .limit(MOST_TOLD)
+                .toList();
+    }
+
+    /** Leads that are alike give the same, whichever of them it is. */
+    private List<JointRules.Checked> joints(Port from, Port to, Joining.Made made) {
+        return known.computeIfAbsent(List.of(from, to, made.joining()), key -> {
+            looked++;
+            return JointRules.check(patch(made.pluggings()));
+        });
+    }
+
+    /** What is plugged, with the gear that it takes. */
+    Patch patch(List<Plugging> pluggings) {
+        Map<String, Device> someDevices = new LinkedHashMap<>();
+        Map<String, Lead> someLeads = new LinkedHashMap<>();
+        pluggings.stream()
+                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .map(Spot::item)
+                .forEach(item -> {
+                    if (devices.containsKey(item)) {
+                        someDevices.put(item, devices.get(item));
+                    } else {
+                        someLeads.put(item, leads.get(item));
+                    }
+                });
+        return new Patch(someDevices, someLeads, pluggings);
+    }
+
+    Lead lead(String mark) {
+        return leads.get(mark);
+    }
+}

@@ -1,0 +1,86 @@
+package kalodyne.core.route;
+
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Form;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LeadEnd;
+import kalodyne.core.gear.Wire;
+import kalodyne.core.joint.Mating;
+import kalodyne.core.units.Length;
+
+/**
+ * Leads that are alike: one of them does what another does.
+ *
+ * @param number tells kinds apart
+ * @param lead one of them
+ * @param marks of all of them that may be used
+ * @param isOwned whether they lie in the drawer; else they would have to be got
+ */
+record LeadKind(int number, Lead lead, List<String> marks, boolean isOwned) {
+    LeadKind {
+        marks = List.copyOf(marks);
+    }
+
+    double metres() {
+        return lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);
+    }
+
+    /** Its ends that go into something, or into which that goes. */
+    List<LeadEnd> fitting(Connector connector, Form form) {
+        return lead.ends().stream()
+                .filter(end -> fits(end.connector(), end.form(), connector, form))
+                .toList();
+    }
+
+    /** Whether one of two goes into the other. */
+    static boolean fits(Connector one, Form oneForm, Connector other, Form otherForm) {
+        return oneForm != otherForm
+                && !(oneForm == Form.PLUG ? Mating.of(one, other) : Mating.of(other, one)).isEmpty();
+    }
+
+    /** Whether a wire leads from one end to another one. */
+    boolean isWired(LeadEnd one, LeadEnd other) {
+        return !one.id().equals(other.id())
+                && lead.wires().stream()
+                        .anyMatch(wire -> joins(wire.from().end(), wire.to().end(), one.id(), other.id()));
+    }
+
+    /** Which contact of one end leads to which of another one, and through what. */
+    List<String> wiring(LeadEnd one, LeadEnd other) {
+        return lead.wires().stream()
+                .filter(wire -> joins(wire.from().end(), wire.to().end(), one.id(), other.id()))
+                .map(wire -> contact(wire, one.id())
+                        + contact(wire, other.id())
+                        + wire.facts().printed(Fact.RESISTOR).orElse(""))
+                .sorted()
+                .toList();
+    }
+
+    private static String contact(Wire wire, String end) {
+        return (wire.from().end().equals(end) ? wire.from() : wire.to())
+                .contact()
+                .word();
+    }
+
+    private static boolean joins(String from, String to, String one, String other) {
+        return (from.equals(one) && to.equals(other)) || (from.equals(other) && to.equals(one));
+    }
+
+    Optional<LeadEnd> end(String id) {
+        return lead.ends().stream().filter(end -> end.id().equals(id)).findFirst();
+    }
+
+    /** Kinds of one drawer: their numbers say it all. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof LeadKind kind && kind.number == number;
+    }
+
+    @Override
+    public int hashCode() {
+        return number;
+    }
+}

@@ -1,0 +1,16 @@
+package kalodyne.core.route;
+
+import kalodyne.core.units.DigitalLevel;
+
+/**
+ * What is expected of a recording made by a way, with its controls set for it.
+ *
+ * @param peak of the loudest playing
+ * @param noise while nothing is played, 20 Hz to 20 kHz
+ */
+public record Prediction(DigitalLevel peak, DigitalLevel noise) {
+    /** How far the noise lies under the loudest peak, in dB. */
+    public double rangeDb() {
+        return peak.above(noise).db();
+    }
+}

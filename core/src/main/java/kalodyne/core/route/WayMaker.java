@@ -1,0 +1,208 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.Wiring;
+import kalodyne.core.joint.rules.JointRules;
+
+/** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
+final class WayMaker {
+    /** A signal that is further down does not arrive. */
+    private static final double LOST_DB = -55;
+
+    /** Faults that one can live with, or that a knob cures; any other keeps a way from being proposed. */
+    private static final Set<String> BEARABLE = Set.of(
+            "level.overload", "hum.ground-loop", "hum.leakage", "response.dull", "response.thin", "joint.loading");
+
+    private static final Set<Severity> BAD = EnumSet.of(Severity.HARM, Severity.WRONG);
+
+    private final Map<String, Device> devices;
+    private final Hops hops;
+    private final Wish wish;
+
+    WayMaker(Map<String, Device> devices, Hops hops, Wish wish) {
+        this.devices = devices;
+        this.hops = hops;
+        this.wish = wish;
+    }
+
+    /** Either of the two. */
+    record Made(Optional<Way> way, Optional<Plan.Dropped> dropped) {}
+
+    Made of(List<Chain> chains, Wiring taken) {
+        List<Plugging> pluggings = new ArrayList<>(
+                chains.stream().flatMap(chain -> chain.pluggings().stream()).toList());
+        Set<String> used =
+                chains.stream().flatMap(chain -> chain.used().stream()).collect(Collectors.toSet());
+        Listening.Heard heard =
+                new Listening(devices, hops).of(chains, wish.headphones(), taken.plugging(pluggings), used);
+        heard.hop().ifPresent(hop -> pluggings.addAll(hop.made().pluggings()));
+        Patch patch = hops.patch(pluggings);
+        List<JointRules.Checked> joints = JointRules.check(patch);
+        Optional<Finding> fatal = joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .filter(finding -> finding.severity() == Severity.HARM
+                        || (BAD.contains(finding.severity()) && !BEARABLE.contains(finding.code())))
+                .findFirst();
+        if (fatal.isPresent()) {
+            return new Made(
+                    Optional.empty(),
+                    Optional.of(new Plan.Dropped(
+                            words(chains),
+                            fatal.get().title() + ". " + fatal.get().text())));
+        }
+        List<Way.Strand> strands =
+                chains.stream().map(chain -> strand(chain, joints)).toList();
+        List<Missing> missing = missing(chains);
+        Scoring scoring = new Scoring(wish, strands, joints, missing, sourceChannels(chains));
+        return new Made(
+                Optional.of(new Way(
+                        title(chains),
+                        strands,
+                        heard.monitoring(),
+                        Optional.empty(),
+                        patch,
+                        joints,
+                        missing,
+                        scoring.score(),
+                        scoring.reasons())),
+                Optional.empty());
+    }
+
+    private static int sourceChannels(List<Chain> chains) {
+        return chains.stream()
+                .mapToInt(chain -> chain.hops().get(0).from().shape().channels())
+                .sum();
+    }
+
+    // --- strands -----------------------------------------------------------------------------------------------
+
+    private Way.Strand strand(Chain chain, List<JointRules.Checked> joints) {
+        List<String> stations =
+                new ArrayList<>(List.of(chain.hops().get(0).from().device()));
+        List<List<String>> leads = new ArrayList<>();
+        int breaks = 0;
+        for (Hop hop : chain.hops()) {
+            stations.add(hop.to().device());
+            leads.add(hop.made().marks().stream()
+                    .map(mark -> hops.lead(mark).name())
+                    .toList());
+            breaks += breaks(hop);
+        }
+        return new Way.Strand(
+                stations,
+                leads,
+                channels(chain, joints),
+                breaks,
+                Track.of(chain, devices),
+                new Predicting(devices, joints).of(chain));
+    }
+
+    /** Plugs one behind the other: of two strands side by side one counts. */
+    private static int breaks(Hop hop) {
+        int links = hop.made().joining().links().size();
+        int strands = Math.max(
+                hop.from().shape().connectors().size(),
+                hop.to().shape().connectors().size());
+        boolean isParted = strands == 2
+                && hop.from().shape().connectors().size()
+                        != hop.to().shape().connectors().size();
+        return isParted ? 1 + (links - 1) / 2 : links / strands;
+    }
+
+    /** How many channels are kept apart through all hops. */
+    private static int channels(Chain chain, List<JointRules.Checked> joints) {
+        int kept = chain.hops().get(0).from().shape().channels();
+        for (Hop hop : chain.hops()) {
+            if (!hop.from().shape().isDigital()) {
+                kept = Math.min(kept, Math.min(hop.from().shape().channels(), arriving(hop, joints)));
+            }
+        }
+        return kept;
+    }
+
+    /** Into how many inputs the signals of a port go, each the most into one. */
+    private static int arriving(Hop hop, List<JointRules.Checked> joints) {
+        Set<Hearing> reached = new HashSet<>();
+        Set<Object> sources = new HashSet<>();
+        joints.stream()
+                .flatMap(joint -> joint.reading().stream())
+                .forEach(reading -> reading.ways().stream()
+                        .map(Transfer::from)
+                        .filter(from -> hop.from().sockets().contains(from.socket()))
+                        .filter(sources::add)
+                        .forEach(from -> reading.ways().stream()
+                                .filter(way -> way.from().equals(from)
+                                        && way.atMiddle().db() > LOST_DB)
+                                .max((a, b) -> Double.compare(
+                                        a.atMiddle().db(), b.atMiddle().db()))
+                                .ifPresent(way -> reached.add(way.to()))));
+        return Math.max(1, reached.size());
+    }
+
+    // --- words -------------------------------------------------------------------------------------------------
+
+    private String title(List<Chain> chains) {
+        Set<String> between = new LinkedHashSet<>();
+        for (Chain chain : chains) {
+            chain.hops().stream()
+                    .limit(chain.hops().size() - 1L)
+                    .forEach(hop -> between.add(devices.get(hop.to().device()).name()));
+        }
+        if (between.isEmpty()) {
+            Port last = chains.get(0).last();
+            return "Straight into " + devices.get(last.device()).name() + ", "
+                    + devices.get(last.device())
+                            .socket(last.parts().get(0))
+                            .orElseThrow()
+                            .name();
+        }
+        return "By " + String.join(", then ", between);
+    }
+
+    private String words(List<Chain> chains) {
+        Chain chain = chains.get(chains.size() - 1);
+        String names = Stream.concat(
+                        Stream.of(chain.hops().get(0).from().device()),
+                        chain.hops().stream().map(hop -> hop.to().device()))
+                .map(id -> devices.get(id).name())
+                .collect(Collectors.joining(" → "));
+        String leads = chain.hops().stream()
+                .flatMap(hop -> hop.made().marks().stream())
+                .map(mark -> hops.lead(mark).name())
+                .distinct()
+                .collect(Collectors.joining(", "));
+        return names + (leads.isEmpty() ? "" : ", with " + leads);
+    }
+
+    private List<Missing> missing(List<Chain> chains) {
+        List<Missing> missing = new ArrayList<>();
+        chains.stream()
+                .flatMap(chain -> chain.hops().stream())
+                .map(hop -> hop.to().device())
+                .distinct()
+                .filter(Missing::is)
+                .forEach(id -> missing.add(Missing.of(devices.get(id))));
+        chains.stream()
+                .flatMap(chain -> chain.hops().stream())
+                .flatMap(hop -> hop.made().marks().stream())
+                .filter(Missing::is)
+                .forEach(mark -> missing.add(Missing.of(hops.lead(mark))));
+        return missing;
+    }
+}
