@@ -35,7 +35,6 @@ public record JointReading(
         Map<Hearing, Level> hum) {
     private static final double LOWEST = 10;
     private static final double HIGHEST = 40_000;
-    private static final int POINTS = 181;
     private static final double MAINS_HERTZ = 50;
     private static final double MIDDLE_HERTZ = 1000;
 
@@ -48,15 +47,23 @@ public record JointReading(
     /** At which every joint is told in files: those that people name. */
     public static final List<Double> TOLD = List.of(20.0, 100.0, 1000.0, 5000.0, 10_000.0, 20_000.0);
 
+    /** For a curve, and for corners within a hundredth. */
+    private static final List<Double> FINE = frequencies(181);
+
+    /** For comparing many joints: levels as exact as on a fine grid, corners within some hundredths. */
+    private static final List<Double> ROUGH = frequencies(25);
+
     /** Evenly along a logarithmic axis, and those that are told. */
-    private static final List<Double> FREQUENCIES = DoubleStream.concat(
-                    IntStream.range(0, POINTS)
-                            .mapToDouble(i -> LOWEST * Math.pow(HIGHEST / LOWEST, i / (POINTS - 1.0))),
-                    TOLD.stream().mapToDouble(Double::doubleValue))
-            .sorted()
-            .distinct()
-            .boxed()
-            .toList();
+    private static List<Double> frequencies(int points) {
+        return DoubleStream.concat(
+                        IntStream.range(0, points)
+                                .mapToDouble(i -> LOWEST * Math.pow(HIGHEST / LOWEST, i / (points - 1.0))),
+                        TOLD.stream().mapToDouble(Double::doubleValue))
+                .sorted()
+                .distinct()
+                .boxed()
+                .toList();
+    }
 
     /**
      * What is at a contact at rest.
@@ -72,12 +79,25 @@ public record JointReading(
      * @throws UnsolvableCircuit where something is joined that has no solution
      */
     public static JointReading of(JointCircuit joint) throws UnsolvableCircuit {
+        return of(joint, FINE);
+    }
+
+    /**
+     * Solves and reads at fewer frequencies, for comparing many joints: levels are as exact, corners within some hundredths.
+     *
+     * @throws UnsolvableCircuit where something is joined that has no solution
+     */
+    public static JointReading roughly(JointCircuit joint) throws UnsolvableCircuit {
+        return of(joint, ROUGH);
+    }
+
+    private static JointReading of(JointCircuit joint, List<Double> frequencies) throws UnsolvableCircuit {
         Network audio = new Network(joint.audio());
         List<Transfer> transfers = new ArrayList<>();
         Map<Sounding, Complex> own = new LinkedHashMap<>();
         Map<Sounding, Map<Sounding, Complex>> elsewhere = new LinkedHashMap<>();
         for (Sounding sounding : joint.soundings()) {
-            transfers.addAll(transfers(audio, joint, sounding));
+            transfers.addAll(transfers(audio, joint, sounding, frequencies));
             Solution middle = audio.at(List.of(MIDDLE_HERTZ), sounding.source()).get(0);
             own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
             Map<Sounding, Complex> others = new LinkedHashMap<>();
@@ -89,18 +109,18 @@ public record JointReading(
         return new JointReading(transfers, own, elsewhere, atRest(joint), hum(audio, joint));
     }
 
-    private static List<Transfer> transfers(Network audio, JointCircuit joint, Sounding sounding)
-            throws UnsolvableCircuit {
-        Complex[][] values = new Complex[joint.hearings().size()][FREQUENCIES.size()];
-        List<Solution> solutions = audio.at(FREQUENCIES, sounding.source());
-        for (int i = 0; i < FREQUENCIES.size(); i++) {
+    private static List<Transfer> transfers(
+            Network audio, JointCircuit joint, Sounding sounding, List<Double> frequencies) throws UnsolvableCircuit {
+        Complex[][] values = new Complex[joint.hearings().size()][frequencies.size()];
+        List<Solution> solutions = audio.at(frequencies, sounding.source());
+        for (int i = 0; i < frequencies.size(); i++) {
             for (int h = 0; h < values.length; h++) {
                 Hearing hearing = joint.hearings().get(h);
                 values[h][i] = solutions.get(i).voltage(hearing.plus(), hearing.minus());
             }
         }
         return IntStream.range(0, values.length)
-                .mapToObj(h -> new Transfer(sounding, joint.hearings().get(h), FREQUENCIES, Arrays.asList(values[h])))
+                .mapToObj(h -> new Transfer(sounding, joint.hearings().get(h), frequencies, Arrays.asList(values[h])))
                 .toList();
     }
 

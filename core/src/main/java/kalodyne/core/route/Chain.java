@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Plugging;
 
 /** Hops one behind the other, from a source on. */
@@ -34,12 +33,12 @@ record Chain(List<Hop> hops, Set<String> used) {
     double roughCost() {
         double cost = 0;
         for (Hop hop : hops) {
-            Severity worst = hop.worst().orElse(Severity.NOTE);
-            cost += switch (worst) {
-                case HARM -> 1000;
-                case WRONG -> 100;
+            cost += switch (hop.worst()) {
+                case FATAL -> 1000;
+                case WRONG -> 60;
+                case CAUTION -> 25;
                 case WEAK -> 8;
-                case NOTE -> 0;
+                case NONE -> 0;
             };
             cost += hop.made().joining().leads().size()
                     + 6.0 * hop.made().joining().missing();

@@ -19,7 +19,10 @@ import kalodyne.core.route.RouteGraph.Side;
 /** Finds the sockets and leads for a way through devices: hop by hop, going on with the best few. */
 final class Chains {
     private static final int MOST_KEPT = 4;
-    private static final int MOST_PAIRS = 6;
+    private static final int MOST_PAIRS = 5;
+
+    /** Sockets that are worse made for each other by so much are not tried. */
+    private static final double MOST_WORSE = 14;
 
     private final Map<String, Device> devices;
     private final RouteGraph graph;
@@ -89,7 +92,9 @@ final class Chains {
                                         + lost(out, in, channels))));
             }
         }
+        double cheapest = pairs.stream().mapToDouble(Pair::cost).min().orElse(0);
         return pairs.stream()
+                .filter(pair -> pair.cost() <= cheapest + MOST_WORSE)
                 .sorted(Comparator.comparingDouble(Pair::cost))
                 .limit(MOST_PAIRS)
                 .flatMap(pair -> hops.best(pair.out(), pair.in(), chain.used()).stream())

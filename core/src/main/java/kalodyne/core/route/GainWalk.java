@@ -63,8 +63,11 @@ final class GainWalk {
         Level thermal = ThermalNoise.of(
                 socket.facts().quantity(Fact.SOURCE_IMPEDANCE).orElse(new Impedance(isSmall ? 200 : 1000)));
         noise = own.withUncorrelated(thermal);
-        boolean hasVolume = source.controls().stream().anyMatch(control -> CUTS.contains(control.kind()));
-        steps.add(new Step(0, 0, hasVolume ? MOST_CUT_DB : 0, Optional.empty()));
+        steps.add(new Step(0, 0, canBeTurnedDown(source) ? MOST_CUT_DB : 0, Optional.empty()));
+    }
+
+    static boolean canBeTurnedDown(Device device) {
+        return device.controls().stream().anyMatch(control -> CUTS.contains(control.kind()));
     }
 
     /** Through a joint. */

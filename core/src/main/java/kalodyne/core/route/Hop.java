@@ -1,8 +1,6 @@
 package kalodyne.core.route;
 
 import java.util.List;
-import java.util.Optional;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.rules.JointRules;
 
 /**
@@ -16,12 +14,7 @@ record Hop(Port from, Port to, Joining.Made made, List<JointRules.Checked> joint
         joints = List.copyOf(joints);
     }
 
-    Optional<Severity> worst() {
-        return joints.stream().flatMap(joint -> joint.worst().stream()).min(Severity::compareTo);
-    }
-
-    /** The better the higher; harm lowest. */
-    int rank() {
-        return worst().map(Severity::ordinal).orElse(Severity.values().length);
+    Faults.Grade worst() {
+        return Faults.worst(joints);
     }
 }

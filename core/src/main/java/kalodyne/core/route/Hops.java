@@ -18,13 +18,13 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Joins ports by leads and computes what comes of it; what was computed once is not computed again. */
 final class Hops {
-    private static final int MOST_TRIED = 5;
+    private static final int MOST_TRIED = 7;
     private static final int MOST_TOLD = 2;
 
     private final Map<String, Device> devices;
     private final Map<String, Lead> leads = new HashMap<>();
     private final Joinings joinings;
-    private final Map<List<Object>, List<JointRules.Checked>> known = new HashMap<>();
+    private final Map<Set<Plugging>, JointRules.Checked> known = new HashMap<>();
     private int looked;
 
     /**
@@ -56,26 +56,28 @@ final class Hops {
         for (Joining joining : joinings.of(from.shape(), to.shape())) {
             boolean isEnough = hops.size() >= MOST_TRIED
                     || hops.stream()
-                            .anyMatch(hop -> hop.worst().isEmpty()
+                            .anyMatch(hop -> hop.worst() == Faults.Grade.NONE
                                     && hop.made().joining().missing() <= joining.missing());
             if (isEnough) {
                 break;
             }
             Optional<Joining.Made> made = joining.between(from, to, used);
-            made.ifPresent(it -> hops.add(new Hop(from, to, it, joints(from, to, it))));
+            made.ifPresent(it -> hops.add(new Hop(from, to, it, joints(it.pluggings()))));
         }
         return hops.stream()
-                .sorted(Comparator.comparingInt(Hop::rank).reversed())
+                .sorted(Comparator.comparing(Hop::worst).reversed())
                 .limit(MOST_TOLD)
                 .toList();
     }
 
-    /** Leads that are alike give the same, whichever of them it is. */
-    private List<JointRules.Checked> joints(Port from, Port to, Joining.Made made) {
-        return known.computeIfAbsent(List.of(from, to, made.joining()), key -> {
-            looked++;
-            return JointRules.check(patch(made.pluggings()));
-        });
+    /** What comes of it, roughly: enough to compare. */
+    List<JointRules.Checked> joints(List<Plugging> pluggings) {
+        return patch(pluggings).parted().stream()
+                .map(part -> known.computeIfAbsent(Set.copyOf(part.pluggings()), key -> {
+                    looked++;
+                    return JointRules.checkRoughly(part);
+                }))
+                .toList();
     }
 
     /** What is plugged, with the gear that it takes. */

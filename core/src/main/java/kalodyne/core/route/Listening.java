@@ -43,7 +43,7 @@ final class Listening {
                 for (Port plug : plugs) {
                     Optional<Hop> hop = Chains.isFree(out, device, taken)
                             ? hops.best(out, plug, used).stream()
-                                    .filter(each -> each.worst().isEmpty()
+                                    .filter(each -> each.worst() == Faults.Grade.NONE
                                             && each.made().joining().missing() == 0)
                                     .findFirst()
                             : Optional.empty();

@@ -2,13 +2,13 @@ package kalodyne.core.route;
 
 import java.util.ArrayList;
 import java.util.List;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Print;
 
 /** How good a way is for what somebody wishes, in points: the fewer the better; each with its reason. */
 final class Scoring {
     private static final double WRONG = 60;
+    private static final double CAUTION = 25;
     private static final double WEAK = 8;
 
     /** With less between peak and noise one hears it in quiet music; common practice. */
@@ -21,6 +21,8 @@ final class Scoring {
     private static final double FIRST = 3;
 
     private static final double THEN = 1.6;
+
+    static final String KEPT = "left and right stay apart";
 
     private final Wish wish;
     private final List<String> reasons = new ArrayList<>();
@@ -62,10 +64,15 @@ final class Scoring {
 
     private void faults(List<JointRules.Checked> joints) {
         joints.stream().flatMap(joint -> joint.findings().stream()).forEach(finding -> {
-            if (finding.severity() != Severity.NOTE) {
-                boolean isWrong = finding.severity() == Severity.WRONG;
+            double points = switch (Faults.of(finding)) {
+                case FATAL, WRONG -> WRONG;
+                case CAUTION -> CAUTION;
+                case WEAK -> WEAK * weight(Matters.CLEAN);
+                case NONE -> 0;
+            };
+            if (points > 0) {
                 add(
-                        (isWrong ? WRONG : WEAK) * weight(Matters.CLEAN) / (isWrong ? FIRST : 1),
+                        points,
                         Character.toLowerCase(finding.title().charAt(0))
                                 + finding.title().substring(1));
             }
@@ -75,8 +82,7 @@ final class Scoring {
     private void sides(int channels, int sourceChannels) {
         boolean isLost = channels < sourceChannels;
         switch (wish.stereo()) {
-            case KEEP ->
-                add(isLost ? 80 : 0, isLost ? "left and right do not stay apart" : "left and right stay apart");
+            case KEEP -> add(isLost ? 80 : 0, isLost ? "left and right do not stay apart" : KEPT);
             case NO_MATTER -> add(isLost ? 3 : 0, isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
             case MONO_ENOUGH ->
                 add(0, isLost ? "mono, as is enough" : channels + (channels == 1 ? " channel" : " channels"));

@@ -68,6 +68,10 @@ public record Way(
      */
     public record Monitoring(String words, double delayMilliseconds) {}
 
+    Way withJoints(List<JointRules.Checked> newJoints) {
+        return new Way(title, strands, monitoring, clock, patch, newJoints, missing, score, reasons);
+    }
+
     public int channels() {
         return strands.stream().mapToInt(Strand::channels).sum();
     }

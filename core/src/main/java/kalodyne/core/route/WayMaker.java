@@ -1,7 +1,6 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,8 +10,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
@@ -24,12 +23,6 @@ import kalodyne.core.joint.rules.JointRules;
 final class WayMaker {
     /** A signal that is further down does not arrive. */
     private static final double LOST_DB = -55;
-
-    /** Faults that one can live with, or that a knob cures; any other keeps a way from being proposed. */
-    private static final Set<String> BEARABLE = Set.of(
-            "level.overload", "hum.ground-loop", "hum.leakage", "response.dull", "response.thin", "joint.loading");
-
-    private static final Set<Severity> BAD = EnumSet.of(Severity.HARM, Severity.WRONG);
 
     private final Map<String, Device> devices;
     private final Hops hops;
@@ -53,11 +46,11 @@ final class WayMaker {
                 new Listening(devices, hops).of(chains, wish.headphones(), taken.plugging(pluggings), used);
         heard.hop().ifPresent(hop -> pluggings.addAll(hop.made().pluggings()));
         Patch patch = hops.patch(pluggings);
-        List<JointRules.Checked> joints = JointRules.check(patch);
+        List<JointRules.Checked> joints = hops.joints(pluggings);
         Optional<Finding> fatal = joints.stream()
                 .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.severity() == Severity.HARM
-                        || (BAD.contains(finding.severity()) && !BEARABLE.contains(finding.code())))
+                .filter(finding -> Faults.of(finding) == Faults.Grade.FATAL
+                        || (Faults.of(finding) == Faults.Grade.CAUTION && !canBeTurnedDown(chains)))
                 .findFirst();
         if (fatal.isPresent()) {
             return new Made(
@@ -84,10 +77,32 @@ final class WayMaker {
                 Optional.empty());
     }
 
-    private static int sourceChannels(List<Chain> chains) {
+    /** Whether what comes last before a recorder has a control that takes its level down. */
+    private boolean canBeTurnedDown(List<Chain> chains) {
         return chains.stream()
-                .mapToInt(chain -> chain.hops().get(0).from().shape().channels())
+                .allMatch(chain -> chain.hops().stream()
+                        .filter(hop -> !hop.from().shape().isDigital())
+                        .map(hop -> devices.get(hop.from().device()))
+                        .anyMatch(GainWalk::canBeTurnedDown));
+    }
+
+    /** How many channels the sources give, headphones left out where there is another output. */
+    private int sourceChannels(List<Chain> chains) {
+        return chains.stream()
+                .mapToInt(chain -> sourceChannels(chain.hops().get(0).from()))
                 .sum();
+    }
+
+    private int sourceChannels(Port first) {
+        if (first.shape().isDigital()) {
+            return first.shape().channels();
+        }
+        List<Port> all = new Ports(devices.get(first.device())).outlets();
+        List<Port> lines = all.stream()
+                .filter(port -> port.shape().signal() != SignalKind.HEADPHONE)
+                .toList();
+        return (lines.isEmpty() ? all : lines)
+                .stream().mapToInt(port -> port.shape().channels()).max().orElse(1);
     }
 
     // --- strands -----------------------------------------------------------------------------------------------

@@ -100,6 +100,20 @@ public final class JointRules {
 
     /** Computes something that hangs together. */
     public static Checked checkOne(Patch part) {
+        return checkOne(part, JointReading::of);
+    }
+
+    /** The same at fewer frequencies, for comparing many. */
+    public static Checked checkRoughly(Patch part) {
+        return checkOne(part, JointReading::roughly);
+    }
+
+    /** Solves a joint's circuit. */
+    private interface Solver {
+        JointReading solve(JointCircuit circuit) throws UnsolvableCircuit;
+    }
+
+    private static Checked checkOne(Patch part, Solver solver) {
         JointCircuit likelier = JointCircuit.of(part);
         Optional<JointReading> reading = Optional.empty();
         // By code and place: what two readings agree on is said once.
@@ -107,7 +121,7 @@ public final class JointRules {
         for (Map<Plugging, Integer> variant : variants(part)) {
             JointCircuit circuit = variant.isEmpty() ? likelier : JointCircuit.of(part, variant);
             try {
-                JointReading solved = JointReading.of(circuit);
+                JointReading solved = solver.solve(circuit);
                 reading = variant.isEmpty() ? Optional.of(solved) : reading;
                 Joint joint = new Joint(part, circuit, solved);
                 ALL.stream()

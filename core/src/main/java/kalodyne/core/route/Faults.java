@@ -1,0 +1,47 @@
+package kalodyne.core.route;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.joint.rules.JointRules;
+
+/** Which faults of a joint keep a way from being proposed, and which one can live with or turn down. */
+final class Faults {
+    /** What a knob cures, or what costs sound only. */
+    private static final Set<String> BEARABLE = Set.of(
+            "level.overload", "hum.ground-loop", "hum.leakage", "response.dull", "response.thin", "joint.loading");
+
+    /** With the volume well down it harms nothing; the caution stays with the way. */
+    private static final String TOO_LOUD = "caution.line-into-mic";
+
+    /** How bad something is for a plan, the worst first. */
+    enum Grade {
+        FATAL,
+        CAUTION,
+        WRONG,
+        WEAK,
+        NONE
+    }
+
+    private Faults() {}
+
+    static Grade of(Finding finding) {
+        boolean isBad = finding.severity() == Severity.HARM || finding.severity() == Severity.WRONG;
+        if (finding.code().equals(TOO_LOUD)) {
+            return Grade.CAUTION;
+        } else if (isBad) {
+            return BEARABLE.contains(finding.code()) ? Grade.WRONG : Grade.FATAL;
+        }
+        return finding.severity() == Severity.WEAK ? Grade.WEAK : Grade.NONE;
+    }
+
+    static Grade worst(List<JointRules.Checked> joints) {
+        return joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .map(Faults::of)
+                .min(Comparator.naturalOrder())
+                .orElse(Grade.NONE);
+    }
+}
