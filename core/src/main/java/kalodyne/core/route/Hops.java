@@ -18,7 +18,11 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Joins ports by leads and computes what comes of it; what was computed once is not computed again. */
 final class Hops {
-    private static final int MOST_TRIED = 7;
+    /** Of those that need as much to be got: single leads, and several behind or beside each other. */
+    private static final int MOST_SINGLE = 10;
+
+    private static final int MOST_OF_SEVERAL = 4;
+
     private static final int MOST_TOLD = 2;
 
     private final Map<String, Device> devices;
@@ -53,16 +57,20 @@ final class Hops {
     /** The best with leads that are not used elsewhere, the best first. */
     List<Hop> best(Port from, Port to, Set<String> used) {
         List<Hop> hops = new ArrayList<>();
+        Map<List<Integer>, Integer> tried = new HashMap<>();
         for (Joining joining : joinings.of(from.shape(), to.shape())) {
-            boolean isEnough = hops.size() >= MOST_TRIED
-                    || hops.stream()
-                            .anyMatch(hop -> hop.worst() == Faults.Grade.NONE
-                                    && hop.made().joining().missing() <= joining.missing());
-            if (isEnough) {
-                break;
+            boolean isEnough = hops.stream()
+                    .anyMatch(hop -> hop.worst() == Faults.Grade.NONE
+                            && hop.made().joining().missing() <= joining.missing());
+            List<Integer> alike = List.of(joining.missing(), joining.leads().size());
+            int most = joining.leads().size() > 1 ? MOST_OF_SEVERAL : MOST_SINGLE;
+            Optional<Joining.Made> made = isEnough || tried.getOrDefault(alike, 0) >= most
+                    ? Optional.empty()
+                    : joining.between(from, to, used);
+            if (made.isPresent()) {
+                tried.merge(alike, 1, Integer::sum);
+                hops.add(new Hop(from, to, made.get(), joints(made.get().pluggings())));
             }
-            Optional<Joining.Made> made = joining.between(from, to, used);
-            made.ifPresent(it -> hops.add(new Hop(from, to, it, joints(it.pluggings()))));
         }
         return hops.stream()
                 .sorted(Comparator.comparing(Hop::worst).reversed())
