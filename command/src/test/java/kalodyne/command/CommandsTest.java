@@ -151,6 +151,32 @@ class CommandsTest {
                 .isCloseTo(-0.9, within(0.1));
     }
 
+    private int plan(String... arguments) {
+        return new CommandLine(new PlanCommand(output)).execute(arguments);
+    }
+
+    @Test
+    void plan_prints_the_ways() throws IOException {
+        Path studio = Files.writeString(folder.resolve("boathouse.json"), StudioWriter.write(Boathouse.studio()));
+        assertThat(plan(
+                        "--json",
+                        studio.toString(),
+                        "--from",
+                        "bass synth",
+                        "--to",
+                        "tablet",
+                        "--headphones",
+                        "headphones"))
+                .isZero();
+        JsonNode best = json("plan.schema.json").get("ways").get(0);
+        assertThat(best.get("title").asText()).isEqualTo("By Interface");
+        assertThat(best.get("missing")).isEmpty();
+        assertThat(best.get("strands").get(0).get("peakDbfs").asDouble()).isCloseTo(-9, within(0.1));
+        assertThat(best.get("strands").get(0).get("noiseDbfs").asDouble()).isBetween(-100.0, -85.0);
+        assertThat(plan(studio.toString(), "--from", "celo", "--to", "tablet")).isEqualTo(2);
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains("There is no device “celo” in it.");
+    }
+
     @Test
     void joint_says_where_nothing_is_plugged() throws IOException {
         Path studio = Files.writeString(folder.resolve("empty.json"), StudioWriter.write(Studio.empty()));

@@ -62,6 +62,7 @@ class DocumentsTest {
         "docs/formats/analyse.md",
         "docs/formats/circuit.md",
         "docs/formats/joint.md",
+        "docs/formats/plan.md",
         "docs/formats/levels.md",
         "THIRD-PARTY.md"
     })

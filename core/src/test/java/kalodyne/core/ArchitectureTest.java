@@ -23,6 +23,7 @@ class ArchitectureTest {
             "gear",
             "catalogue",
             "joint",
+            "route",
             "run",
             "levels",
             "sound",

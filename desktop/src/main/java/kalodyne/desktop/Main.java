@@ -14,6 +14,7 @@ import kalodyne.command.ImportCommand;
 import kalodyne.command.JointCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
+import kalodyne.command.PlanCommand;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -80,6 +81,7 @@ public final class Main implements Runnable {
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
         commands.put("joint", () -> new JointCommand(output));
+        commands.put("plan", () -> new PlanCommand(output));
         commands.put("circuit", () -> new CircuitCommand(output));
         commands.put("export", () -> new ExportCommand(output));
         commands.put("import", () -> new ImportCommand(output));

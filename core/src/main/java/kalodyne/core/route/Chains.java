@@ -151,10 +151,19 @@ final class Chains {
         Map<Shape, Port> first = new LinkedHashMap<>();
         for (Port port : ports) {
             if (isFree(port, devices.get(device), taken)) {
-                first.putIfAbsent(port.shape(), port);
+                // What shares no hole with others leaves those for the next source.
+                first.merge(port.shape(), port, (a, b) -> shared(b) < shared(a) ? b : a);
             }
         }
         return List.copyOf(first.values());
+    }
+
+    private long shared(Port port) {
+        Device device = devices.get(port.device());
+        return port.parts().stream()
+                .filter(part ->
+                        device.socket(part).orElseThrow().ties().opening().isPresent())
+                .count();
     }
 
     static boolean isFree(Port port, Device device, Wiring taken) {

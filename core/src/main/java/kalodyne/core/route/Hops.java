@@ -18,8 +18,8 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Joins ports by leads and computes what comes of it; what was computed once is not computed again. */
 final class Hops {
-    /** Of those that need as much to be got: single leads, and several behind or beside each other. */
-    private static final int MOST_SINGLE = 10;
+    /** Of those that need as much to be got: single leads or owned ones, and others. */
+    private static final int MOST_SINGLE = 16;
 
     private static final int MOST_OF_SEVERAL = 4;
 
@@ -63,7 +63,7 @@ final class Hops {
                     .anyMatch(hop -> hop.worst() == Faults.Grade.NONE
                             && hop.made().joining().missing() <= joining.missing());
             List<Integer> alike = List.of(joining.missing(), joining.leads().size());
-            int most = joining.leads().size() > 1 ? MOST_OF_SEVERAL : MOST_SINGLE;
+            int most = joining.leads().size() > 1 && joining.missing() > 0 ? MOST_OF_SEVERAL : MOST_SINGLE;
             Optional<Joining.Made> made = isEnough || tried.getOrDefault(alike, 0) >= most
                     ? Optional.empty()
                     : joining.between(from, to, used);

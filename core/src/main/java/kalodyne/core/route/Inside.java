@@ -61,12 +61,18 @@ final class Inside {
         return out.from().stream().flatMap(stage -> way(in, stage).stream()).findFirst();
     }
 
-    /** The stages from a socket to each converter that it feeds. */
+    /** The stages from a socket to each converter that it feeds, or to what a digital socket sends. */
     List<List<Stage>> converters(String in) {
-        return device.stages().stream()
-                .filter(stage -> stage.kind() == StageKind.TO_DIGITAL)
-                .flatMap(stage -> way(in, stage.id()).stream())
-                .toList();
+        return recorded().flatMap(stage -> way(in, stage).stream()).toList();
+    }
+
+    private Stream<String> recorded() {
+        return Stream.concat(
+                        device.stages().stream()
+                                .filter(stage -> stage.kind() == StageKind.TO_DIGITAL)
+                                .map(Stage::id),
+                        device.sockets().stream().flatMap(Ports::recorded).flatMap(pair -> pair.from().stream()))
+                .distinct();
     }
 
     /** Whether some socket of one port feeds each socket of another one. */
@@ -84,9 +90,5 @@ final class Inside {
                 .map(way -> way.get(way.size() - 1).id())
                 .distinct()
                 .count();
-    }
-
-    Stream<Stage> stages() {
-        return device.stages().stream();
     }
 }

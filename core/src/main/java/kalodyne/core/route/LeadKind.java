@@ -48,21 +48,19 @@ record LeadKind(int number, Lead lead, List<String> marks, boolean isOwned) {
                         .anyMatch(wire -> joins(wire.from().end(), wire.to().end(), one.id(), other.id()));
     }
 
-    /** Which contact of one end leads to which of another one, and through what. */
+    /** Which contact of one end leads to which of another one, through what, and what lies across each end. */
     List<String> wiring(LeadEnd one, LeadEnd other) {
         return lead.wires().stream()
-                .filter(wire -> joins(wire.from().end(), wire.to().end(), one.id(), other.id()))
-                .map(wire -> contact(wire, one.id())
-                        + contact(wire, other.id())
+                .map(wire -> place(wire.from(), one, other)
+                        + place(wire.to(), one, other)
                         + wire.facts().printed(Fact.RESISTOR).orElse(""))
                 .sorted()
                 .toList();
     }
 
-    private static String contact(Wire wire, String end) {
-        return (wire.from().end().equals(end) ? wire.from() : wire.to())
-                .contact()
-                .word();
+    private static String place(Wire.Spot spot, LeadEnd one, LeadEnd other) {
+        String end = spot.end().equals(one.id()) ? "in " : spot.end().equals(other.id()) ? "out " : "else ";
+        return end + spot.contact().word() + " ";
     }
 
     private static boolean joins(String from, String to, String one, String other) {

@@ -7,6 +7,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
 
@@ -56,7 +57,22 @@ public final class Planner {
         if (new HashSet<>(wish.sources()).size() < wish.sources().size()) {
             return Optional.of("One source stands there twice. Choose each once.");
         }
-        return Optional.empty();
+        for (String id : wish.sources()) {
+            Device source = device(id).orElseThrow();
+            Ports ports = new Ports(source);
+            if (ports.outlets().isEmpty() && ports.dataOut().isEmpty()) {
+                return Optional.of(source.name() + " has no output that could be recorded.");
+            }
+        }
+        Device target = device(wish.target()).orElseThrow();
+        Ports ports = new Ports(target);
+        boolean records = !ports.dataIns().isEmpty()
+                || target.kind() == DeviceKind.MIXER
+                || ports.inlets().stream().anyMatch(ports::converts);
+        return records
+                ? Optional.empty()
+                : Optional.of(target.name()
+                        + " does not record. Choose a computer, phone, tablet, recorder, camera or mixer.");
     }
 
     private Optional<Device> device(String id) {

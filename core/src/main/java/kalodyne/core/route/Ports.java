@@ -15,7 +15,6 @@ import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.StageKind;
 import kalodyne.core.gear.Way;
 
 /** The ways into a device and out of it, single sockets and pairs for left and right. */
@@ -196,7 +195,6 @@ final class Ports {
 
     /** Whether something that comes in is recorded or sent on as data here. */
     boolean converts(Port in) {
-        return device.stages().stream().anyMatch(stage -> stage.kind() == StageKind.TO_DIGITAL)
-                && inside.tracks(in) > 0;
+        return inside.tracks(in) > 0;
     }
 }

@@ -23,6 +23,8 @@ final class RouteGraph {
     /** From one device not more than so many others are looked at, the likeliest; few shelves have more. */
     private static final int MOST_NEIGHBOURS = 12;
 
+    private static final int MOST_TO_GET = 24;
+
     private static final double DEVICE = 2;
     private static final double MISSING = 6;
     private static final double NOT_OWNED = 8;
@@ -123,9 +125,12 @@ final class RouteGraph {
             }
             edges.sort(Comparator.comparingDouble(Edge::weight)
                     .thenComparing(edge -> edge.to().device()));
-            int[] count = new int[1];
+            int[] count = new int[2];
             edges.stream()
-                    .filter(edge -> edge.to().device().equals(target) || count[0]++ < MOST_NEIGHBOURS)
+                    .filter(edge -> edge.to().device().equals(target)
+                            || (owned.contains(edge.to().device())
+                                    ? count[0]++ < MOST_NEIGHBOURS
+                                    : count[1]++ < MOST_TO_GET))
                     .forEach(edge -> add(from, edge.to(), edge.weight()));
         }
     }

@@ -9,6 +9,10 @@ import kalodyne.core.units.Print;
 final class Scoring {
     private static final double WRONG = 60;
     private static final double CAUTION = 25;
+
+    /** Who wants left and right apart would rather get something than lose them. */
+    private static final double SIDES = 300;
+
     private static final double WEAK = 8;
 
     /** With less between peak and noise one hears it in quiet music; common practice. */
@@ -82,7 +86,7 @@ final class Scoring {
     private void sides(int channels, int sourceChannels) {
         boolean isLost = channels < sourceChannels;
         switch (wish.stereo()) {
-            case KEEP -> add(isLost ? 80 : 0, isLost ? "left and right do not stay apart" : KEPT);
+            case KEEP -> add(isLost ? SIDES : 0, isLost ? "left and right do not stay apart" : KEPT);
             case NO_MATTER -> add(isLost ? 3 : 0, isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
             case MONO_ENOUGH ->
                 add(0, isLost ? "mono, as is enough" : channels + (channels == 1 ? " channel" : " channels"));
