@@ -12,6 +12,7 @@ import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.shelf.ShelfRoom;
 import kalodyne.desktop.shell.Appearance;
 import kalodyne.desktop.shell.MainWindow;
@@ -46,7 +47,7 @@ public final class Workbench implements AutoCloseable {
                 appearance,
                 List.of(
                         new ShelfRoom(this::shelf),
-                        new HookupRoom(this::joints, this::plugs),
+                        new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
                         new TakesRoom(studio, takes)),
                 opener);

@@ -36,7 +36,11 @@ final class Listening {
         List<Port> plugs = head.sockets().stream()
                 .filter(socket -> socket.signal() == SignalKind.HEADPHONE)
                 .map(socket -> Port.of(head, List.of(socket), 2))
+                .filter(plug -> Chains.isFree(plug, head, taken))
                 .toList();
+        if (plugs.isEmpty()) {
+            return new Heard(Optional.empty(), new Way.Monitoring(head.name() + " as they are plugged already", 0));
+        }
         for (String id : nearest(chains)) {
             Device device = devices.get(id);
             for (Port out : outs(device)) {

@@ -59,20 +59,31 @@ public final class Planner {
         }
         for (String id : wish.sources()) {
             Device source = device(id).orElseThrow();
-            Ports ports = new Ports(source);
-            if (ports.outlets().isEmpty() && ports.dataOut().isEmpty()) {
+            if (!isSource(source)) {
                 return Optional.of(source.name() + " has no output that could be recorded.");
             }
         }
         Device target = device(wish.target()).orElseThrow();
-        Ports ports = new Ports(target);
-        boolean records = !ports.dataIns().isEmpty()
-                || target.kind() == DeviceKind.MIXER
-                || ports.inlets().stream().anyMatch(ports::converts);
-        return records
+        return isRecorder(target)
                 ? Optional.empty()
                 : Optional.of(target.name()
                         + " does not record. Choose a computer, phone, tablet, recorder, camera or mixer.");
+    }
+
+    /** Whether something comes out of a device that could be recorded. */
+    public static boolean isSource(Device device) {
+        Ports ports = new Ports(device);
+        return !ports.outlets().isEmpty() || ports.dataOut().isPresent();
+    }
+
+    /** Whether a device records, or gathers what is to be heard together. */
+    public static boolean isRecorder(Device device) {
+        Ports ports = new Ports(device);
+        boolean hasConverters =
+                device.kind() != DeviceKind.INTERFACE && ports.inlets().stream().anyMatch(ports::converts);
+        return (!ports.dataIns().isEmpty() && device.kind() != DeviceKind.HUB)
+                || device.kind() == DeviceKind.MIXER
+                || hasConverters;
     }
 
     private Optional<Device> device(String id) {

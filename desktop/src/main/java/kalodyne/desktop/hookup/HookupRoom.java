@@ -15,6 +15,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.PlugModel;
+import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -23,6 +24,7 @@ import kalodyne.desktop.shell.Room;
 public final class HookupRoom implements Room {
     private final Supplier<JointsModel> made;
     private final Supplier<PlugModel> madePlugs;
+    private final Supplier<WayModel> madeWays;
     private final ReadOnlyBooleanWrapper onRun = new ReadOnlyBooleanWrapper(this, "onRun", true);
     private final ReadOnlyObjectWrapper<Report> report =
             new ReadOnlyObjectWrapper<>(this, "report", new Report("", List.of(), "", Optional.empty(), ""));
@@ -37,9 +39,10 @@ public final class HookupRoom implements Room {
      *
      * @param joints is asked for when the room is first entered: until then nothing needs to be computed
      */
-    public HookupRoom(Supplier<JointsModel> joints, Supplier<PlugModel> plugs) {
+    public HookupRoom(Supplier<JointsModel> joints, Supplier<PlugModel> plugs, Supplier<WayModel> ways) {
         this.made = joints;
         this.madePlugs = plugs;
+        this.madeWays = ways;
     }
 
     private JointsModel joints() {
@@ -99,7 +102,7 @@ public final class HookupRoom implements Room {
 
     private HookupView view() {
         if (view == null) {
-            view = new HookupView(joints(), plugs(), overlay);
+            view = new HookupView(joints(), plugs(), madeWays.get(), overlay);
         }
         return view;
     }
@@ -156,6 +159,7 @@ public final class HookupRoom implements Room {
     @Override
     public List<Command> commands() {
         return List.of(
+                Command.of("Find a way to record…", "Shortcut+Shift+P", () -> view().findWay()),
                 Command.of("Plug something…", "Shortcut+P", () -> view().plug()),
                 Command.of("Unplug this joint", "Shortcut+Delete", () -> plugs().unplug()));
     }

@@ -14,6 +14,7 @@ import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.PlugModel;
+import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
@@ -26,7 +27,9 @@ final class HookupView extends VBox {
 
     private final JointsModel joints;
     private final PlugModel plugs;
+    private final WayModel ways;
     private final Overlay overlay;
+    private final Button way = new Button("Find a way…");
     private final Button plug = new Button("Plug something…");
     private final Button unplug = new Button("Unplug this");
     private final Label sentence = new Label();
@@ -41,15 +44,19 @@ final class HookupView extends VBox {
     private final VBox empty = empty();
     private boolean showing;
 
-    HookupView(JointsModel joints, PlugModel plugs, Overlay overlay) {
+    HookupView(JointsModel joints, PlugModel plugs, WayModel ways, Overlay overlay) {
         this.joints = joints;
         this.plugs = plugs;
+        this.ways = ways;
         this.overlay = overlay;
         getStyleClass().addAll("room", "hookup");
         switches = new SwitchesRow(plugs);
         alternatives = new AlternativesPane(plugs);
+        way.setId("find-way");
+        way.getStyleClass().add("primary");
+        way.setMinWidth(Region.USE_PREF_SIZE);
+        way.setOnAction(event -> findWay());
         plug.setId("plug");
-        plug.getStyleClass().add("primary");
         plug.setMinWidth(Region.USE_PREF_SIZE);
         plug.setOnAction(event -> plug());
         unplug.setId("unplug");
@@ -65,7 +72,7 @@ final class HookupView extends VBox {
         });
         work = new BesideOrBelow(list, detail(), LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
         VBox.setVgrow(work, Priority.ALWAYS);
-        getChildren().addAll(new RoomHeader(sentence, unplug, plug), empty, work);
+        getChildren().addAll(new RoomHeader(sentence, unplug, plug, way), empty, work);
         joints.jointsProperty().addListener(change -> show());
         joints.chosenProperty().addListener(change -> show());
         alternatives.chosenProperty().addListener(change -> showCurves());
@@ -97,6 +104,10 @@ final class HookupView extends VBox {
         box.getStyleClass().add("drop-zone");
         box.setId("nothing-plugged");
         return box;
+    }
+
+    void findWay() {
+        new WishPage(ways, overlay).open();
     }
 
     void plug() {

@@ -224,4 +224,29 @@ class HookupRoomTest {
             assertThat(lead.isSelected()).isTrue();
         }
     }
+
+    /** From a sentence to what is plugged, in one step that is taken back with one. */
+    @Test
+    void a_wish_becomes_what_is_plugged() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+            pick(desk, "#wish-source", "Turntable");
+            pick(desk, "#wish-recorder", "Camera");
+            // A cartridge needs its preamp, and there is none on the shelf.
+            ListView<?> ways = desk.find("#ways");
+            assertThat(ways.getItems().size()).isPositive();
+            assertThat(desk.text("#way-detail")).contains("Phono preamp");
+            assertThat(desk.find("#use-way").isDisabled()).isTrue();
+            pick(desk, "#wish-source", "Mixer");
+            assertThat(desk.text("#way-detail"))
+                    .startsWith("Mixer – Lead 9 → Camera")
+                    .contains("Heard: Headphones");
+            desk.click("#use-way");
+            assertThat(desk.text("#joint-title")).isEqualTo("Mixer → Camera · Lead 9");
+            assertThat(desk.text("#hookup-sentence")).startsWith("11 joints");
+            desk.press(KeyCode.CONTROL, KeyCode.Z);
+            assertThat(desk.text("#hookup-sentence")).startsWith("10 joints");
+        }
+    }
 }
