@@ -196,23 +196,17 @@ public record Device(
 
         private static void require(String what, String id, Set<String> known, List<String> wanted, String kind) {
             for (String each : wanted) {
-                if (!known.contains(bare(each))) {
+                if (!known.contains(Stage.fedBy(each))) {
                     throw new IllegalArgumentException("the " + what + " “" + id + "” points at the " + kind + " “"
                             + Names.shown(each) + "”, which is not there");
                 }
             }
         }
 
-        /** Without the side: "phones:left" is the socket "phones". */
-        private static String bare(String reference) {
-            int colon = reference.indexOf(':');
-            return colon < 0 ? reference : reference.substring(0, colon);
-        }
-
         private void requireNoCircle() {
             Map<String, List<String>> from = new HashMap<>();
-            stages.forEach(stage -> from.put(
-                    stage.id(), stage.from().stream().map(References::bare).toList()));
+            stages.forEach(stage ->
+                    from.put(stage.id(), stage.from().stream().map(Stage::fedBy).toList()));
             // What is plugged in nowhere hears another socket, and so on: that must end somewhere too.
             sockets.forEach(socket -> from.putIfAbsent(
                     socket.id(), socket.ties().normalledFrom().stream().toList()));

@@ -3,6 +3,7 @@ package kalodyne.core.gear;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import kalodyne.core.units.Length;
 
 /**
  * A lead or adapter that lies in a drawer, once or several times.
@@ -71,6 +72,11 @@ public record Lead(
     /** What it joins: "6.35 mm two-pole plug → 6.35 mm two-pole plug". */
     public String words() {
         return ends.stream().map(LeadEnd::words).collect(Collectors.joining(" → "));
+    }
+
+    /** From plug to plug; 0 where that is not known. */
+    public double metres() {
+        return facts.quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);
     }
 
     public Lead withId(String newId) {

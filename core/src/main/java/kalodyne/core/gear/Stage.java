@@ -30,6 +30,18 @@ public record Stage(
         controls = List.copyOf(controls);
     }
 
+    /** The mark of the socket or stage in a reference: "phones:left" is the socket "phones". */
+    public static String fedBy(String reference) {
+        int colon = reference.indexOf(':');
+        return colon < 0 ? reference : reference.substring(0, colon);
+    }
+
+    /** What of a socket is meant in a reference: "left" of "phones:left"; empty where it is all of it. */
+    public static Optional<String> sideOf(String reference) {
+        int colon = reference.indexOf(':');
+        return colon < 0 ? Optional.empty() : Optional.of(reference.substring(colon + 1));
+    }
+
     /** The same stage fed by something else. */
     public Stage withFrom(List<String> newFrom) {
         return new Stage(id, name, kind, side, newFrom, controls, facts);

@@ -17,6 +17,7 @@ import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
 import kalodyne.core.units.Gain;
 
 /**
@@ -110,7 +111,7 @@ public record JointCircuit(
         private Set<Spot> sockets() {
             Set<Spot> sockets = new LinkedHashSet<>();
             for (Plugging plugging : patch.pluggings()) {
-                Stream.of(plugging.plug(), plugging.socket())
+                plugging.spots().stream()
                         .filter(spot -> patch.socket(spot).isPresent())
                         .forEach(spot -> {
                             sockets.add(spot);
@@ -187,7 +188,7 @@ public record JointCircuit(
             Socket socket = patch.socket(spot).orElseThrow();
             boolean isTaken = device.stages().stream()
                     .flatMap(stage -> stage.from().stream())
-                    .anyMatch(from -> from.equals(spot.part()) || from.startsWith(spot.part() + ":"));
+                    .anyMatch(from -> Stage.fedBy(from).equals(spot.part()));
             return isTaken
                     ? Set.of()
                     : device.sockets().stream()

@@ -67,7 +67,7 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
                 .filter(patch::isPlugged)
                 .findFirst()
                 .or(() -> patch.pluggings().stream()
-                        .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                        .flatMap(plugging -> plugging.spots().stream())
                         .filter(spot -> patch.socket(spot).isPresent())
                         .findFirst())
                 .orElseGet(() -> patch.pluggings().get(0).plug());
@@ -98,7 +98,7 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
                         .filter(end ->
                                 passage.in().equals(spot) || passage.out().equals(spot)));
         Stream<Spot> wired = patch.pluggings().stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .flatMap(plugging -> plugging.spots().stream())
                 .filter(other -> patch.isWired(spot, other));
         return Stream.concat(wound, wired)
                 .filter(other -> !other.equals(spot) && patch.isPlugged(other))

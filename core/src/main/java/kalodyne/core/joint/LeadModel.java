@@ -11,7 +11,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Wire;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.Impedance;
-import kalodyne.core.units.Length;
 
 /**
  * Puts a lead or adapter into a circuit: each wire with its resistance, and half of the capacitance between a core and what
@@ -30,7 +29,7 @@ final class LeadModel {
         this.board = board;
         this.id = id;
         this.lead = lead;
-        this.metres = lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);
+        this.metres = lead.metres();
     }
 
     void put() {

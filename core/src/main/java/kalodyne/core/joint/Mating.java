@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Form;
 
 /**
  * Which contact of a plug touches which contact of the socket that it goes into.
@@ -35,6 +36,11 @@ public final class Mating {
         public Reading {
             touches = List.copyOf(touches);
         }
+    }
+
+    /** Whether one of two goes into the other, whichever of them is the plug. */
+    public static boolean fits(Connector one, Form oneForm, Connector other, Form otherForm) {
+        return oneForm != otherForm && !(oneForm == Form.PLUG ? of(one, other) : of(other, one)).isEmpty();
     }
 
     /** The readings of a pair, the likelier first; empty where the plug does not go in. */

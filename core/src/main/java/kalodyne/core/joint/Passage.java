@@ -34,9 +34,8 @@ record Passage(Spot in, Carries received, Spot out, Carries given, Stage stage) 
     }
 
     private static Stream<Passage> of(String id, Device device, Stage stage, String from) {
-        int colon = from.indexOf(':');
-        Optional<Socket> in = device.socket(colon < 0 ? from : from.substring(0, colon));
-        Optional<String> side = colon < 0 ? Optional.empty() : Optional.of(from.substring(colon + 1));
+        Optional<Socket> in = device.socket(Stage.fedBy(from));
+        Optional<String> side = Stage.sideOf(from);
         Optional<Carries> received = in.filter(socket -> socket.way() != Way.OUT)
                 .flatMap(socket -> side.isPresent()
                         ? Stream.of(Carries.values())

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
@@ -225,9 +224,7 @@ public record Patch(
         Set<Plugging> joined = new LinkedHashSet<>(groups.getOrDefault(key(one), Set.of()));
         joined.addAll(groups.getOrDefault(key(other), Set.of()));
         joined.addAll(more);
-        joined.stream()
-                .flatMap(each -> Stream.of(each.plug(), each.socket()))
-                .forEach(spot -> groups.put(key(spot), joined));
+        joined.stream().flatMap(each -> each.spots().stream()).forEach(spot -> groups.put(key(spot), joined));
     }
 
     /** All ends of a lead hang together, and so do all sockets that a device wires to each other; others do not. */
@@ -240,10 +237,15 @@ public record Patch(
         return spot.item() + "." + parallel;
     }
 
+    /** What is plugged with the gear that it takes, of more gear and leads. */
+    public static Patch of(Map<String, Device> devices, Map<String, Lead> leads, List<Plugging> pluggings) {
+        return new Patch(devices, leads, List.of()).only(new LinkedHashSet<>(pluggings));
+    }
+
     private Patch only(Set<Plugging> group) {
         Map<String, Device> someDevices = new LinkedHashMap<>();
         Map<String, Lead> someLeads = new LinkedHashMap<>();
-        group.stream().flatMap(each -> Stream.of(each.plug(), each.socket())).forEach(spot -> {
+        group.stream().flatMap(each -> each.spots().stream()).forEach(spot -> {
             if (devices.containsKey(spot.item())) {
                 someDevices.put(spot.item(), devices.get(spot.item()));
             } else {
@@ -253,7 +255,7 @@ public record Patch(
         Set<Spot> elsewhere = new LinkedHashSet<>(busy);
         pluggings.stream()
                 .filter(plugging -> !group.contains(plugging))
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .flatMap(plugging -> plugging.spots().stream())
                 .forEach(elsewhere::add);
         elsewhere.removeIf(spot -> !someDevices.containsKey(spot.item()));
         List<Switched> known = switched.stream()

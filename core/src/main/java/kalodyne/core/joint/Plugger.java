@@ -75,11 +75,7 @@ public final class Plugger {
         return leads.get(lead).ends().stream()
                 .map(end -> new Spot(lead, end.id()))
                 .filter(end -> !now.isPlugged(end))
-                .filter(end -> now.form(end) != now.form(target))
-                .filter(end -> !(now.form(end) == Form.PLUG
-                                ? Mating.of(now.connector(end), wanted)
-                                : Mating.of(wanted, now.connector(end)))
-                        .isEmpty())
+                .filter(end -> Mating.fits(now.connector(end), now.form(end), wanted, now.form(target)))
                 .findFirst();
     }
 

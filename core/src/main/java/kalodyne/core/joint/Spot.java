@@ -2,6 +2,9 @@ package kalodyne.core.joint;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
 import kalodyne.core.units.UnreadableQuantity;
 
@@ -34,6 +37,12 @@ public record Spot(String item, String part) {
     public String kind() {
         int slash = item.indexOf('/');
         return slash < 0 ? item : item.substring(0, slash);
+    }
+
+    /** The marks under which the leads of a kind are plugged: "lead-3", "lead-3/2". */
+    public static Stream<String> marks(Lead lead) {
+        return IntStream.rangeClosed(1, lead.owned())
+                .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number);
     }
 
     /** "bass-synth.out". */

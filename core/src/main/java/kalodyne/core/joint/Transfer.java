@@ -52,6 +52,13 @@ public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Compl
         return !from.socket().item().equals(to.socket().item());
     }
 
+    /** Pads for phones take up to 40 dB away; what is further down is only crosstalk, or nothing. */
+    public static final double LOST_DB = -55;
+
+    public boolean isLost() {
+        return atMiddle().db() <= LOST_DB;
+    }
+
     /** In dB re the open-circuit source. */
     public Gain gain(double frequency) {
         return Gain.ofRatio(at(frequency).magnitude());

@@ -60,9 +60,8 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
     /** Whether nothing is plugged into a socket of a device, or into another one that is the same hole. */
     public boolean isFree(Device device, Socket socket) {
         Optional<String> opening = socket.ties().opening();
-        Set<Spot> taken = plugged.stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
-                .collect(Collectors.toSet());
+        Set<Spot> taken =
+                plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
         return device.sockets().stream()
                 .filter(other -> other.id().equals(socket.id())
                         || (opening.isPresent() && other.ties().opening().equals(opening)))
@@ -80,7 +79,7 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
         Map<String, Lead> leads = new LinkedHashMap<>();
         List<Plugging> there = new ArrayList<>();
         for (Plugging plugging : plugged) {
-            List<Spot> spots = List.of(plugging.plug(), plugging.socket());
+            List<Spot> spots = plugging.spots();
             if (spots.stream().allMatch(spot -> isThere(spot, device, lead))) {
                 there.add(plugging);
                 for (Spot spot : spots) {

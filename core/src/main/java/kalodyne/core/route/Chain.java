@@ -40,8 +40,7 @@ record Chain(List<Hop> hops, Set<String> used) {
                 case WEAK -> 8;
                 case NONE -> 0;
             };
-            cost += hop.made().joining().leads().size()
-                    + 6.0 * hop.made().joining().missing();
+            cost += hop.made().joining().cost();
             cost += hop.from().shape().channels() == hop.to().shape().channels() ? 0 : 2;
         }
         return cost;

@@ -2,7 +2,6 @@ package kalodyne.core.route;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +10,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.route.RouteGraph.Node;
 import kalodyne.core.route.RouteGraph.Side;
@@ -55,16 +53,15 @@ final class Chains {
             Node to = way.get(i + 1);
             boolean isHop = !from.device().equals(to.device());
             if (isHop) {
-                boolean isLast = i + 2 < way.size() && way.get(i + 2).side() == Side.RECORDED;
-                Side next = i + 2 < way.size() ? way.get(i + 2).side() : Side.RECORDED;
+                Side next = way.get(i + 2).side();
                 open = open.stream()
-                        .flatMap(chain -> further(chain, from, to, isLast ? Side.RECORDED : next, taken, channels))
+                        .flatMap(chain -> further(chain, from, to, next, taken, channels))
                         .sorted(Comparator.comparingDouble(Chain::roughCost))
                         .limit(MOST_KEPT)
                         .toList();
             }
         }
-        return open.stream().filter(chain -> !chain.hops().isEmpty()).toList();
+        return open;
     }
 
     private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
@@ -85,8 +82,7 @@ final class Chains {
                         .ifPresent(joining -> pairs.add(new Pair(
                                 out,
                                 in,
-                                joining.leads().size()
-                                        + 6.0 * joining.missing()
+                                joining.cost()
                                         + Mismatch.of(
                                                 out.shape().signal(), in.shape().signal())
                                         + lost(out, in, channels))));
@@ -167,11 +163,7 @@ final class Chains {
     }
 
     static boolean isFree(Port port, Device device, Wiring taken) {
-        Set<Spot> seen = new HashSet<>();
-        return port.sockets().stream()
-                .allMatch(spot -> seen.add(spot)
-                        && device.socket(spot.part())
-                                .filter(socket -> taken.isFree(device, socket))
-                                .isPresent());
+        return port.parts().stream()
+                .allMatch(part -> taken.isFree(device, device.socket(part).orElseThrow()));
     }
 }

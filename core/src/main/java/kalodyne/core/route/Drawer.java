@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.IntStream;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Spot;
 
 /** The leads that may be used, those alike together; and those that one could get. */
 final class Drawer {
@@ -24,8 +24,7 @@ final class Drawer {
         Map<Lead, List<String>> alike = new LinkedHashMap<>();
         for (Lead lead : owned) {
             List<String> marks = alike.computeIfAbsent(plain(lead), each -> new ArrayList<>());
-            IntStream.rangeClosed(1, lead.owned())
-                    .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number)
+            Spot.marks(lead)
                     .filter(mark -> !used.contains(mark))
                     .limit(Math.max(0, MOST_ALIKE - marks.size()))
                     .forEach(marks::add);

@@ -3,12 +3,10 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
@@ -90,19 +88,7 @@ final class Hops {
 
     /** What is plugged, with the gear that it takes. */
     Patch patch(List<Plugging> pluggings) {
-        Map<String, Device> someDevices = new LinkedHashMap<>();
-        Map<String, Lead> someLeads = new LinkedHashMap<>();
-        pluggings.stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
-                .map(Spot::item)
-                .forEach(item -> {
-                    if (devices.containsKey(item)) {
-                        someDevices.put(item, devices.get(item));
-                    } else {
-                        someLeads.put(item, leads.get(item));
-                    }
-                });
-        return new Patch(someDevices, someLeads, pluggings);
+        return Patch.of(devices, leads, pluggings);
     }
 
     Lead lead(String mark) {

@@ -34,7 +34,7 @@ final class Inside {
             return Optional.empty();
         }
         for (String from : to.from()) {
-            String bare = bare(from);
+            String bare = Stage.fedBy(from);
             if (bare.equals(socket)) {
                 return Optional.of(new ArrayList<>(List.of(to)));
             }
@@ -45,12 +45,6 @@ final class Inside {
             }
         }
         return Optional.empty();
-    }
-
-    /** "phones:left" is a side of the socket "phones". */
-    private static String bare(String reference) {
-        int colon = reference.indexOf(':');
-        return colon < 0 ? reference : reference.substring(0, colon);
     }
 
     /** The stages from a socket to another one; none of them where both are wired to each other. */

@@ -15,6 +15,8 @@ import kalodyne.core.joint.Spot;
  * @param links what goes into what
  */
 record Joining(List<LeadKind> leads, List<Link> links) {
+    private static final double COST_TO_GET = 6;
+
     /** A socket of one of the ports, or an end of one of the leads. */
     record Ref(Kind kind, int index, String end) {
         enum Kind {
@@ -47,6 +49,11 @@ record Joining(List<LeadKind> leads, List<Link> links) {
     /** How many of its leads are not owned. */
     int missing() {
         return (int) leads.stream().filter(lead -> !lead.isOwned()).count();
+    }
+
+    /** What its leads weigh against other ways, those to be got more. */
+    double cost() {
+        return leads.size() + COST_TO_GET * missing();
     }
 
     double metres() {

@@ -10,6 +10,7 @@ import java.util.Set;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.LeadEnd;
+import kalodyne.core.joint.Mating;
 import kalodyne.core.route.Joining.Link;
 import kalodyne.core.route.Joining.Ref;
 
@@ -122,7 +123,7 @@ final class Joinings {
         }
 
         boolean fits(End other) {
-            return LeadKind.fits(connector, form, other.connector(), other.form());
+            return Mating.fits(connector, form, other.connector(), other.form());
         }
 
         boolean fits(LeadEnd other) {

@@ -9,7 +9,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.Mating;
-import kalodyne.core.units.Length;
 
 /**
  * Leads that are alike: one of them does what another does.
@@ -25,20 +24,14 @@ record LeadKind(int number, Lead lead, List<String> marks, boolean isOwned) {
     }
 
     double metres() {
-        return lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);
+        return lead.metres();
     }
 
     /** Its ends that go into something, or into which that goes. */
     List<LeadEnd> fitting(Connector connector, Form form) {
         return lead.ends().stream()
-                .filter(end -> fits(end.connector(), end.form(), connector, form))
+                .filter(end -> Mating.fits(end.connector(), end.form(), connector, form))
                 .toList();
-    }
-
-    /** Whether one of two goes into the other. */
-    static boolean fits(Connector one, Form oneForm, Connector other, Form otherForm) {
-        return oneForm != otherForm
-                && !(oneForm == Form.PLUG ? Mating.of(one, other) : Mating.of(other, one)).isEmpty();
     }
 
     /** Whether a wire leads from one end to another one. */

@@ -26,7 +26,6 @@ final class RouteGraph {
     private static final int MOST_TO_GET = 24;
 
     private static final double DEVICE = 2;
-    private static final double MISSING = 6;
     private static final double NOT_OWNED = 8;
 
     private final SimpleDirectedWeightedGraph<Node, DefaultWeightedEdge> graph =
@@ -154,10 +153,7 @@ final class RouteGraph {
                 List.of(out, in),
                 key -> joinings.of(out, in).stream()
                         .findFirst()
-                        .map(joining -> 1.0
-                                + joining.leads().size()
-                                + MISSING * joining.missing()
-                                + Mismatch.of(out.signal(), in.signal())));
+                        .map(joining -> 1.0 + joining.cost() + Mismatch.of(out.signal(), in.signal())));
     }
 
     /** Ways from the source to the recorder, the likeliest first. */

@@ -75,10 +75,7 @@ final class Scoring {
                 case NONE -> 0;
             };
             if (points > 0) {
-                add(
-                        points,
-                        Character.toLowerCase(finding.title().charAt(0))
-                                + finding.title().substring(1));
+                add(points, Print.withinSentence(finding.title()));
             }
         });
     }

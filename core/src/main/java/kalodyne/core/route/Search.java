@@ -15,7 +15,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
@@ -78,7 +77,7 @@ final class Search {
                 .map(device -> device.withId(Missing.mark(device.id())))
                 .forEach(device -> devices.put(device.id(), device));
         used = taken.plugged().stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .flatMap(plugging -> plugging.spots().stream())
                 .map(Spot::item)
                 .collect(Collectors.toSet());
         List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();

@@ -13,7 +13,6 @@ import kalodyne.core.joint.rules.JointRules;
  * @param title what it is, in a few words: "By the interface"
  * @param strands one for each source
  * @param monitoring how it is heard meanwhile
- * @param clock what gives the tempo, in words; empty where nothing does or nothing was wished
  * @param patch everything that is plugged
  * @param joints what comes of it
  * @param missing what is not owned
@@ -24,7 +23,6 @@ public record Way(
         String title,
         List<Strand> strands,
         Monitoring monitoring,
-        Optional<String> clock,
         Patch patch,
         List<JointRules.Checked> joints,
         List<Missing> missing,
@@ -69,7 +67,7 @@ public record Way(
     public record Monitoring(String words, double delayMilliseconds) {}
 
     Way withJoints(List<JointRules.Checked> newJoints) {
-        return new Way(title, strands, monitoring, clock, patch, newJoints, missing, score, reasons);
+        return new Way(title, strands, monitoring, patch, newJoints, missing, score, reasons);
     }
 
     public int channels() {

@@ -21,9 +21,6 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
 final class WayMaker {
-    /** A signal that is further down does not arrive. */
-    private static final double LOST_DB = -55;
-
     private final Map<String, Device> devices;
     private final Hops hops;
     private final Wish wish;
@@ -68,7 +65,6 @@ final class WayMaker {
                         title(chains),
                         strands,
                         heard.monitoring(),
-                        Optional.empty(),
                         patch,
                         joints,
                         missing,
@@ -162,8 +158,7 @@ final class WayMaker {
                         .filter(from -> hop.from().sockets().contains(from.socket()))
                         .filter(sources::add)
                         .forEach(from -> reading.ways().stream()
-                                .filter(way -> way.from().equals(from)
-                                        && way.atMiddle().db() > LOST_DB)
+                                .filter(way -> way.from().equals(from) && !way.isLost())
                                 .max((a, b) -> Double.compare(
                                         a.atMiddle().db(), b.atMiddle().db()))
                                 .ifPresent(way -> reached.add(way.to()))));

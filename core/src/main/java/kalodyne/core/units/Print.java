@@ -66,6 +66,11 @@ public final class Print {
         return moment.endsWith(".0") ? moment.substring(0, moment.length() - 2) : moment;
     }
 
+    /** Words that begin a sentence, to stand within one: "Use Lead 3" becomes "use Lead 3". */
+    public static String withinSentence(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+
     private static boolean isZero(String digits) {
         return digits.chars().allMatch(c -> c == '0' || c == '.');
     }

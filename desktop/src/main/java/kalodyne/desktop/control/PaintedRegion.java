@@ -126,6 +126,14 @@ public abstract class PaintedRegion extends Region {
     /** Paints everything. Called on a clear canvas. */
     protected abstract void paint(GraphicsContext graphics, double width, double height);
 
+    /** An empty card with a thin edge. */
+    protected final void paintCard(GraphicsContext graphics, double width, double height) {
+        graphics.setFill(color(Ink.CARD));
+        graphics.fillRect(0, 0, width, height);
+        graphics.setStroke(color(Ink.RULE));
+        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
+    }
+
     protected final Color color(Ink ink) {
         return (Color) paints.get(ink).get();
     }

@@ -84,7 +84,7 @@ final class AlternativesPane extends VBox {
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .findFirst()
                 .map(Finding::title)
-                .map(title -> "Then: " + Character.toLowerCase(title.charAt(0)) + title.substring(1))
+                .map(title -> "Then: " + Print.withinSentence(title))
                 .orElse("Then nothing is wrong");
         return left
                 + cure.joints().stream()

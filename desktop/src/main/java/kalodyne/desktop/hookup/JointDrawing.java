@@ -74,10 +74,7 @@ final class JointDrawing extends PaintedRegion {
 
     @Override
     protected void paint(GraphicsContext graphics, double width, double height) {
-        graphics.setFill(color(Ink.CARD));
-        graphics.fillRect(0, 0, width, height);
-        graphics.setStroke(color(Ink.RULE));
-        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
+        paintCard(graphics, width, height);
         joint.ifPresent(each -> {
             JointMap map = JointMap.of(each.patch(), each.circuit());
             // What does not fit is drawn smaller, within reason.

@@ -83,10 +83,7 @@ final class ResponseCurve extends PaintedRegion {
 
     @Override
     protected void paint(GraphicsContext graphics, double width, double height) {
-        graphics.setFill(color(Ink.CARD));
-        graphics.fillRect(0, 0, width, height);
-        graphics.setStroke(color(Ink.RULE));
-        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
+        paintCard(graphics, width, height);
         if (!curves.isEmpty()) {
             new Painter(graphics, width, height).paint();
         }

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.findings.Finding;
@@ -19,6 +18,7 @@ import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.run.RunJoint;
 import kalodyne.core.run.Station;
+import kalodyne.core.units.Print;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
 public final class JointsModel {
@@ -143,7 +143,7 @@ public final class JointsModel {
     public void choose(Place.Plugged place) {
         joints().stream()
                 .filter(joint -> joint.patch().pluggings().stream()
-                        .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                        .flatMap(plugging -> plugging.spots().stream())
                         .anyMatch(spot ->
                                 spot.item().equals(place.item()) && spot.part().equals(place.part())))
                 .findFirst()
@@ -170,13 +170,9 @@ public final class JointsModel {
                 .filter(joint -> joint.findings().contains(finding))
                 .findFirst()
                 .map(joint -> joint.title() + ": "
-                        + lowered(best.filter(
+                        + Print.withinSentence(best.filter(
                                         words -> chosen().filter(joint::equals).isPresent())
                                 .orElse(finding.remedy().orElseThrow().words()))));
-    }
-
-    private static String lowered(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */

@@ -21,6 +21,7 @@ import kalodyne.core.joint.rules.Cures;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.joint.rules.Offers;
 import kalodyne.core.joint.rules.Offers.Offer;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.job.Jobs;
 
 /** Changes what is plugged, and tries out what else could be. */
@@ -104,15 +105,11 @@ public final class PlugModel {
     /** Plugs and switches as it says. */
     public void follow(Cure cure) {
         cure.wiring().ifPresent(after -> {
-            studio.edit(lowered(cure.words()), setup -> setup.withWiring(after));
+            studio.edit(Print.withinSentence(cure.words()), setup -> setup.withWiring(after));
             cure.joints().stream()
                     .findFirst()
                     .ifPresent(joint -> joints.chooseWith(joint.patch().pluggings()));
         });
-    }
-
-    private static String lowered(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     // --- plugging ----------------------------------------------------------------------------------------------

@@ -2,6 +2,7 @@ package kalodyne.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
@@ -21,7 +22,7 @@ public final class WayModel {
     private final Jobs jobs;
 
     /** Counts the searches: only the latest is waited for. */
-    private int asked;
+    private final AtomicInteger asked = new AtomicInteger();
 
     public WayModel(StudioModel studio, JointsModel joints, Jobs jobs) {
         this.studio = studio;
@@ -47,16 +48,15 @@ public final class WayModel {
 
     /** Searches; what was asked for before is not delivered any more. */
     public void find(Wish wish, Consumer<Plan> delivered) {
-        asked++;
-        int asking = asked;
+        int asking = asked.incrementAndGet();
         List<Device> devices = studio.studio().devices();
         List<Lead> leads = studio.studio().leads();
         Wiring plugged = studio.setup().wiring();
         jobs.runBriefly(
                 progress -> new Planner(devices, leads, Catalogue.shipped(), plugged)
-                        .plan(wish, () -> !progress.report(0) || asking != asked),
+                        .plan(wish, () -> !progress.report(0) || asking != asked.get()),
                 plan -> {
-                    if (asking == asked) {
+                    if (asking == asked.get()) {
                         delivered.accept(plan);
                     }
                 });

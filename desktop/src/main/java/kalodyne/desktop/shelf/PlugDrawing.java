@@ -47,10 +47,7 @@ final class PlugDrawing extends PaintedRegion {
 
     @Override
     protected void paint(GraphicsContext graphics, double width, double height) {
-        graphics.setFill(color(Ink.CARD));
-        graphics.fillRect(0, 0, width, height);
-        graphics.setStroke(color(Ink.RULE));
-        graphics.strokeRect(0.5, 0.5, width - 1, height - 1);
+        paintCard(graphics, width, height);
         connector.ifPresent(each -> {
             if (each.isJack()) {
                 new Side(graphics, width, height, PlugShape.of(each)).paint();

@@ -1,5 +1,8 @@
 package kalodyne.desktop.shelf;
 
+import static kalodyne.desktop.shelf.OnShelf.choose;
+import static kalodyne.desktop.shelf.OnShelf.enter;
+import static kalodyne.desktop.shelf.OnShelf.studio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -16,7 +19,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.studio.Studio;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -25,22 +27,6 @@ import org.junit.jupiter.api.io.TempDir;
 class ShelfChangesTest {
     @TempDir
     Path folder;
-
-    private static void enter(Desk desk) {
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
-    }
-
-    private static void choose(Desk desk, String id) {
-        Desk.onScreen(() -> {
-            desk.workbench().shelf().choose(id);
-            return null;
-        });
-        desk.rest();
-    }
-
-    private static Studio studio(Desk desk) {
-        return desk.workbench().studio().studio();
-    }
 
     private static void pick(Desk desk, String chooser, Object choice) {
         Desk.onScreen(() -> {

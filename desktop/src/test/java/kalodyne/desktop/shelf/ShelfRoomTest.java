@@ -1,5 +1,8 @@
 package kalodyne.desktop.shelf;
 
+import static kalodyne.desktop.shelf.OnShelf.choose;
+import static kalodyne.desktop.shelf.OnShelf.enter;
+import static kalodyne.desktop.shelf.OnShelf.studio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -31,22 +34,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ShelfRoomTest {
     @TempDir
     Path folder;
-
-    private static void enter(Desk desk) {
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
-    }
-
-    private static void choose(Desk desk, String id) {
-        Desk.onScreen(() -> {
-            desk.workbench().shelf().choose(id);
-            return null;
-        });
-        desk.rest();
-    }
-
-    private static Studio studio(Desk desk) {
-        return desk.workbench().studio().studio();
-    }
 
     /** From an empty shelf to a device and a lead, corrected, undone, closed, opened, undone again. */
     @Test

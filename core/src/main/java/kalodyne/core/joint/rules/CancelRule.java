@@ -44,7 +44,7 @@ final class CancelRule implements JointRule {
         double most = Math.max(one.magnitude(), other.magnitude());
         if (most == 0
                 || Gain.ofRatio(least / most).db() < LIKE_DB
-                || Gain.ofRatio(most).db() < Joint.LOST_DB) {
+                || Gain.ofRatio(most).db() < Transfer.LOST_DB) {
             return Stream.empty();
         }
         double middle = Gain.ofRatio(one.plus(other).magnitude() / (2 * most)).db();

@@ -11,7 +11,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Capacitance;
-import kalodyne.core.units.Length;
 import kalodyne.core.units.Print;
 
 /** A magnetic cartridge that sees another capacitance than it wants: lead and input together. */
@@ -24,7 +23,7 @@ final class CartridgeRule implements JointRule {
         return joint.circuit().soundings().stream()
                 .filter(sounding -> joint.socket(sounding.socket()).signal() == SignalKind.PHONO)
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> joint.socket(way.to().socket()).signal() == SignalKind.PHONO && !LostRule.isLost(way))
+                .filter(way -> joint.socket(way.to().socket()).signal() == SignalKind.PHONO && !way.isLost())
                 .flatMap(way -> check(joint, way));
     }
 
@@ -59,7 +58,7 @@ final class CartridgeRule implements JointRule {
     }
 
     private static double farads(Lead lead) {
-        return lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0)
+        return lead.metres()
                 * lead.facts()
                         .quantity(Fact.CAPACITANCE_PER_METRE)
                         .map(Capacitance::farads)

@@ -37,7 +37,7 @@ final class CrosstalkRule implements JointRule {
 
     private static Stream<Finding> found(Joint joint, Transfer across, Transfer own) {
         double apart = own.atMiddle().db() - across.atMiddle().db();
-        boolean isHeard = own.atMiddle().db() > Joint.LOST_DB;
+        boolean isHeard = !own.isLost();
         return isHeard && apart < NARROW_DB && apart > SUMMED_DB
                 ? Joint.found(
                         "stereo.crosstalk",

@@ -2,7 +2,6 @@ package kalodyne.core.joint.rules;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Spot;
@@ -11,7 +10,7 @@ import kalodyne.core.joint.Spot;
 record Ends(Spot from, Spot to) {
     static Optional<Ends> of(JointRules.Checked joint) {
         List<Spot> sockets = joint.patch().pluggings().stream()
-                .flatMap(plugging -> Stream.of(plugging.plug(), plugging.socket()))
+                .flatMap(plugging -> plugging.spots().stream())
                 .filter(spot -> joint.patch().socket(spot).isPresent())
                 .distinct()
                 .toList();

@@ -35,7 +35,7 @@ final class HumRule implements JointRule {
 
     private static Stream<Finding> check(Joint joint, Hearing hearing) {
         Optional<Transfer> way = joint.to(hearing).stream()
-                .filter(each -> !LostRule.isLost(each))
+                .filter(each -> !each.isLost())
                 .max((a, b) -> Double.compare(a.atMiddle().db(), b.atMiddle().db()));
         Level hum = joint.reading().hum().get(hearing);
         if (way.isEmpty() || hum.compareTo(Level.SILENCE) == 0) {

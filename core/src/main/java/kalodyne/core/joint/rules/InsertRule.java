@@ -6,6 +6,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.Transfer;
 
 /** An insert with a plug in it and nothing that comes back: the channel behind it is silent. */
 final class InsertRule implements JointRule {
@@ -13,7 +14,7 @@ final class InsertRule implements JointRule {
     public Stream<Finding> check(Joint joint) {
         return joint.hearings()
                 .filter(hearing -> hearing.channel() == Carries.RETURN)
-                .filter(hearing -> best(joint, hearing) <= Joint.LOST_DB)
+                .filter(hearing -> best(joint, hearing) <= Transfer.LOST_DB)
                 .flatMap(hearing -> Joint.found(
                         "insert.open",
                         Severity.WRONG,

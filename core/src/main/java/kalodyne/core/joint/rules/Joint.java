@@ -25,9 +25,6 @@ import kalodyne.core.units.Level;
 
 /** What is plugged together, with what was read from it: what rules look at. */
 record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
-    /** Pads for phones take up to 40 dB away; what is further down is only crosstalk. */
-    static final double LOST_DB = -55;
-
     Socket socket(Spot spot) {
         return patch.socket(spot).orElseThrow();
     }
@@ -79,9 +76,7 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
     }
 
     boolean arrives(Sounding sounding) {
-        return best(sounding)
-                .filter(transfer -> transfer.atMiddle().db() > LOST_DB)
-                .isPresent();
+        return best(sounding).filter(transfer -> !transfer.isLost()).isPresent();
     }
 
     /** The loudest that a socket gives, open-circuit, where anything is known of it. */

@@ -5,10 +5,9 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Transfer;
-import kalodyne.core.units.Length;
 import kalodyne.core.units.Print;
 
 /** Leads that are longer than is good for what they carry: about 3 m unbalanced, 300 m balanced; common practice. */
@@ -24,7 +23,7 @@ final class LengthRule implements JointRule {
         return joint.circuit().soundings().stream()
                 .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> !LostRule.isLost(way) && metres(joint, way) > MARGIN * longest(way))
+                .filter(way -> !way.isLost() && metres(joint, way) > MARGIN * longest(way))
                 .limit(1)
                 .flatMap(way -> Joint.found(
                         "lead.long",
@@ -41,8 +40,7 @@ final class LengthRule implements JointRule {
     private static double metres(Joint joint, Transfer way) {
         return joint.path(way).stream()
                 .flatMap(path -> path.leads().stream())
-                .mapToDouble(lead ->
-                        lead.facts().quantity(Fact.LENGTH).map(Length::metres).orElse(0.0))
+                .mapToDouble(Lead::metres)
                 .sum();
     }
 

@@ -34,8 +34,7 @@ final class LoadingRule implements JointRule {
     private static boolean isTied(Joint joint, Sounding sounding) {
         return joint.best(sounding)
                 .filter(way -> joint.to(way.to()).stream()
-                        .anyMatch(other -> !other.from().socket().equals(sounding.socket())
-                                && other.atMiddle().db() > Joint.LOST_DB))
+                        .anyMatch(other -> !other.from().socket().equals(sounding.socket()) && !other.isLost()))
                 .isPresent();
     }
 

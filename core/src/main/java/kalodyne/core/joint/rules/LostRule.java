@@ -8,7 +8,6 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Sounding;
-import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Print;
 
 /** A signal that arrives nowhere, or one side of two that does not. */
@@ -57,10 +56,5 @@ final class LostRule implements JointRule {
 
     private static String remains(double db) {
         return db < -100 ? "nothing" : "no more than " + Print.decimal(db, 0) + " dB";
-    }
-
-    /** For others to look at the same. */
-    static boolean isLost(Transfer way) {
-        return way.atMiddle().db() <= Joint.LOST_DB;
     }
 }

@@ -16,7 +16,7 @@ final class NormalledRule implements JointRule {
                 .filter(hearing ->
                         joint.socket(hearing.socket()).ties().normalledFrom().isPresent())
                 .flatMap(hearing -> joint.to(hearing).stream()
-                        .filter(way -> !LostRule.isLost(way))
+                        .filter(way -> !way.isLost())
                         .limit(1)
                         .flatMap(way -> found(joint, hearing, way)));
     }

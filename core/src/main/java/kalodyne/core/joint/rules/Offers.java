@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
@@ -98,10 +97,7 @@ public final class Offers {
 
     /** The mark of the first that is not in use, of several of a kind. */
     Optional<String> free(Lead lead) {
-        return IntStream.rangeClosed(1, lead.owned())
-                .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number)
-                .filter(mark -> !used.contains(mark))
-                .findFirst();
+        return Spot.marks(lead).filter(mark -> !used.contains(mark)).findFirst();
     }
 
     private Optional<Offer> straight(Spot from, Spot to) {

@@ -23,7 +23,7 @@ final class OpenLegRule implements JointRule {
         return joint.circuit().soundings().stream()
                 .filter(sounding -> sounding.channel() != Carries.HOT)
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> way.to().channel() == Carries.HOT && !LostRule.isLost(way))
+                .filter(way -> way.to().channel() == Carries.HOT && !way.isLost())
                 .filter(way ->
                         joint.path(way).filter(path -> !hasResistors(path)).isPresent())
                 .filter(way -> lost(joint, way) > NOTICEABLE_DB)

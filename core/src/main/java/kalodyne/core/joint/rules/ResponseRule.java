@@ -26,7 +26,7 @@ final class ResponseRule implements JointRule {
     public Stream<Finding> check(Joint joint) {
         return joint.circuit().soundings().stream()
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> way.atMiddle().db() > Joint.LOST_DB)
+                .filter(way -> !way.isLost())
                 .flatMap(way -> Stream.concat(dull(joint, way), thin(joint, way)));
     }
 

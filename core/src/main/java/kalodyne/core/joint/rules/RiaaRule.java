@@ -16,7 +16,7 @@ final class RiaaRule implements JointRule {
     public Stream<Finding> check(Joint joint) {
         return joint.circuit().soundings().stream()
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> !LostRule.isLost(way))
+                .filter(way -> !way.isLost())
                 .flatMap(way -> check(joint, way));
     }
 

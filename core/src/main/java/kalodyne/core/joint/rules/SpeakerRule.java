@@ -20,7 +20,7 @@ final class SpeakerRule implements JointRule {
                 .filter(sounding -> joint.socket(sounding.socket()).signal() == SignalKind.SPEAKER)
                 .flatMap(sounding -> joint.best(sounding).stream())
                 .filter(way -> joint.socket(way.to().socket()).signal() != SignalKind.SPEAKER)
-                .filter(way -> way.atMiddle().db() > Joint.LOST_DB)
+                .filter(way -> !way.isLost())
                 .flatMap(way -> found(joint, way));
     }
 

@@ -21,6 +21,7 @@ final class Trial {
     private final List<Lead> leads;
     private final Wiring wiring;
     private final Wiring without;
+    private final Offers offers;
 
     Trial(JointRules.Checked joint, Map<String, Device> devices, List<Lead> leads, Wiring wiring) {
         this.joint = joint;
@@ -28,6 +29,7 @@ final class Trial {
         this.leads = leads;
         this.wiring = wiring;
         this.without = wiring.unplugged(joint.patch().pluggings());
+        this.offers = offers(without);
     }
 
     JointRules.Checked joint() {
@@ -58,15 +60,15 @@ final class Trial {
 
     /** The drawer with the leads of this joint in it. */
     Offers offers() {
-        return offers(without);
+        return offers;
     }
 
-    Offers offers(Wiring plugged) {
+    final Offers offers(Wiring plugged) {
         return new Offers(List.copyOf(devices.values()), leads, plugged.plugged());
     }
 
     Optional<Offers.Offer> best(Spot from, Spot to) {
-        return offers().between(from, to).stream().findFirst();
+        return offers.between(from, to).stream().findFirst();
     }
 
     /** Sockets of the same device that are free and go the same way, those of the same kind and the nearest first. */
