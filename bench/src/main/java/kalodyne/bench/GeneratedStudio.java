@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
@@ -54,6 +55,10 @@ public final class GeneratedStudio {
             Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
             takes.add(new Take("Take " + i, name, "takes/" + i + ".wav", at, run.positions()));
         }
-        return new Studio("Large", devices, leads, List.of(new Setup("setup-1", "All", runs, Wiring.NONE, takes)));
+        return new Studio(
+                "Large",
+                devices,
+                leads,
+                List.of(new Setup("setup-1", "All", runs, Wiring.NONE, Optional.empty(), takes)));
     }
 }

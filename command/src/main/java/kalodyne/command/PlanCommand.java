@@ -1,13 +1,11 @@
 package kalodyne.command;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -15,19 +13,25 @@ import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Names;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.route.Also;
+import kalodyne.core.route.Budget;
+import kalodyne.core.route.Extras;
+import kalodyne.core.route.Heard;
 import kalodyne.core.route.Matters;
-import kalodyne.core.route.Missing;
+import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
-import kalodyne.core.route.Prediction;
 import kalodyne.core.route.Stereo;
-import kalodyne.core.route.Way;
+import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
+import kalodyne.core.setup.WishMapping;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.UnreadableQuantity;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -39,7 +43,8 @@ import picocli.CommandLine.Parameters;
         description = "Find the ways to record something with what is owned, the best first.",
         footer = {
             "",
-            "Exit status: 0 when it was planned, also where there is no way; 2 when the studio could not be read."
+            "Exit status: 0 when it was planned, also where there is no way; 2 when the studio could not be read or a name"
+                    + " is not in it."
         })
 public final class PlanCommand implements Callable<Integer> {
     @Parameters(arity = "1", paramLabel = "STUDIO", description = "A studio file; JSON and tables are read as well.")
@@ -49,15 +54,22 @@ public final class PlanCommand implements Callable<Integer> {
             names = "--from",
             required = true,
             paramLabel = "NAME",
-            description = "What is played: the name or mark of a device. Several times for several sources.")
+            description =
+                    "What is played: the name or mark of a device. Several times for several sources. With --obvious"
+                            + " one of its sockets: bass-synth.out.")
     private List<String> from;
 
     @Option(
             names = "--to",
             required = true,
             paramLabel = "NAME",
-            description = "What records: the name or mark of a device.")
+            description = "What records: the name or mark of a device. With --obvious one of its sockets.")
     private String to;
+
+    @Option(
+            names = "--obvious",
+            description = "Tell what would come of the simplest leads between two sockets: why not the obvious one?")
+    private boolean isObvious;
 
     @Option(
             names = "--tracks",
@@ -75,10 +87,42 @@ public final class PlanCommand implements Callable<Integer> {
     private Optional<String> headphones = Optional.empty();
 
     @Option(
+            names = "--speakers",
+            paramLabel = "NAME",
+            description = "Loudspeakers that it is heard on: each by itself, a subwoofer too.")
+    private List<String> speakers = new ArrayList<>();
+
+    @Option(names = "--through", paramLabel = "HOW", description = "How it is heard: direct, app, any (the default).")
+    private String through = "any";
+
+    @Option(names = "--tempo", description = "Keep source and recorder in one tempo, by MIDI clock.")
+    private boolean inTempo;
+
+    @Option(names = "--charging", description = "Charge the recorder meanwhile.")
+    private boolean charging;
+
+    @Option(
+            names = "--also",
+            paramLabel = "WHAT",
+            description =
+                    "What else is captured: safety-copy, two-mixes (with and without the voice). Several times for"
+                            + " both.")
+    private List<String> also = new ArrayList<>();
+
+    @Option(
+            names = "--budget",
+            paramLabel = "WHAT",
+            description = "How dear a thing may be that is not owned: nothing, lead, box, any (the default).")
+    private String budget = "any";
+
+    @Option(
             names = "--matters",
             paramLabel = "WHAT",
             description = "What counts most: clean (the default), cheap, few-breaks, quick.")
     private String matters = "clean";
+
+    @Option(names = "--then", paramLabel = "WHAT", description = "What counts next: cheap is the default.")
+    private String then = "cheap";
 
     @Option(names = "--json", description = "Print JSON, as docs/formats/plan.md describes.")
     private boolean json;
@@ -93,12 +137,17 @@ public final class PlanCommand implements Callable<Integer> {
     public Integer call() {
         try {
             Studio studio = AnyStudio.read(file);
-            Plan plan = new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE)
-                    .plan(wish(studio), () -> false);
-            if (json) {
-                output.json(json(plan));
+            Planner planner = new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE);
+            if (isObvious) {
+                tell(obvious(studio, planner));
             } else {
-                print(plan);
+                Wish wish = wish(studio);
+                Plan plan = planner.plan(wish, () -> false);
+                if (json) {
+                    output.json(PlanJson.of(file, wish, plan));
+                } else {
+                    new PlanText(output).print(wish, plan);
+                }
             }
             return Output.READ;
         } catch (UnreadableFile e) {
@@ -107,39 +156,89 @@ public final class PlanCommand implements Callable<Integer> {
         }
     }
 
+    // --- the obvious one ---------------------------------------------------------------------------------------
+
+    private void tell(List<Obvious> obvious) {
+        if (json) {
+            output.json(PlanJson.of(file, obvious));
+        } else {
+            new PlanText(output).print(obvious);
+        }
+    }
+
+    private List<Obvious> obvious(Studio studio, Planner planner) throws UnreadableFile {
+        Spot out = spot(from.get(0));
+        Spot in = spot(to);
+        return planner.obvious(
+                device(studio, out.item()), socket(studio, out), device(studio, in.item()), socket(studio, in));
+    }
+
+    private Spot spot(String text) throws UnreadableFile {
+        try {
+            return Spot.read(text);
+        } catch (UnreadableQuantity e) {
+            throw told(e.problem(), e.remedy());
+        }
+    }
+
+    private Socket socket(Studio studio, Spot spot) throws UnreadableFile {
+        Device device = device(studio, spot.item());
+        return device.socket(spot.part())
+                .orElseThrow(() -> told(
+                        device.name() + " has no socket “" + Names.shown(spot.part()) + "”.",
+                        "Name one of: "
+                                + device.sockets().stream()
+                                        .map(Socket::id)
+                                        .limit(20)
+                                        .collect(Collectors.joining(", "))
+                                + "."));
+    }
+
     // --- the wish ----------------------------------------------------------------------------------------------
 
     private Wish wish(Studio studio) throws UnreadableFile {
-        List<String> sources = new ArrayList<>();
-        for (String name : from) {
-            sources.add(mark(studio, name));
+        Heard heard = new Heard(
+                headphones.isPresent() ? Optional.of(mark(studio, headphones.get())) : Optional.empty(),
+                marks(studio, speakers),
+                one("--through", Through.class, through));
+        Set<Also> more = new HashSet<>();
+        for (String word : also) {
+            more.add(one("--also", Also.class, word));
         }
-        Optional<String> head = Optional.empty();
-        if (headphones.isPresent()) {
-            head = Optional.of(mark(studio, headphones.get()));
+        return new Wish(
+                marks(studio, from),
+                mark(studio, to),
+                kept(),
+                heard,
+                new Extras(inTempo, charging, more, false, one("--budget", Budget.class, budget)),
+                one("--matters", Matters.class, matters),
+                one("--then", Matters.class, then));
+    }
+
+    private List<String> marks(Studio studio, List<String> names) throws UnreadableFile {
+        List<String> marks = new ArrayList<>();
+        for (String name : names) {
+            marks.add(mark(studio, name));
         }
-        return Wish.of(sources.get(0), mark(studio, to))
-                .withSources(sources)
-                .withStereo(kept())
-                .withHeadphones(head)
-                .withMatters(first(), Matters.CHEAP);
+        return marks;
     }
 
     private String mark(Studio studio, String name) throws UnreadableFile {
+        return device(studio, name).id();
+    }
+
+    private Device device(Studio studio, String name) throws UnreadableFile {
         return studio.devices().stream()
                 .filter(device -> device.id().equals(name) || device.name().equalsIgnoreCase(name.strip()))
-                .map(Device::id)
                 .findFirst()
-                .orElseThrow(() -> new UnreadableFile(
-                        file,
-                        Problem.ofWhole(
-                                "There is no device “" + Names.shown(name) + "” in it.",
-                                "Name one of: "
-                                        + studio.devices().stream()
-                                                .map(Device::name)
-                                                .limit(12)
-                                                .collect(Collectors.joining(", "))
-                                        + ".")));
+                .orElseThrow(() -> told(
+                        "There is no device “" + Names.shown(name) + "” in it.",
+                        "Name one of: "
+                                + studio.devices().stream()
+                                        .map(Device::name)
+                                        .limit(12)
+                                        .collect(Collectors.joining(", "))
+                                + "."));
     }
 
     private Stereo kept() throws UnreadableFile {
@@ -149,7 +248,7 @@ public final class PlanCommand implements Callable<Integer> {
         if (tracks.isPresent() && stereo.equals("any")) {
             return tracks.get() <= from.size() ? Stereo.MONO_ENOUGH : Stereo.KEEP;
         }
-        return switch (stereo.toLowerCase(Locale.ROOT)) {
+        return switch (stereo) {
             case "keep" -> Stereo.KEEP;
             case "mono" -> Stereo.MONO_ENOUGH;
             case "any" -> Stereo.NO_MATTER;
@@ -158,138 +257,18 @@ public final class PlanCommand implements Callable<Integer> {
         };
     }
 
-    private Matters first() throws UnreadableFile {
-        return Stream.of(Matters.values())
-                .filter(each ->
-                        each.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(matters))
-                .findFirst()
+    private <E extends Enum<E>> E one(String option, Class<E> kind, String word) throws UnreadableFile {
+        return WishMapping.of(kind, word)
                 .orElseThrow(() -> told(
-                        "“" + Names.shown(matters) + "” is nothing that can count most.",
-                        "Write clean, cheap, few-breaks or quick."));
+                        "“" + Names.shown(word) + "” is nothing that " + option + " knows.",
+                        "Write "
+                                + Stream.of(kind.getEnumConstants())
+                                        .map(WishMapping::word)
+                                        .collect(Collectors.joining(" or "))
+                                + "."));
     }
 
     private UnreadableFile told(String what, String remedy) {
         return new UnreadableFile(file, Problem.ofWhole(what, remedy));
-    }
-
-    // --- words -------------------------------------------------------------------------------------------------
-
-    private void print(Plan plan) {
-        plan.impossible().ifPresent(output::line);
-        int number = 0;
-        for (Way way : plan.ways()) {
-            output.line(++number + " " + way.title());
-            way.strands().forEach(strand -> print(way, strand));
-            output.line("  heard: " + way.monitoring().words() + delay(way.monitoring()));
-            way.missing()
-                    .forEach(each -> output.line("  to get: " + each.words() + " (price class "
-                            + each.price().words() + ")"));
-            way.findings()
-                    .forEach(finding -> output.line(
-                            "  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text()));
-            output.line("  why here: " + String.join(", ", way.reasons()));
-        }
-        if (!plan.dropped().isEmpty()) {
-            output.line(plan.dropped().size() + " would not work or do harm, among them:");
-            plan.dropped().stream().limit(3).forEach(each -> output.line("  " + each.words() + ". " + each.reason()));
-        }
-    }
-
-    private void print(Way way, Way.Strand strand) {
-        StringBuilder line =
-                new StringBuilder("  ").append(name(way, strand.stations().get(0)));
-        for (int i = 1; i < strand.stations().size(); i++) {
-            List<String> leads = strand.leads().get(i - 1);
-            line.append(leads.isEmpty() ? " → " : " → " + String.join(", ", leads) + " → ")
-                    .append(name(way, strand.stations().get(i)));
-        }
-        output.line(line + ": " + strand.track() + ", "
-                + (strand.channels() == 1 ? "mono" : "stereo") + ", " + strand.breaks() + " breaks"
-                + strand.prediction().map(PlanCommand::words).orElse(""));
-    }
-
-    private static String name(Way way, String device) {
-        return way.patch().devices().get(device).name();
-    }
-
-    private static String words(Prediction prediction) {
-        return ", peak " + Print.decimal(prediction.peak().dbfs(), 0) + " dBFS, noise "
-                + Print.decimal(prediction.noise().dbfs(), 0) + " dBFS";
-    }
-
-    private static String delay(Way.Monitoring monitoring) {
-        return monitoring.delayMilliseconds() > 0
-                ? ", about " + Print.decimal(monitoring.delayMilliseconds(), 0) + " ms late"
-                : "";
-    }
-
-    // --- JSON --------------------------------------------------------------------------------------------------
-
-    private ObjectNode json(Plan plan) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("file", file.toString());
-        node.put("jointsComputed", plan.looked());
-        node.put("impossible", plan.impossible().orElse(null));
-        ArrayNode ways = node.putArray("ways");
-        plan.ways().forEach(way -> ways.add(way(way)));
-        ArrayNode dropped = node.putArray("dropped");
-        plan.dropped()
-                .forEach(each -> dropped.addObject().put("way", each.words()).put("reason", each.reason()));
-        return node;
-    }
-
-    private static ObjectNode way(Way way) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("title", way.title());
-        Output.put(node, "score", way.score());
-        ArrayNode strands = node.putArray("strands");
-        way.strands().forEach(strand -> strands.add(strand(strand)));
-        node.put("monitoring", way.monitoring().words());
-        Output.put(node, "monitoringDelayMs", way.monitoring().delayMilliseconds());
-        ArrayNode missing = node.putArray("missing");
-        for (Missing each : way.missing()) {
-            missing.addObject()
-                    .put("what", each.words())
-                    .put("priceClass", each.price().name());
-        }
-        ArrayNode plugged = node.putArray("plugged");
-        way.patch()
-                .pluggings()
-                .forEach(plugging -> plugged.addObject()
-                        .put("plug", plugging.plug().write())
-                        .put("socket", plugging.socket().write()));
-        ArrayNode findings = node.putArray("findings");
-        way.findings()
-                .forEach(finding -> findings.addObject()
-                        .put("code", finding.code())
-                        .put("severity", finding.severity().word())
-                        .put("title", finding.title())
-                        .put("text", finding.text()));
-        ArrayNode reasons = node.putArray("reasons");
-        way.reasons().forEach(reasons::add);
-        return node;
-    }
-
-    private static ObjectNode strand(Way.Strand strand) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        ArrayNode stations = node.putArray("stations");
-        strand.stations().forEach(stations::add);
-        ArrayNode leads = node.putArray("leads");
-        strand.leads().forEach(each -> {
-            ArrayNode between = leads.addArray();
-            each.forEach(between::add);
-        });
-        node.put("channels", strand.channels());
-        node.put("breaks", strand.breaks());
-        node.put("track", strand.track());
-        Output.put(
-                node,
-                "peakDbfs",
-                strand.prediction().map(each -> each.peak().dbfs()).orElse(Double.NaN));
-        Output.put(
-                node,
-                "noiseDbfs",
-                strand.prediction().map(each -> each.noise().dbfs()).orElse(Double.NaN));
-        return node;
     }
 }

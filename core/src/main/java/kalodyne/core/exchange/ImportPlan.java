@@ -21,6 +21,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
+import kalodyne.core.setup.WishMapping;
 import kalodyne.core.studio.Studio;
 
 /**
@@ -131,7 +132,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
 
         /** What is plugged follows the gear to its new marks. */
         private Setup pluggedAnew(Setup setup) {
-            return setup.withWiring(setup.wiring().renamed(this::anew));
+            return setup.withWiring(setup.wiring().renamed(this::anew))
+                    .withWish(setup.wish()
+                            .map(wish -> WishMapping.renamed(wish, mark -> renamed.getOrDefault(mark, mark))));
         }
 
         private Spot anew(Spot spot) {
@@ -211,6 +214,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     now.name(),
                     List.copyOf(runs.values()),
                     old.wiring().joined(now.wiring()),
+                    now.wish().or(old::wish),
                     List.copyOf(takes.values()));
         }
 

@@ -9,6 +9,7 @@ import kalodyne.core.gear.file.GearWriter;
 import kalodyne.core.json.JsonFormat;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.setup.WishMapping;
 import kalodyne.core.studio.Studio;
 
 /** Writes a studio, or a part of one, as JSON that {@link StudioReader} reads back to an equal one. */
@@ -39,6 +40,7 @@ public final class StudioWriter {
         ObjectNode node = JsonNodeFactory.instance.objectNode().put("id", setup.id());
         node.setAll(SetupWriter.setup(setup));
         SetupWriter.wiring(node, setup.wiring());
+        WishMapping.write(node, setup.wish());
         return node;
     }
 }

@@ -239,28 +239,31 @@ public record Patch(
 
     /** What is plugged with the gear that it takes, of more gear and leads. */
     public static Patch of(Map<String, Device> devices, Map<String, Lead> leads, List<Plugging> pluggings) {
-        return new Patch(devices, leads, List.of()).only(new LinkedHashSet<>(pluggings));
+        Map<String, Device> someDevices = new LinkedHashMap<>();
+        Map<String, Lead> someLeads = new LinkedHashMap<>();
+        for (Plugging plugging : pluggings) {
+            for (Spot spot : plugging.spots()) {
+                if (devices.containsKey(spot.item())) {
+                    someDevices.put(spot.item(), devices.get(spot.item()));
+                } else {
+                    someLeads.put(spot.item(), leads.get(spot.item()));
+                }
+            }
+        }
+        return new Patch(someDevices, someLeads, List.copyOf(new LinkedHashSet<>(pluggings)));
     }
 
     private Patch only(Set<Plugging> group) {
-        Map<String, Device> someDevices = new LinkedHashMap<>();
-        Map<String, Lead> someLeads = new LinkedHashMap<>();
-        group.stream().flatMap(each -> each.spots().stream()).forEach(spot -> {
-            if (devices.containsKey(spot.item())) {
-                someDevices.put(spot.item(), devices.get(spot.item()));
-            } else {
-                someLeads.put(spot.item(), leads.get(spot.item()));
-            }
-        });
+        Patch some = of(devices, leads, List.copyOf(group));
         Set<Spot> elsewhere = new LinkedHashSet<>(busy);
         pluggings.stream()
                 .filter(plugging -> !group.contains(plugging))
                 .flatMap(plugging -> plugging.spots().stream())
                 .forEach(elsewhere::add);
-        elsewhere.removeIf(spot -> !someDevices.containsKey(spot.item()));
+        elsewhere.removeIf(spot -> !some.devices.containsKey(spot.item()));
         List<Switched> known = switched.stream()
-                .filter(each -> someDevices.containsKey(each.control().item()))
+                .filter(each -> some.devices.containsKey(each.control().item()))
                 .toList();
-        return new Patch(someDevices, someLeads, List.copyOf(group), elsewhere, known);
+        return new Patch(some.devices, some.leads, some.pluggings, elsewhere, known);
     }
 }

@@ -9,14 +9,14 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.units.Impedance;
 
 /** What gear has where its owner does not know: common practice, one number for each kind of socket. */
-final class Usual {
+public final class Usual {
     private static final double LEAST_OHMS = 1e-3;
     private static final double MOST_OHMS = 1e11;
 
     private Usual() {}
 
     /** In series with the voltage of an output, in ohms. */
-    static double sourceOhms(Device device, Socket socket) {
+    public static double sourceOhms(Device device, Socket socket) {
         return within(ohms(socket, Fact.SOURCE_IMPEDANCE)
                 .orElseGet(() -> device.facts()
                         .quantity(Fact.COIL_RESISTANCE)
@@ -37,7 +37,7 @@ final class Usual {
     }
 
     /** Across whatever is plugged into an input, in ohms. */
-    static double loadOhms(Device device, Socket socket) {
+    public static double loadOhms(Device device, Socket socket) {
         return within(ohms(socket, Fact.LOAD_IMPEDANCE)
                 .orElseGet(() -> device.facts()
                         .quantity(Fact.DRIVER_IMPEDANCE)

@@ -22,8 +22,7 @@ final class Chains {
     /** Sockets that are worse made for each other by so much are not tried. */
     private static final double MOST_WORSE = 14;
 
-    private final Map<String, Device> devices;
-    private final RouteGraph graph;
+    private final Stock stock;
     private final Hops hops;
     private final List<Hop> shared;
 
@@ -32,9 +31,8 @@ final class Chains {
      *
      * @param shared hops of other sources, which lead this one on too
      */
-    Chains(Map<String, Device> devices, RouteGraph graph, Hops hops, List<Hop> shared) {
-        this.devices = devices;
-        this.graph = graph;
+    Chains(Stock stock, Hops hops, List<Hop> shared) {
+        this.stock = stock;
         this.hops = hops;
         this.shared = List.copyOf(shared);
     }
@@ -67,9 +65,7 @@ final class Chains {
     private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
         Optional<Hop> there = alongside(chain, from, to);
         if (there.isPresent()) {
-            Hop hop = there.get();
-            return Stream.of(chain.with(new Hop(
-                    hop.from(), hop.to(), new Joining.Made(hop.made().joining(), List.of(), List.of()), List.of())));
+            return Stream.of(chain.with(there.get().alongside()));
         }
         List<Port> outs = distinct(outs(chain, from), from.device(), taken);
         List<Port> ins = distinct(ins(to, next), to.device(), taken);
@@ -106,7 +102,7 @@ final class Chains {
                         ? from.side() == Side.DATA_OUT
                         : from.side() == Side.OUT
                                 && !chain.hops().isEmpty()
-                                && graph.ports(from.device()).inside().passes(chain.last(), hop.from()))
+                                && stock.inside(from.device()).passes(chain.last(), hop.from()))
                 .findFirst();
     }
 
@@ -117,7 +113,7 @@ final class Chains {
     }
 
     private List<Port> outs(Chain chain, Node from) {
-        Ports ports = graph.ports(from.device());
+        Ports ports = stock.ports(from.device());
         if (from.side() == Side.DATA_OUT) {
             return ports.dataOut().stream().toList();
         }
@@ -131,12 +127,12 @@ final class Chains {
     }
 
     private List<Port> ins(Node to, Side next) {
-        Ports ports = graph.ports(to.device());
+        Ports ports = stock.ports(to.device());
         if (to.side() == Side.DATA_IN) {
             return ports.dataIns();
         }
         boolean isRecordedHere = next == Side.RECORDED || next == Side.DATA_OUT;
-        boolean isMixer = devices.get(to.device()).kind() == DeviceKind.MIXER && next == Side.RECORDED;
+        boolean isMixer = stock.device(to.device()).kind() == DeviceKind.MIXER && next == Side.RECORDED;
         return ports.inlets().stream()
                 .filter(in -> !isRecordedHere || isMixer || ports.converts(in))
                 .toList();
@@ -146,16 +142,21 @@ final class Chains {
     private List<Port> distinct(List<Port> ports, String device, Wiring taken) {
         Map<Shape, Port> first = new LinkedHashMap<>();
         for (Port port : ports) {
-            if (isFree(port, devices.get(device), taken)) {
-                // What shares no hole with others leaves those for the next source.
-                first.merge(port.shape(), port, (a, b) -> shared(b) < shared(a) ? b : a);
+            if (isFree(port, stock.device(device), taken)) {
+                // What shares no hole with others leaves those for the next source; what is free now need not be pulled
+                // out.
+                first.merge(port.shape(), port, (a, b) -> trouble(b) < trouble(a) ? b : a);
             }
         }
         return List.copyOf(first.values());
     }
 
+    private long trouble(Port port) {
+        return shared(port) + (stock.isUntouched(port) ? 0 : 10);
+    }
+
     private long shared(Port port) {
-        Device device = devices.get(port.device());
+        Device device = stock.device(port.device());
         return port.parts().stream()
                 .filter(part ->
                         device.socket(part).orElseThrow().ties().opening().isPresent())

@@ -3,18 +3,16 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 
 /** Leaves out detours: ways that go through all devices of a better one and through more, without keeping more. */
 final class Dominance {
     private Dominance() {}
 
-    static List<Way> without(List<Way> ways, Map<String, Device> devices) {
+    static List<Way> without(List<Way> ways, Stock stock) {
         List<Way> kept = new ArrayList<>();
         ways.stream().sorted(Comparator.comparingDouble(Way::score)).forEach(way -> {
-            boolean isDetour = kept.stream().anyMatch(better -> isDetour(way, better, devices));
+            boolean isDetour = kept.stream().anyMatch(better -> isDetour(way, better, stock));
             if (!isDetour) {
                 kept.add(way);
             }
@@ -23,29 +21,36 @@ final class Dominance {
     }
 
     /** An owned mixer more is no mere detour: it lets one add something later. One such way is told. */
-    private static boolean isDetour(Way way, Way better, Map<String, Device> devices) {
+    private static boolean isDetour(Way way, Way better, Stock stock) {
         if (way.channels() > better.channels()
                 || way.strands().size() != better.strands().size()) {
             return false;
         }
+        boolean losesMore = way.channels() < better.channels()
+                && way.missing().size() >= better.missing().size();
+        boolean isLonger = false;
         for (int i = 0; i < way.strands().size(); i++) {
             List<String> all = way.strands().get(i).stations();
             List<String> few = better.strands().get(i).stations();
+            if (all.equals(few)) {
+                continue;
+            }
             if (all.size() <= few.size() || !isWithin(few, all)) {
                 return false;
             }
             boolean addsMixer = all.stream()
                     .filter(id -> !few.contains(id))
-                    .allMatch(id -> !Missing.is(id) && devices.get(id).kind() == DeviceKind.MIXER);
+                    .allMatch(id -> !Missing.is(id) && stock.device(id).kind() == DeviceKind.MIXER);
             if (addsMixer && way.missing().size() <= better.missing().size()) {
                 return false;
             }
+            isLonger = true;
         }
-        return true;
+        return isLonger || losesMore;
     }
 
     /** Whether all of a list stand in another one, in their order. */
-    private static boolean isWithin(List<String> few, List<String> all) {
+    static boolean isWithin(List<String> few, List<String> all) {
         int found = 0;
         for (String each : all) {
             if (found < few.size() && few.get(found).equals(each)) {

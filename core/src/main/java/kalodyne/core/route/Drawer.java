@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,24 +19,24 @@ final class Drawer {
     /**
      * What may be used.
      *
-     * @param used marks of leads that are in use
+     * @param used marks of leads that may not be used
+     * @param late marks of leads that are used only where no other one does the same
      */
-    static List<LeadKind> of(List<Lead> owned, Set<String> used, List<Lead> shop) {
+    static List<LeadSort> of(List<Lead> owned, Set<String> used, Set<String> late, List<Lead> shop) {
         Map<Lead, List<String>> alike = new LinkedHashMap<>();
         for (Lead lead : owned) {
             List<String> marks = alike.computeIfAbsent(plain(lead), each -> new ArrayList<>());
-            Spot.marks(lead)
-                    .filter(mark -> !used.contains(mark))
-                    .limit(Math.max(0, MOST_ALIKE - marks.size()))
-                    .forEach(marks::add);
+            Spot.marks(lead).filter(mark -> !used.contains(mark)).forEach(marks::add);
         }
-        List<LeadKind> kinds = new ArrayList<>();
+        alike.values().forEach(marks -> marks.sort(Comparator.comparing(late::contains)));
+        List<LeadSort> kinds = new ArrayList<>();
         alike.forEach((lead, marks) -> {
             if (!marks.isEmpty()) {
-                kinds.add(new LeadKind(kinds.size(), lead, marks, true));
+                kinds.add(new LeadSort(
+                        kinds.size(), lead, marks.stream().limit(MOST_ALIKE).toList(), true));
             }
         });
-        shop.forEach(lead -> kinds.add(new LeadKind(
+        shop.forEach(lead -> kinds.add(new LeadSort(
                 kinds.size(), lead, List.of(Missing.mark(lead.id()), Missing.mark(lead.id()) + "/2"), false)));
         return kinds;
     }

@@ -48,7 +48,7 @@ final class GainWalk {
     private DigitalLevel converterNoise = USUAL_CONVERTER;
 
     /** A loss of a joint, or a stage with what its controls can add and take. */
-    private record Step(double baseDb, double mostDb, double cutDb, Optional<Stage> stage) {}
+    private record Step(double baseDb, double mostDb, double cutDb, Optional<Stage> stage, boolean isLoss) {}
 
     /** Begins at a socket of the source. */
     GainWalk(Device source, Socket socket) {
@@ -63,7 +63,7 @@ final class GainWalk {
         Level thermal = ThermalNoise.of(
                 socket.facts().quantity(Fact.SOURCE_IMPEDANCE).orElse(new Impedance(isSmall ? 200 : 1000)));
         noise = own.withUncorrelated(thermal);
-        steps.add(new Step(0, 0, canBeTurnedDown(source) ? MOST_CUT_DB : 0, Optional.empty()));
+        steps.add(new Step(0, 0, canBeTurnedDown(source) ? MOST_CUT_DB : 0, Optional.empty(), false));
     }
 
     static boolean canBeTurnedDown(Device device) {
@@ -72,7 +72,7 @@ final class GainWalk {
 
     /** Through a joint. */
     void lose(Gain gain) {
-        steps.add(new Step(Math.max(-120, gain.db()), 0, 0, Optional.empty()));
+        steps.add(new Step(Math.max(-120, gain.db()), 0, 0, Optional.empty(), true));
     }
 
     /** Through the stages of a device; the last may be a converter. */
@@ -92,7 +92,7 @@ final class GainWalk {
                     cut += MOST_CUT_DB;
                 }
             }
-            steps.add(new Step(base, most, cut, Optional.of(stage)));
+            steps.add(new Step(base, most, cut, Optional.of(stage), false));
             if (stage.kind() == StageKind.TO_DIGITAL) {
                 fullScale = stage.facts().quantity(Fact.FULL_SCALE).orElse(fullScale);
                 converterNoise = stage.facts().quantity(Fact.CONVERTER_NOISE).orElse(converterNoise);
@@ -100,8 +100,27 @@ final class GainWalk {
         }
     }
 
+    /** How strong signal and noise are somewhere on the way. */
+    record Reached(Level peak, Level noise) {}
+
     /** What comes of it. */
     Prediction prediction() {
+        Reached end = upTo(steps.size());
+        return new Prediction(
+                DigitalLevel.of(end.peak(), fullScale),
+                DigitalLevel.of(end.noise().withUncorrelated(converterNoise.at(fullScale)), fullScale));
+    }
+
+    /** What leaves before the last joint: of a source that goes straight there, without its own level control. */
+    Reached beforeLastLoss() {
+        int last = 0;
+        for (int i = 0; i < steps.size(); i++) {
+            last = steps.get(i).isLoss() ? i : last;
+        }
+        return last == 1 ? new Reached(peak, noise) : upTo(last);
+    }
+
+    private Reached upTo(int end) {
         double[] added = new double[steps.size()];
         double need = AIM.at(fullScale).above(peak).db()
                 - steps.stream().mapToDouble(Step::baseDb).sum();
@@ -112,7 +131,7 @@ final class GainWalk {
         }
         Level level = peak;
         Level floor = noise;
-        for (int i = 0; i < steps.size(); i++) {
+        for (int i = 0; i < end; i++) {
             Gain gain = new Gain(steps.get(i).baseDb() + added[i]);
             Optional<Stage> stage = steps.get(i).stage();
             Level input = stage.flatMap(each -> each.facts().quantity(Fact.INPUT_NOISE))
@@ -122,9 +141,7 @@ final class GainWalk {
             level = level.plus(gain);
             floor = floor.withUncorrelated(input).plus(gain).withUncorrelated(output);
         }
-        return new Prediction(
-                DigitalLevel.of(level, fullScale),
-                DigitalLevel.of(floor.withUncorrelated(converterNoise.at(fullScale)), fullScale));
+        return new Reached(level, floor);
     }
 
     /** From the first control on, as far as the stage does not clip. */

@@ -8,13 +8,20 @@ import kalodyne.core.joint.rules.JointRules;
  *
  * @param made the leads, and what goes into what
  * @param joints what comes of it
+ * @param worst of that
  */
-record Hop(Port from, Port to, Joining.Made made, List<JointRules.Checked> joints) {
+record Hop(Port from, Port to, Joining.Made made, List<JointRules.Checked> joints, Faults.Grade worst) {
     Hop {
         joints = List.copyOf(joints);
     }
 
-    Faults.Grade worst() {
-        return Faults.worst(joints);
+    static Hop of(Port from, Port to, Joining.Made made, List<JointRules.Checked> joints) {
+        return new Hop(from, to, made, joints, Faults.worst(joints));
+    }
+
+    /** The same for another source: it is plugged, and costs nothing more. */
+    Hop alongside() {
+        Joining there = Joining.plugged(made.joining().links().size());
+        return new Hop(from, to, new Joining.Made(there, made.marks(), made.pluggings()), List.of(), Faults.Grade.NONE);
     }
 }

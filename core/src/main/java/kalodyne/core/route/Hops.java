@@ -1,14 +1,17 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import kalodyne.core.gear.Device;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
@@ -16,17 +19,16 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Joins ports by leads and computes what comes of it; what was computed once is not computed again. */
 final class Hops {
-    /** Of those that need as much to be got: single leads or owned ones, and others. */
+    /** Of joinings with as many leads, of which as many are to be got: single leads or owned ones, and others. */
     private static final int MOST_SINGLE = 16;
 
     private static final int MOST_OF_SEVERAL = 4;
 
-    private static final int MOST_TOLD = 2;
-
-    private final Map<String, Device> devices;
+    private final Stock stock;
     private final Map<String, Lead> leads = new HashMap<>();
     private final Joinings joinings;
     private final Map<Set<Plugging>, JointRules.Checked> known = new HashMap<>();
+    private final Map<List<Object>, Learned> learned = new HashMap<>();
     private int looked;
 
     /**
@@ -34,13 +36,12 @@ final class Hops {
      *
      * @param owned leads with the names that their owner gave them
      */
-    Hops(Map<String, Device> devices, List<LeadKind> kinds, List<Lead> owned) {
-        this.devices = devices;
+    Hops(Stock stock, List<LeadSort> kinds, List<Lead> owned) {
+        this.stock = stock;
         this.joinings = new Joinings(kinds);
-        Map<String, Lead> byId = new HashMap<>();
-        owned.forEach(lead -> byId.put(lead.id(), lead));
-        kinds.forEach(kind -> kind.marks()
-                .forEach(mark -> leads.put(mark, byId.getOrDefault(new Spot(mark, "any").kind(), kind.lead()))));
+        kinds.forEach(kind -> kind.marks().forEach(mark -> leads.put(mark, kind.lead())));
+        // Those of one kind do the same; each has the name that its owner gave it. What is plugged is known too.
+        owned.forEach(lead -> Spot.marks(lead).forEach(mark -> leads.put(mark, lead)));
     }
 
     Joinings joinings() {
@@ -52,28 +53,96 @@ final class Hops {
         return looked;
     }
 
-    /** The best with leads that are not used elsewhere, the best first. */
+    /**
+     * The best with leads that are not used elsewhere: one of what is owned, and one with something to get where that is better
+     * or nothing owned is free.
+     */
     List<Hop> best(Port from, Port to, Set<String> used) {
+        List<Joining> all = joinings.of(from.shape(), to.shape());
+        Learned before = learned.computeIfAbsent(key(from, to), each -> new Learned());
+        Optional<Hop> owned = best(from, to, used, all, before, true);
+        boolean isDone = owned.filter(hop -> hop.worst() == Faults.Grade.NONE).isPresent();
+        Optional<Hop> toGet = isDone ? Optional.empty() : best(from, to, used, all, before, false);
+        return Stream.concat(
+                        owned.stream(),
+                        toGet
+                                .filter(hop -> owned.isEmpty()
+                                        || hop.worst().compareTo(owned.get().worst()) > 0)
+                                .stream())
+                .toList();
+    }
+
+    /** Tries joinings until one is as good as any of them was between ports of such contacts. */
+    private Optional<Hop> best(
+            Port from, Port to, Set<String> used, List<Joining> all, Learned before, boolean isOwned) {
         List<Hop> hops = new ArrayList<>();
         Map<List<Integer>, Integer> tried = new HashMap<>();
-        for (Joining joining : joinings.of(from.shape(), to.shape())) {
-            boolean isEnough = hops.stream()
-                    .anyMatch(hop -> hop.worst() == Faults.Grade.NONE
-                            && hop.made().joining().missing() <= joining.missing());
+        for (Joining joining : before.order(all, isOwned)) {
             List<Integer> alike = List.of(joining.missing(), joining.leads().size());
             int most = joining.leads().size() > 1 && joining.missing() > 0 ? MOST_OF_SEVERAL : MOST_SINGLE;
-            Optional<Joining.Made> made = isEnough || tried.getOrDefault(alike, 0) >= most
-                    ? Optional.empty()
-                    : joining.between(from, to, used);
+            Optional<Joining.Made> made =
+                    tried.getOrDefault(alike, 0) >= most ? Optional.empty() : joining.between(from, to, used);
             if (made.isPresent()) {
                 tried.merge(alike, 1, Integer::sum);
-                hops.add(new Hop(from, to, made.get(), joints(made.get().pluggings())));
+                Hop hop = Hop.of(from, to, made.get(), joints(made.get().pluggings()));
+                hops.add(hop);
+                if (hop.worst() == Faults.Grade.NONE || before.isBest(isOwned, hop.worst())) {
+                    break;
+                }
             }
         }
-        return hops.stream()
-                .sorted(Comparator.comparing(Hop::worst).reversed())
-                .limit(MOST_TOLD)
+        before.learn(isOwned, hops);
+        return hops.stream().max(Comparator.comparing(Hop::worst));
+    }
+
+    /** Ports of one key differ in nothing that decides which lead is right for them. */
+    private List<Object> key(Port from, Port to) {
+        return List.of(from.shape(), to.shape(), contacts(from), contacts(to));
+    }
+
+    private List<Object> contacts(Port port) {
+        return port.parts().stream()
+                .map(part -> stock.device(port.device()).socket(part).orElseThrow())
+                .<Object>map(socket -> List.of(socket.contacts(), socket.balance(), powers(socket)))
                 .toList();
+    }
+
+    private static List<Object> powers(Socket socket) {
+        return socket.power().stream()
+                .<Object>map(power -> List.of(power.kind(), power.role()))
+                .toList();
+    }
+
+    /** Which joinings did well between ports of one key. */
+    private static final class Learned {
+        // The joinings of two shapes are made once: each is itself only.
+        private final IdentityHashMap<Joining, Faults.Grade> grades = new IdentityHashMap<>();
+        private final Map<Boolean, Faults.Grade> best = new HashMap<>();
+
+        /** Those that are owned, or the others; the best known first, the simplest before others as good. */
+        List<Joining> order(List<Joining> all, boolean isOwned) {
+            return all.stream()
+                    .filter(joining -> (joining.missing() == 0) == isOwned)
+                    .sorted(Comparator.comparing((Joining joining) -> grades.getOrDefault(joining, Faults.Grade.FATAL))
+                            .reversed())
+                    .toList();
+        }
+
+        /** Whether nothing that was tried before did better. */
+        boolean isBest(boolean isOwned, Faults.Grade grade) {
+            return best.containsKey(isOwned) && best.get(isOwned).compareTo(grade) <= 0;
+        }
+
+        void learn(boolean isOwned, List<Hop> hops) {
+            for (Hop hop : hops) {
+                grades.merge(hop.made().joining(), hop.worst(), Learned::better);
+                best.merge(isOwned, hop.worst(), Learned::better);
+            }
+        }
+
+        private static Faults.Grade better(Faults.Grade one, Faults.Grade other) {
+            return one.compareTo(other) >= 0 ? one : other;
+        }
     }
 
     /** What comes of it, roughly: enough to compare. */
@@ -88,7 +157,12 @@ final class Hops {
 
     /** What is plugged, with the gear that it takes. */
     Patch patch(List<Plugging> pluggings) {
-        return Patch.of(devices, leads, pluggings);
+        return Patch.of(stock.devices(), leads, pluggings);
+    }
+
+    /** By their marks, those that one could get among them. */
+    Map<String, Lead> leads() {
+        return Collections.unmodifiableMap(leads);
     }
 
     Lead lead(String mark) {

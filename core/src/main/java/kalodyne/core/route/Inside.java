@@ -60,6 +60,11 @@ final class Inside {
         return recorded().flatMap(stage -> way(in, stage).stream()).toList();
     }
 
+    /** The stages from a socket to the first converter behind it; none where there is none. */
+    List<Stage> recording(String in) {
+        return converters(in).stream().findFirst().orElse(List.of());
+    }
+
     private Stream<String> recorded() {
         return Stream.concat(
                         device.stages().stream()

@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -13,8 +14,10 @@ import kalodyne.core.joint.Spot;
  *
  * @param leads one entry for each lead that it takes
  * @param links what goes into what
+ * @param missing how many of its leads are not owned
+ * @param metres of all of them
  */
-record Joining(List<LeadKind> leads, List<Link> links) {
+record Joining(List<LeadSort> leads, List<Link> links, int missing, double metres) {
     private static final double COST_TO_GET = 6;
 
     /** A socket of one of the ports, or an end of one of the leads. */
@@ -46,24 +49,29 @@ record Joining(List<LeadKind> leads, List<Link> links) {
         links = List.copyOf(links);
     }
 
-    /** How many of its leads are not owned. */
-    int missing() {
-        return (int) leads.stream().filter(lead -> !lead.isOwned()).count();
+    static Joining of(List<LeadSort> leads, List<Link> links) {
+        int missing = (int) leads.stream().filter(lead -> !lead.isOwned()).count();
+        return new Joining(
+                leads,
+                links,
+                missing,
+                leads.stream().mapToDouble(LeadSort::metres).sum());
+    }
+
+    /** What is plugged already, and takes nothing more. */
+    static Joining plugged(int links) {
+        return of(List.of(), Collections.nCopies(links, new Link(Ref.from(0), Ref.to(0))));
     }
 
     /** What its leads weigh against other ways, those to be got more. */
     double cost() {
-        return leads.size() + COST_TO_GET * missing();
-    }
-
-    double metres() {
-        return leads.stream().mapToDouble(LeadKind::metres).sum();
+        return leads.size() + COST_TO_GET * missing;
     }
 
     /** Between two ports, with leads that are not used elsewhere; empty where there are not enough of them. */
     Optional<Made> between(Port from, Port to, Set<String> used) {
         List<String> marks = new ArrayList<>();
-        for (LeadKind kind : leads) {
+        for (LeadSort kind : leads) {
             Optional<String> free = kind.marks().stream()
                     .filter(mark -> !used.contains(mark) && !marks.contains(mark))
                     .findFirst();

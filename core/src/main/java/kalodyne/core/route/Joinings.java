@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Form;
@@ -18,16 +19,23 @@ import kalodyne.core.route.Joining.Ref;
 final class Joinings {
     private static final Comparator<Joining> SIMPLEST_FIRST = Comparator.comparingInt(Joining::missing)
             .thenComparingInt(joining -> joining.leads().size())
-            .thenComparingInt(joining -> joining.leads().stream()
-                    .mapToInt(kind -> kind.lead().ends().size())
-                    .sum())
+            .thenComparingInt(Joinings::ends)
             .thenComparingDouble(Joining::metres);
 
-    private final List<LeadKind> kinds;
+    private static int ends(Joining joining) {
+        int ends = 0;
+        for (LeadSort kind : joining.leads()) {
+            ends += kind.lead().ends().size();
+        }
+        return ends;
+    }
+
+    private final List<LeadSort> kinds;
     private final Map<List<Shape>, List<Joining>> known = new HashMap<>();
+    private final Map<List<Shape>, Optional<Joining>> simplest = new HashMap<>();
     private final Map<End, List<Through>> throughs = new HashMap<>();
 
-    Joinings(List<LeadKind> kinds) {
+    Joinings(List<LeadSort> kinds) {
         this.kinds = List.copyOf(kinds);
     }
 
@@ -36,6 +44,21 @@ final class Joinings {
         return known.computeIfAbsent(
                 List.of(from, to),
                 key -> found(from, to).stream().sorted(SIMPLEST_FIRST).toList());
+    }
+
+    /** The first of them; found without the others where that is easy. */
+    Optional<Joining> simplest(Shape from, Shape to) {
+        return simplest.computeIfAbsent(List.of(from, to), key -> findSimplest(from, to));
+    }
+
+    private Optional<Joining> findSimplest(Shape from, Shape to) {
+        boolean isSingle = from.connectors().size() == 1 && to.connectors().size() == 1;
+        Optional<Joining> single = isSingle
+                ? singles(from, 0, to, 0).stream()
+                        .filter(joining -> joining.missing() == 0)
+                        .min(SIMPLEST_FIRST)
+                : Optional.empty();
+        return single.isPresent() ? single : of(from, to).stream().findFirst();
     }
 
     private List<Joining> found(Shape from, Shape to) {
@@ -50,17 +73,17 @@ final class Joinings {
 
     // --- one to one --------------------------------------------------------------------------------------------
 
-    private List<Joining> strands(Shape from, int fromSocket, Shape to, int toSocket) {
+    /** By one lead, or by none. */
+    private List<Joining> singles(Shape from, int fromSocket, Shape to, int toSocket) {
         End start = new End(from.connectors().get(fromSocket), from.forms().get(fromSocket));
         End goal = new End(to.connectors().get(toSocket), to.forms().get(toSocket));
         List<Joining> all = new ArrayList<>();
         if (start.fits(goal) && !(start.connector() == Connector.XLR && goal.connector() == Connector.XLR)) {
-            all.add(new Joining(List.of(), List.of(new Link(Ref.from(fromSocket), Ref.to(toSocket)))));
+            all.add(Joining.of(List.of(), List.of(new Link(Ref.from(fromSocket), Ref.to(toSocket)))));
         }
-        List<Through> firsts = through(start);
-        for (Through first : firsts) {
+        for (Through first : through(start)) {
             if (goal.fits(first.out())) {
-                all.add(new Joining(
+                all.add(Joining.of(
                         List.of(first.kind()),
                         List.of(
                                 new Link(
@@ -69,11 +92,19 @@ final class Joinings {
                                 new Link(Ref.lead(0, first.out().id()), Ref.to(toSocket)))));
             }
         }
+        return all;
+    }
+
+    private List<Joining> strands(Shape from, int fromSocket, Shape to, int toSocket) {
+        End start = new End(from.connectors().get(fromSocket), from.forms().get(fromSocket));
+        End goal = new End(to.connectors().get(toSocket), to.forms().get(toSocket));
+        List<Joining> all = new ArrayList<>(singles(from, fromSocket, to, toSocket));
+        List<Through> firsts = through(start);
         List<Through> lasts = through(goal);
         for (Through first : firsts) {
             for (Through last : lasts) {
                 if (isTwo(first.kind(), last.kind()) && End.of(last.out()).fits(first.out())) {
-                    all.add(new Joining(
+                    all.add(Joining.of(
                             List.of(first.kind(), last.kind()),
                             List.of(
                                     new Link(
@@ -90,12 +121,12 @@ final class Joinings {
     }
 
     /** Of two leads one at the most is to be got. */
-    private static boolean isTwo(LeadKind one, LeadKind other) {
+    private static boolean isTwo(LeadSort one, LeadSort other) {
         return one.equals(other) ? one.marks().size() > 1 && one.isOwned() : one.isOwned() || other.isOwned();
     }
 
     /** A lead entered by one end and left by another one. */
-    private record Through(LeadKind kind, LeadEnd in, LeadEnd out) {}
+    private record Through(LeadSort kind, LeadEnd in, LeadEnd out) {}
 
     /** Each way through a lead that does something else than the others. */
     private List<Through> through(End start) {
@@ -104,7 +135,7 @@ final class Joinings {
 
     private List<Through> findThrough(End start) {
         List<Through> all = new ArrayList<>();
-        for (LeadKind kind : kinds) {
+        for (LeadSort kind : kinds) {
             Set<List<Object>> seen = new HashSet<>();
             for (LeadEnd in : kind.fitting(start.connector(), start.form())) {
                 for (LeadEnd out : kind.lead().ends()) {
@@ -139,7 +170,7 @@ final class Joinings {
         End two = new End(pair.connectors().get(0), pair.forms().get(0));
         Ref root = isTurned ? Ref.to(0) : Ref.from(0);
         List<Joining> all = new ArrayList<>();
-        for (LeadKind kind : kinds) {
+        for (LeadSort kind : kinds) {
             for (LeadEnd in :
                     kind.fitting(one.connector(), one.form()).stream().limit(1).toList()) {
                 List<LeadEnd> outs = kind.lead().ends().stream()
@@ -150,7 +181,7 @@ final class Joinings {
                 }
                 Link entry = new Link(root, Ref.lead(0, in.id()));
                 if (outs.stream().allMatch(two::fits)) {
-                    all.add(new Joining(
+                    all.add(Joining.of(
                             List.of(kind),
                             List.of(
                                     entry,
@@ -162,7 +193,7 @@ final class Joinings {
                                 && !adapter.kind().equals(kind)
                                 && isTwo(adapter.kind(), kind))
                         .filter(adapter -> outs.stream().allMatch(End.of(adapter.out())::fits))
-                        .map(adapter -> new Joining(
+                        .map(adapter -> Joining.of(
                                 List.of(kind, adapter.kind(), adapter.kind()), adapted(entry, outs, adapter, isTurned)))
                         .forEach(all::add);
             }
@@ -191,10 +222,10 @@ final class Joinings {
         End start = new End(from.connectors().get(0), from.forms().get(0));
         End goal = new End(to.connectors().get(0), to.forms().get(0));
         List<Joining> all = new ArrayList<>();
-        for (LeadKind kind : kinds) {
+        for (LeadSort kind : kinds) {
             List<Link> links = strandsOf(kind, start, goal);
             if (links.size() == 4) {
-                all.add(new Joining(List.of(kind), links));
+                all.add(Joining.of(List.of(kind), links));
             }
         }
         for (Joining strand : strands(from, 0, to, 0)) {
@@ -205,7 +236,7 @@ final class Joinings {
         return all;
     }
 
-    private static List<Link> strandsOf(LeadKind kind, End start, End goal) {
+    private static List<Link> strandsOf(LeadSort kind, End start, End goal) {
         List<Link> links = new ArrayList<>();
         List<LeadEnd> left = new ArrayList<>(kind.lead().ends());
         for (int socket = 0; socket < 2; socket++) {
@@ -227,13 +258,13 @@ final class Joinings {
 
     private static Joining twice(Joining strand) {
         int count = strand.leads().size();
-        List<LeadKind> leads = new ArrayList<>(strand.leads());
+        List<LeadSort> leads = new ArrayList<>(strand.leads());
         leads.addAll(strand.leads());
         List<Link> links = new ArrayList<>(strand.links());
         strand.links().stream()
                 .map(link -> new Link(second(link.one(), count), second(link.other(), count)))
                 .forEach(links::add);
-        return new Joining(leads, links);
+        return Joining.of(leads, links);
     }
 
     private static Ref second(Ref ref, int leads) {

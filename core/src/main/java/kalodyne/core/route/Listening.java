@@ -4,77 +4,84 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.joint.Wiring;
 
-/** How a way is heard meanwhile: on headphones, as near to the source as they can be plugged. */
+/** How a way is heard meanwhile: on headphones and loudspeakers, where all sources are together. */
 final class Listening {
     /** There and back through an app with usual buffers; common practice. */
     private static final double THROUGH_AN_APP_MILLISECONDS = 20;
 
-    private final Map<String, Device> devices;
-    private final Hops hops;
+    private final Stock stock;
+    private final List<Chain> chains;
+    private final Heard heard;
+    private final Plugs plugs;
 
-    Listening(Map<String, Device> devices, Hops hops) {
-        this.devices = devices;
-        this.hops = hops;
+    Listening(Stock stock, List<Chain> chains, Heard heard, Plugs plugs) {
+        this.stock = stock;
+        this.chains = List.copyOf(chains);
+        this.heard = heard;
+        this.plugs = plugs;
     }
 
-    /** A hop to the headphones, and what it is in words. */
-    record Heard(Optional<Hop> hop, Way.Monitoring monitoring) {}
+    // --- headphones --------------------------------------------------------------------------------------------
 
-    Heard of(List<Chain> chains, Optional<String> headphones, Wiring taken, Set<String> used) {
-        if (headphones.isEmpty() || !devices.containsKey(headphones.get())) {
-            return new Heard(Optional.empty(), new Way.Monitoring("Not on headphones", 0));
+    /** Plugs the headphones in and tells how they hear. */
+    Way.Monitoring headphones() {
+        if (heard.headphones().isEmpty() || !stock.has(heard.headphones().get())) {
+            return new Way.Monitoring("Not on headphones", 0, true);
         }
-        Device head = devices.get(headphones.get());
-        List<Port> plugs = head.sockets().stream()
+        Device head = stock.device(heard.headphones().get());
+        List<Port> sockets = head.sockets().stream()
                 .filter(socket -> socket.signal() == SignalKind.HEADPHONE)
                 .map(socket -> Port.of(head, List.of(socket), 2))
-                .filter(plug -> Chains.isFree(plug, head, taken))
                 .toList();
-        if (plugs.isEmpty()) {
-            return new Heard(Optional.empty(), new Way.Monitoring(head.name() + " as they are plugged already", 0));
+        if (sockets.stream().noneMatch(plugs::isFree)) {
+            return new Way.Monitoring(head.name() + " as they are plugged already", 0, true);
         }
-        for (String id : nearest(chains)) {
-            Device device = devices.get(id);
-            for (Port out : outs(device)) {
-                for (Port plug : plugs) {
-                    Optional<Hop> hop = Chains.isFree(out, device, taken)
-                            ? hops.best(out, plug, used).stream()
-                                    .filter(each -> each.worst() == Faults.Grade.NONE
-                                            && each.made().joining().missing() == 0)
-                                    .findFirst()
-                            : Optional.empty();
-                    if (hop.isPresent()) {
-                        return new Heard(hop, monitoring(chains, device, out, head));
-                    }
-                }
+        for (String id : nearest()) {
+            Device device = stock.device(id);
+            Optional<Hop> hop = plugs.join(outs(device), sockets);
+            if (hop.isPresent()) {
+                return monitoring(device, hop.get().from(), head);
             }
         }
-        return new Heard(
-                Optional.empty(),
-                new Way.Monitoring(
-                        "No socket on this way takes " + head.name() + ": listen to the take afterwards", 0));
+        return new Way.Monitoring(
+                "No socket on this way takes " + head.name() + ": listen to the take afterwards", 0, false);
     }
 
     /** Where all sources are together first: of what stands before the recorder the nearest to it, then the recorder itself. */
-    private static Set<String> nearest(List<Chain> chains) {
+    private Set<String> nearest() {
         List<String> between = new ArrayList<>();
         chains.forEach(chain -> chain.hops().forEach(hop -> between.add(hop.to().device())));
         String recorder = between.get(between.size() - 1);
         between.removeIf(recorder::equals);
         Collections.reverse(between);
-        Set<String> order = new LinkedHashSet<>(between);
+        Set<String> order = new LinkedHashSet<>();
+        if (heard.through() == Through.APP) {
+            // What plays back what the app sends: what the recorder is joined to by data, then the recorder.
+            between.stream().filter(this::playsBack).forEach(order::add);
+            order.add(recorder);
+        }
+        order.addAll(between);
         order.add(recorder);
         // What is only heard at its own source is better than nothing.
         chains.forEach(chain -> order.add(chain.hops().get(0).from().device()));
         return order;
+    }
+
+    private boolean playsBack(String id) {
+        return stock.device(id).kind() != DeviceKind.HUB
+                && chains.stream()
+                        .flatMap(chain -> chain.hops().stream())
+                        .anyMatch(hop -> hop.from().device().equals(id)
+                                && hop.from().shape().isDigital());
     }
 
     private static List<Port> outs(Device device) {
@@ -88,18 +95,109 @@ final class Listening {
         return socket.signal() == SignalKind.HEADPHONE && !socket.way().word().equals("in");
     }
 
-    private Way.Monitoring monitoring(List<Chain> chains, Device device, Port out, Device head) {
-        Inside inside = new Inside(device);
-        boolean hearsInput = chains.stream()
+    private Way.Monitoring monitoring(Device device, Port out, Device head) {
+        boolean isDirect = hearsInput(device, out) && !(heard.through() == Through.APP && playsBack(device.id()));
+        String where = head.name() + " on " + device.name();
+        return isDirect
+                ? new Way.Monitoring(where + ", direct", 0, heard.through() != Through.APP)
+                : new Way.Monitoring(
+                        where + ", through the app", THROUGH_AN_APP_MILLISECONDS, heard.through() != Through.DIRECT);
+    }
+
+    /** Whether what is played comes out here without a computer. */
+    private boolean hearsInput(Device device, Port out) {
+        Inside inside = stock.inside(device.id());
+        boolean isPassed = chains.stream()
                 .flatMap(chain -> chain.hops().stream())
                 .filter(hop -> hop.to().device().equals(device.id())
                         && !hop.to().shape().isDigital())
                 .anyMatch(hop -> inside.passes(hop.to(), out));
         boolean isSource = chains.stream()
                 .anyMatch(chain -> chain.hops().get(0).from().device().equals(device.id()));
-        String where = head.name() + " on " + device.name();
-        return hearsInput || isSource
-                ? new Way.Monitoring(where + ", direct", 0)
-                : new Way.Monitoring(where + ", through the app", THROUGH_AN_APP_MILLISECONDS);
+        return isPassed || isSource;
+    }
+
+    // --- loudspeakers ------------------------------------------------------------------------------------------
+
+    /** Plugs the loudspeakers in, by the subwoofer where there is one. */
+    Optional<Aside> speakers() {
+        List<String> wished = heard.speakers().stream().filter(stock::has).toList();
+        if (wished.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<String> sub = wished.stream().filter(this::passesOn).findFirst();
+        List<String> ends =
+                wished.stream().filter(id -> sub.filter(id::equals).isEmpty()).toList();
+        String names = ends.stream().map(stock::name).collect(Collectors.joining(" and "));
+        int before = plugs.count();
+        for (String id : nearest()) {
+            boolean isJoined = sub.isPresent()
+                    ? plugs.join(lines(id), stock.ports(sub.get()).inlets()).isPresent() && into(lines(sub.get()), ends)
+                    : into(lines(id), ends);
+            if (isJoined) {
+                String by = sub.map(mark -> " by " + stock.name(mark)
+                                + ", from its outputs; its crossover at 80 Hz, 120 Hz at most")
+                        .orElse("");
+                return Optional.of(new Aside(
+                        Aside.Of.SPEAKERS,
+                        (names.isEmpty() ? "All of it" : names) + " on " + stock.name(id) + by
+                                + ". Plug them while they are switched off; mute them while a microphone is open.",
+                        true));
+            }
+            plugs.backTo(before);
+        }
+        return Optional.of(new Aside(
+                Aside.Of.SPEAKERS,
+                "No free output on this way leads to " + (names.isEmpty() ? "them" : names) + " with these leads.",
+                false));
+    }
+
+    private boolean passesOn(String id) {
+        Ports ports = stock.ports(id);
+        return ports.inlets().stream()
+                .anyMatch(in -> ports.outlets().stream()
+                        .anyMatch(out -> out.shape().signal() == SignalKind.LINE
+                                && ports.inside().passes(in, out)));
+    }
+
+    /** Line outputs that are not in use; of a device that records the way those that play back. */
+    private List<Port> lines(String id) {
+        return stock.ports(id).outlets().stream()
+                .filter(out -> out.shape().signal() == SignalKind.LINE)
+                .toList();
+    }
+
+    private boolean into(List<Port> outs, List<String> ends) {
+        if (ends.isEmpty()) {
+            return true;
+        }
+        if (ends.size() == 1) {
+            return plugs.join(outs, stock.ports(ends.get(0)).inlets()).isPresent();
+        }
+        return outs.stream()
+                .filter(out -> out.sockets().size() == 2)
+                .filter(plugs::isFree)
+                .findFirst()
+                .filter(out -> {
+                    List<Port> sides = sides(out);
+                    return plugs.join(
+                                            sides.subList(0, 1),
+                                            stock.ports(ends.get(0)).inlets())
+                                    .isPresent()
+                            && plugs.join(
+                                            sides.subList(1, 2),
+                                            stock.ports(ends.get(1)).inlets())
+                                    .isPresent();
+                })
+                .isPresent();
+    }
+
+    /** Left and right of a pair, each for itself. */
+    private List<Port> sides(Port pair) {
+        Device device = stock.device(pair.device());
+        return pair.parts().stream()
+                .flatMap(part -> Stream.of(device.socket(part).orElseThrow()))
+                .map(socket -> Port.of(device, List.of(socket), 1))
+                .toList();
     }
 }

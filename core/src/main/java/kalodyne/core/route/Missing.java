@@ -1,8 +1,14 @@
 package kalodyne.core.route;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LeadKind;
 
 /**
  * Something that a way needs and that is not owned.
@@ -35,12 +41,42 @@ public record Missing(String words, Price price) {
         return MARK + id;
     }
 
-    static boolean is(String mark) {
+    /** Whether what stands in a way under a mark is not owned. */
+    public static boolean is(String mark) {
         return mark.startsWith(MARK);
     }
 
     static Missing of(Lead lead) {
-        return new Missing(lead.name(), Price.A);
+        return new Missing(lead.name() + " (" + ends(lead) + length(lead) + ")", Price.A);
+    }
+
+    /** "XLR plug to 6.35 mm three-pole plug", "3.5 mm four-pole plug to two 3.5 mm three-pole sockets". */
+    private static String ends(Lead lead) {
+        Map<String, Integer> alike = new LinkedHashMap<>();
+        lead.ends().stream()
+                .map(end -> end.connector().word() + " " + end.form().word())
+                .forEach(words -> alike.merge(words, 1, Integer::sum));
+        if (alike.size() == 1) {
+            String words = alike.keySet().iterator().next();
+            return lead.ends().size() == 2
+                    ? words + " to " + words
+                    : counted(words, lead.ends().size());
+        }
+        return alike.entrySet().stream()
+                .map(entry -> counted(entry.getKey(), entry.getValue()))
+                .collect(Collectors.joining(" to "));
+    }
+
+    private static String counted(String words, int count) {
+        return count == 1
+                ? words
+                : (count <= 4 ? List.of("two", "three", "four").get(count - 2) : count + "") + " " + words + "s";
+    }
+
+    private static String length(Lead lead) {
+        return lead.kind() == LeadKind.LEAD
+                ? lead.facts().printed(Fact.LENGTH).map(length -> ", " + length).orElse("")
+                : "";
     }
 
     static Missing of(Device device) {

@@ -3,16 +3,25 @@ package kalodyne.core.route;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 
 /** Finds the ways to record what somebody wishes, with what is owned and, where that does not do, with little that is not. */
 public final class Planner {
+
+    private static final int MOST_OBVIOUS = 3;
 
     private final List<Device> owned;
     private final List<Lead> leads;
@@ -33,10 +42,29 @@ public final class Planner {
 
     /** The best ways; what was found until then where somebody cancels. */
     public Plan plan(Wish wish, BooleanSupplier isCancelled) {
+        return plan(wish, isCancelled, early -> {});
+    }
+
+    /** The same; tells the first ways as soon as they are found. */
+    public Plan plan(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {
         Optional<String> refused = refused(wish);
         return refused.isPresent()
                 ? new Plan(List.of(), List.of(), 0, refused)
-                : new Search(wish, isCancelled, owned, leads, catalogue, taken).plan();
+                : new Search(wish, isCancelled, early, owned, leads, catalogue, taken).plan();
+    }
+
+    /** What would come of the simplest leads between two sockets: why not the obvious one? */
+    public List<Obvious> obvious(Device from, Socket out, Device to, Socket in) {
+        List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
+        return Obvious.between(from, out, to, in, leads, shop, used(taken), MOST_OBVIOUS);
+    }
+
+    /** The marks of what is plugged. */
+    static Set<String> used(Wiring taken) {
+        return taken.plugged().stream()
+                .flatMap(plugging -> plugging.spots().stream())
+                .map(Spot::item)
+                .collect(Collectors.toSet());
     }
 
     private Optional<String> refused(Wish wish) {
@@ -84,6 +112,11 @@ public final class Planner {
         return (!ports.dataIns().isEmpty() && device.kind() != DeviceKind.HUB)
                 || device.kind() == DeviceKind.MIXER
                 || hasConverters;
+    }
+
+    /** The stages of a device from one of its inputs to the first converter behind it; none where it is not converted there. */
+    public static List<Stage> recording(Device device, String socket) {
+        return new Inside(device).recording(socket);
     }
 
     private Optional<Device> device(String id) {

@@ -158,13 +158,40 @@ final class Ports {
     private List<Port> findDataIns() {
         if (isHub()) {
             Optional<Socket> up = upstream();
-            return data().filter(socket -> !socket.equals(up.orElse(null)))
+            return data().filter(socket -> !socket.equals(up.orElse(null)) && !needsPower(socket))
                     .map(socket -> Port.of(device, List.of(socket), 2))
                     .toList();
         }
         return isComputer()
                 ? data().map(socket -> Port.of(device, List.of(socket), 2)).toList()
                 : List.of();
+    }
+
+    /** Where a hub or adapter is fed: sockets that need power and lead to no computer. */
+    List<Port> feeds() {
+        Optional<Socket> up = upstream();
+        return isHub()
+                ? data().filter(socket -> !socket.equals(up.orElse(null)) && needsPower(socket))
+                        .map(socket -> Port.of(device, List.of(socket), 1))
+                        .toList()
+                : List.of();
+    }
+
+    /** Where a charger or power bank gives what it has. */
+    List<Port> supplies() {
+        return device.kind() == DeviceKind.HUB && !isHub()
+                ? data().filter(socket -> has(socket, PowerRole.GIVES))
+                        .map(socket -> Port.of(device, List.of(socket), 1))
+                        .toList()
+                : List.of();
+    }
+
+    private static boolean needsPower(Socket socket) {
+        return has(socket, PowerRole.NEEDS);
+    }
+
+    private static boolean has(Socket socket, PowerRole role) {
+        return socket.power().stream().anyMatch(power -> power.kind() == PowerKind.BUS && power.role() == role);
     }
 
     private boolean isComputer() {
@@ -181,16 +208,18 @@ final class Ports {
     private Optional<Socket> upstream() {
         return data().filter(socket -> socket.id().equals("host") || socket.id().equals("phone"))
                 .findFirst()
-                .or(() -> data().filter(
-                                socket -> socket.power().stream().noneMatch(power -> power.role() == PowerRole.GIVES))
-                        .findFirst());
+                .or(() -> data().filter(socket -> !has(socket, PowerRole.GIVES)).findFirst());
     }
 
     /** Channels that are recorded, as the socket lists them; notes and clock are none. */
     static Stream<ChannelPair> recorded(Socket socket) {
         return socket.channels().stream()
-                .filter(pair -> pair.way() == Way.OUT
-                        && Character.isDigit(pair.channels().charAt(0)));
+                .filter(pair ->
+                        pair.way() == Way.OUT && isAsciiDigit(pair.channels().charAt(0)));
+    }
+
+    private static boolean isAsciiDigit(char letter) {
+        return letter >= '0' && letter <= '9';
     }
 
     /** Whether something that comes in is recorded or sent on as data here. */

@@ -1,7 +1,10 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Print;
 
@@ -9,11 +12,22 @@ import kalodyne.core.units.Print;
 final class Scoring {
     private static final double WRONG = 60;
     private static final double CAUTION = 25;
+    private static final double DEVICE = 2;
+
+    /** More knobs to set than on others. */
+    private static final Set<DeviceKind> MANY_KNOBS = EnumSet.of(DeviceKind.MIXER, DeviceKind.DJ);
+
+    private static final double KNOBS = 1;
+
+    private static final double SOCKET = 0.1;
 
     /** Who wants left and right apart would rather get something than lose them. */
     private static final double SIDES = 300;
 
     private static final double WEAK = 8;
+
+    /** What was wished beside the recording is worth something to get for it. */
+    private static final double NOT_AS_WISHED = 70;
 
     /** With less between peak and noise one hears it in quiet music; common practice. */
     private static final double QUIET_DB = 75;
@@ -29,11 +43,12 @@ final class Scoring {
     static final String KEPT = "left and right stay apart";
 
     private final Wish wish;
-    private final List<String> reasons = new ArrayList<>();
+    private final List<Reason> reasons = new ArrayList<>();
     private double score;
 
     Scoring(
             Wish wish,
+            Stock stock,
             List<Way.Strand> strands,
             List<JointRules.Checked> joints,
             List<Missing> missing,
@@ -42,28 +57,83 @@ final class Scoring {
         int channels = strands.stream().mapToInt(Way.Strand::channels).sum();
         faults(joints);
         sides(channels, sourceChannels);
-        missing(missing);
+        missing(missing, bulk(strands, stock));
         int breaks = strands.stream().mapToInt(Way.Strand::breaks).max().orElse(0);
-        add(breaks * weight(Matters.FEW_BREAKS), breaks + (breaks == 1 ? " break" : " breaks") + " in the line");
+        add(
+                Reason.Of.BREAKS,
+                breaks * weight(Matters.FEW_BREAKS),
+                breaks + (breaks == 1 ? " break" : " breaks") + " in the line");
         int devices = strands.stream()
                 .mapToInt(strand -> strand.stations().size() - 2)
                 .max()
                 .orElse(0);
         add(
-                2 * devices * weight(Matters.QUICK),
+                Reason.Of.DEVICES,
+                strands.stream()
+                                .mapToDouble(strand -> between(strand.stations(), stock))
+                                .max()
+                                .orElse(0)
+                        * weight(Matters.QUICK),
                 devices == 0
                         ? "nothing to set up between"
                         : devices + (devices == 1 ? " device" : " devices") + " between");
         strands.forEach(this::sound);
     }
 
+    /** No way through these devices has fewer points. */
+    static double atLeast(Wish wish, List<String> devices, int breaks, Stock stock) {
+        double toGet = devices.stream()
+                .filter(Missing::is)
+                .mapToDouble(id -> points(Missing.of(stock.device(id)).price()))
+                .sum();
+        return breaks * weight(wish, Matters.FEW_BREAKS)
+                + between(devices, stock) * weight(wish, Matters.QUICK)
+                + toGet * weight(wish, Matters.CHEAP);
+    }
+
+    /** What there is to set up between source and recorder. */
+    private static double between(List<String> devices, Stock stock) {
+        return devices.subList(1, devices.size() - 1).stream()
+                .mapToDouble(
+                        id -> DEVICE + (MANY_KNOBS.contains(stock.device(id).kind()) ? KNOBS : 0))
+                .sum();
+    }
+
     private double weight(Matters what) {
+        return weight(wish, what);
+    }
+
+    private static double weight(Wish wish, Matters what) {
         return wish.first() == what ? FIRST : wish.then() == what ? THEN : 1;
     }
 
-    private void add(double points, String reason) {
+    private static double points(Missing.Price price) {
+        return switch (price) {
+            case A -> 8;
+            case B -> 20;
+            case C -> 50;
+        };
+    }
+
+    private void add(Reason.Of of, double points, String reason) {
         score += points;
-        reasons.add(reason);
+        reasons.add(new Reason(of, reason, points));
+    }
+
+    /** What was wished beside the recording, and is not there. */
+    void asides(Way.Monitoring monitoring, List<Aside> asides) {
+        if (!monitoring.isAsWished()) {
+            add(Reason.Of.WISHES, NOT_AS_WISHED, "not heard as wished");
+        }
+        asides.stream().filter(aside -> !aside.isDone()).forEach(aside -> {
+            boolean isDead = aside.of() == Aside.Of.POWER;
+            add(
+                    isDead ? Reason.Of.FAULTS : Reason.Of.WISHES,
+                    isDead ? WRONG : NOT_AS_WISHED,
+                    isDead
+                            ? "something is not fed"
+                            : Print.withinSentence(aside.of().word()) + " not as wished");
+        });
     }
 
     private void faults(List<JointRules.Checked> joints) {
@@ -75,7 +145,7 @@ final class Scoring {
                 case NONE -> 0;
             };
             if (points > 0) {
-                add(points, Print.withinSentence(finding.title()));
+                add(Reason.Of.FAULTS, points, Print.withinSentence(finding.title()));
             }
         });
     }
@@ -83,22 +153,34 @@ final class Scoring {
     private void sides(int channels, int sourceChannels) {
         boolean isLost = channels < sourceChannels;
         switch (wish.stereo()) {
-            case KEEP -> add(isLost ? SIDES : 0, isLost ? "left and right do not stay apart" : KEPT);
-            case NO_MATTER -> add(isLost ? 3 : 0, isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
+            case KEEP -> add(Reason.Of.SIDES, isLost ? SIDES : 0, isLost ? "left and right do not stay apart" : KEPT);
+            case NO_MATTER ->
+                add(Reason.Of.SIDES, isLost ? 3 : 0, isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
             case MONO_ENOUGH ->
-                add(0, isLost ? "mono, as is enough" : channels + (channels == 1 ? " channel" : " channels"));
+                add(
+                        Reason.Of.SIDES,
+                        0,
+                        isLost ? "mono, as is enough" : channels + (channels == 1 ? " channel" : " channels"));
         }
     }
 
-    private void missing(List<Missing> missing) {
-        double points = missing.stream()
-                .mapToDouble(each -> switch (each.price()) {
-                    case A -> 8;
-                    case B -> 20;
-                    case C -> 50;
-                })
+    private void missing(List<Missing> missing, double bulk) {
+        double points =
+                missing.stream().mapToDouble(each -> points(each.price())).sum() + bulk;
+        add(
+                Reason.Of.TO_GET,
+                points * weight(Matters.CHEAP),
+                missing.isEmpty() ? "all of it is owned" : missing.size() + " to get");
+    }
+
+    /** Of two that one could get the one with fewer sockets costs less. */
+    private static double bulk(List<Way.Strand> strands, Stock stock) {
+        return strands.stream()
+                .flatMap(strand -> strand.stations().stream())
+                .distinct()
+                .filter(Missing::is)
+                .mapToDouble(id -> SOCKET * stock.device(id).sockets().size())
                 .sum();
-        add(points * weight(Matters.CHEAP), missing.isEmpty() ? "all of it is owned" : missing.size() + " to get");
     }
 
     private void sound(Way.Strand strand) {
@@ -106,6 +188,7 @@ final class Scoring {
             double noisy = Math.max(0, QUIET_DB - prediction.rangeDb());
             double low = Math.max(0, LOW_DBFS - prediction.peak().dbfs());
             add(
+                    Reason.Of.SOUND,
                     (0.5 * noisy + 0.5 * low) * weight(Matters.CLEAN),
                     "noise " + Print.decimal(prediction.rangeDb(), 0) + " dB under the loudest peak");
         });
@@ -115,7 +198,7 @@ final class Scoring {
         return score;
     }
 
-    List<String> reasons() {
+    List<Reason> reasons() {
         return List.copyOf(reasons);
     }
 }

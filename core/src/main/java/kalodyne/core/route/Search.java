@@ -14,7 +14,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
@@ -24,88 +26,120 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.route.RouteGraph.Node;
+import kalodyne.core.route.RouteGraph.Route;
 
 /** One search for a wish: first with what is owned, then, where that does not do, with a little that is not. */
 final class Search {
     /** Ways through devices that are looked at, the likeliest first; each with several sockets and leads. */
-    private static final int MOST_LOOKED_AT = 60;
+    private static final int MOST_LOOKED_AT = 40;
 
-    private static final int MOST_WITH_MORE = 40;
+    /** After so many of them the best until then are told. */
+    private static final int FIRST_LOOKED_AT = 4;
+
+    /** Ways of which most are seen to be no use before they are looked at. */
+    private static final int MOST_ROUTES = 200;
+
+    private static final int MOST_WITH_MORE = 30;
     private static final int MOST_FOR_OTHERS = 30;
+
+    /** Ways in for another source among which the best is taken. */
+    private static final int ENOUGH_FOR_OTHERS = 6;
+
     private static final int MOST_TOLD = 5;
     private static final int MOST_KINDS = 12;
-
-    /** Of devices that are alike two are enough to find every kind of way. */
-    private static final int MOST_ALIKE = 2;
+    private static final int MOST_EARLY = 4;
 
     private static final Set<DeviceKind> TO_GET =
-            EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE);
+            EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
 
     private final Wish wish;
     private final Wiring taken;
-    private final Set<String> ours;
     private final BooleanSupplier isCancelled;
-    private final Map<String, Device> devices = new LinkedHashMap<>();
+    private final Consumer<List<Way>> early;
+    private final Stock stock;
     private final Hops hops;
-    private final List<RouteGraph> graphs = new ArrayList<>();
-    private final Map<List<Object>, Candidate> first = new HashMap<>();
-    private final Set<Plan.Dropped> dropped = new LinkedHashSet<>();
+    private final Nearness nearness;
+    private final List<Hop> there;
     private final Set<String> used;
+    private final Replugging replugging;
+    private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
+    private boolean mayGet;
+    private boolean isToldEarly;
+    private final Set<Plan.Dropped> dropped = new LinkedHashSet<>();
 
     /** A way of the first source alone. */
     private record Candidate(Chain chain, Way way) {}
 
+    /**
+     * A search.
+     *
+     * @param early is given the first ways that are found, before all are looked at
+     */
     Search(
             Wish wish,
             BooleanSupplier isCancelled,
+            Consumer<List<Way>> early,
             List<Device> owned,
             List<Lead> leads,
             Catalogue catalogue,
             Wiring taken) {
         this.wish = wish;
         this.isCancelled = isCancelled;
-        this.taken = taken;
-        Set<String> ends = new HashSet<>(wish.sources());
-        ends.add(wish.target());
-        wish.headphones().ifPresent(ends::add);
-        owned.stream().filter(device -> ends.contains(device.id())).forEach(device -> devices.put(device.id(), device));
-        between(owned, ends).forEach(device -> devices.put(device.id(), device));
-        ours = Set.copyOf(devices.keySet());
+        this.early = early;
+        Map<String, Lead> drawer = new HashMap<>();
+        leads.forEach(lead -> Spot.marks(lead).forEach(mark -> drawer.put(mark, lead)));
+        replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
+        Wiring others = taken.unplugged(replugging.at(wish.sources()));
+        this.taken = wish.extras().isBeside() ? others : Wiring.NONE;
+        used = Planner.used(this.taken);
+        List<Device> all = new ArrayList<>(some(owned));
         catalogue.devices().stream()
                 .map(Profile::gear)
                 .filter(device -> TO_GET.contains(device.kind()))
                 .map(device -> device.withId(Missing.mark(device.id())))
-                .forEach(device -> devices.put(device.id(), device));
-        used = taken.plugged().stream()
-                .flatMap(plugging -> plugging.spots().stream())
-                .map(Spot::item)
-                .collect(Collectors.toSet());
+                .forEach(all::add);
+        stock = new Stock(all, others);
         List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
-        hops = new Hops(devices, Drawer.of(leads, used, shop), leads);
-    }
-
-    /** What may stand between: of devices that are alike the first few. */
-    private static List<Device> between(List<Device> owned, Set<String> ends) {
-        Map<Device, Integer> alike = new HashMap<>();
-        return owned.stream()
-                .filter(device -> !ends.contains(device.id()))
-                .filter(device -> alike.merge(plain(device), 1, Integer::sum) <= MOST_ALIKE)
+        hops = new Hops(stock, Drawer.of(leads, used, Planner.used(others), shop), leads);
+        nearness = new Nearness(stock, hops.joinings());
+        there = Plugged.hops(stock, drawer, others).stream()
+                .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
                 .toList();
     }
 
-    private static Device plain(Device device) {
-        return device.withId("any").withName("Device").withNote("");
+    /** Both ends, and what may stand between: of devices that are alike as many as there are sources. */
+    private List<Device> some(List<Device> owned) {
+        Set<String> ends = new HashSet<>(wish.sources());
+        ends.add(wish.target());
+        wish.heard().headphones().ifPresent(ends::add);
+        ends.addAll(wish.heard().speakers());
+        Map<Device, Integer> alike = new HashMap<>();
+        return Stream.concat(
+                        owned.stream().filter(device -> ends.contains(device.id())),
+                        owned.stream()
+                                .filter(device -> !ends.contains(device.id()))
+                                .filter(device -> used.contains(device.id())
+                                        || alike.merge(Stock.plain(device), 1, Integer::sum)
+                                                <= wish.sources().size()))
+                .toList();
     }
 
     Plan plan() {
+        Set<String> ours = stock.ids().stream().filter(id -> !Missing.is(id)).collect(Collectors.toSet());
         List<Way> told = lookThrough(ours, MOST_LOOKED_AT);
-        if (!isEnough(told)) {
-            told = lookThrough(devices.keySet(), MOST_WITH_MORE);
+        if (!isEnough(told) && wish.extras().budget() != Budget.NOTHING) {
+            mayGet = true;
+            told = lookThrough(stock.ids(), MOST_WITH_MORE);
         }
-        List<Way> exact = told.stream()
-                .map(way -> way.withJoints(JointRules.check(way.patch())))
-                .toList();
+        List<Way> exact = exact(told);
         return new Plan(exact, List.copyOf(dropped), hops.looked(), impossible(exact));
+    }
+
+    private List<Way> exact(List<Way> ways) {
+        return ways.stream()
+                .map(way -> way.withJoints(JointRules.check(way.patch())))
+                .map(way -> way.unplugging(replugging.inTheWayOf(way.patch().pluggings())))
+                .toList();
     }
 
     /** Whether nothing is left to wish for. */
@@ -113,47 +147,75 @@ final class Search {
         return !ways.isEmpty()
                 && ways.get(0).worst().isEmpty()
                 && ways.get(0).missing().isEmpty()
+                && ways.get(0).asides().stream().allMatch(Aside::isDone)
                 && (wish.stereo() != Stereo.KEEP || isKept(ways.get(0)));
     }
 
     private static boolean isKept(Way way) {
-        return way.reasons().contains(Scoring.KEPT);
+        return way.reasons().stream().anyMatch(reason -> reason.words().equals(Scoring.KEPT));
     }
 
+    // --- one pass ----------------------------------------------------------------------------------------------
+
     private List<Way> lookThrough(Set<String> some, int most) {
-        Map<String, Device> there = new LinkedHashMap<>(devices);
-        there.keySet().retainAll(some);
-        graphs.clear();
-        wish.sources()
-                .forEach(source -> graphs.add(new RouteGraph(there, ours, hops.joinings(), source, wish.target())));
-        Iterator<List<Node>> ways = graphs.get(0).ways(wish.sources().get(0), wish.target());
-        for (int i = 0; i < most && ways.hasNext() && !isCancelled.getAsBoolean(); i++) {
-            look(ways.next());
+        List<Routes> routes = wish.sources().stream()
+                .map(source -> new Routes(
+                        new RouteGraph(stock, some, nearness, there, source, wish.target()).ways(source, wish.target()),
+                        stock,
+                        wish.sources().size()))
+                .toList();
+        int looked = 0;
+        for (int i = 0; i < MOST_ROUTES && looked < most && !isCancelled.getAsBoolean(); i++) {
+            Optional<Route> route = routes.get(0).get(i);
+            if (route.isEmpty()) {
+                break;
+            }
+            if (!isVain(route.get())) {
+                look(route.get().nodes());
+                looked++;
+            }
+            if (looked == FIRST_LOOKED_AT && !first.isEmpty() && !isToldEarly) {
+                isToldEarly = true;
+                early.accept(exact(found(routes, MOST_EARLY)));
+            }
         }
-        List<Candidate> candidates = best(first.values());
-        List<Way> found = graphs.size() == 1
-                ? candidates.stream().map(Candidate::way).toList()
-                : candidates.stream()
-                        .flatMap(candidate -> with(List.of(candidate.chain()), 1).stream())
-                        .flatMap(chains -> made(chains).stream())
-                        .toList();
-        return Dominance.without(found, devices).stream()
+        return found(routes, MOST_KINDS);
+    }
+
+    /** The best of what was found until now. */
+    private List<Way> found(List<Routes> routes, int most) {
+        List<Candidate> candidates = best(first.values(), most);
+        return told(
+                routes.size() == 1 ? candidates.stream().map(Candidate::way).toList() : together(candidates, routes));
+    }
+
+    private boolean isVain(Route route) {
+        return wish.sources().size() == 1
+                && new Prospect(stock, wish, MOST_TOLD)
+                        .isVain(
+                                route.devices(),
+                                route.breaks(),
+                                first.values().stream().map(Candidate::way).toList());
+    }
+
+    private List<Way> told(List<Way> found) {
+        return Dominance.without(found, stock).stream()
                 .sorted(Comparator.comparingDouble(Way::score).thenComparing(Way::title))
                 .limit(MOST_TOLD)
                 .toList();
     }
 
-    private List<Candidate> best(Collection<Candidate> all) {
+    private static List<Candidate> best(Collection<Candidate> all, int most) {
         return all.stream()
                 .sorted(Comparator.comparingDouble(
                                 (Candidate each) -> each.way().score())
                         .thenComparing(each -> each.way().title()))
-                .limit(MOST_KINDS)
+                .limit(most)
                 .toList();
     }
 
     private void look(List<Node> way) {
-        for (Chain chain : new Chains(devices, graphs.get(0), hops, List.of()).of(way, taken, used, channels())) {
+        for (Chain chain : new Chains(stock, hops, there).of(way, taken, used, channels())) {
             made(List.of(chain))
                     .ifPresent(each -> first.merge(
                             kind(each),
@@ -167,70 +229,117 @@ final class Search {
     }
 
     private Optional<Way> made(List<Chain> chains) {
-        WayMaker.Made made = new WayMaker(devices, hops, wish).of(chains, taken);
+        WayMaker.Made made = new WayMaker(stock, hops, wish, there, mayGet).of(chains, taken);
         made.dropped().ifPresent(dropped::add);
         return made.way();
     }
 
+    // --- several sources ---------------------------------------------------------------------------------------
+
+    private List<Way> together(List<Candidate> candidates, List<Routes> routes) {
+        List<Way> ways = new ArrayList<>();
+        for (Candidate candidate : candidates) {
+            with(List.of(candidate.chain()), routes, 1).flatMap(this::made).ifPresent(ways::add);
+        }
+        return ways;
+    }
+
     /** The chains of the other sources beside the first one; empty where one finds no way in. */
-    private Optional<List<Chain>> with(List<Chain> chains, int index) {
-        if (index == graphs.size()) {
+    private Optional<List<Chain>> with(List<Chain> chains, List<Routes> routes, int index) {
+        if (index == routes.size()) {
             return Optional.of(chains);
         }
         Wiring all = taken.plugging(
                 chains.stream().flatMap(chain -> chain.pluggings().stream()).toList());
         Set<String> marks = chains.get(chains.size() - 1).used();
-        List<Hop> shared =
-                chains.stream().flatMap(chain -> chain.hops().stream()).toList();
-        Chains others = new Chains(devices, graphs.get(index), hops, shared);
+        List<Hop> shared = Stream.concat(chains.stream().flatMap(chain -> chain.hops().stream()), there.stream())
+                .toList();
+        Chains others = new Chains(stock, hops, shared);
         String before = entry(chains.get(0));
-        Iterator<List<Node>> ways = graphs.get(index).ways(wish.sources().get(index), wish.target());
         List<Chain> found = new ArrayList<>();
-        for (int i = 0; i < MOST_FOR_OTHERS && ways.hasNext() && !isCancelled.getAsBoolean(); i++) {
-            others.of(ways.next(), all, marks, channels()).stream()
-                    .filter(chain -> entry(chain).equals(before))
-                    .forEach(found::add);
+        for (int i = 0; i < MOST_FOR_OTHERS && found.size() < ENOUGH_FOR_OTHERS && !isCancelled.getAsBoolean(); i++) {
+            Optional<Route> way = routes.get(index).get(i);
+            if (way.isPresent() && entry(way.get().nodes()).equals(before)) {
+                found.addAll(others.of(way.get().nodes(), all, marks, channels()));
+            }
         }
         return found.stream().min(Comparator.comparingDouble(Chain::roughCost)).flatMap(chain -> {
             List<Chain> more = new ArrayList<>(chains);
             more.add(chain);
-            return with(more, index + 1);
+            return with(more, routes, index + 1);
         });
     }
 
     /** The device by which a chain comes to the recorder. */
     private String entry(Chain chain) {
-        return chain.hops().get(chain.hops().size() - 1).from().shape().isDigital()
-                ? chain.hops().get(chain.hops().size() - 1).from().device()
-                : wish.target();
+        Port last = chain.hops().get(chain.hops().size() - 1).from();
+        return last.shape().isDigital() ? last.device() : wish.target();
+    }
+
+    private String entry(List<Node> way) {
+        Node last = way.get(way.size() - 3);
+        return last.side() == RouteGraph.Side.DATA_OUT ? last.device() : wish.target();
     }
 
     /** What tells ways apart in kind: the devices between, and how many channels arrive. */
     private List<Object> kind(Way way) {
         return way.strands().stream()
-                .<Object>map(strand -> List.of(
-                        strand.stations().stream()
-                                .map(id -> plain(devices.get(id)))
-                                .toList(),
-                        strand.channels()))
+                .<Object>map(strand ->
+                        List.of(strand.stations().stream().map(stock::kind).toList(), strand.channels()))
                 .toList();
     }
 
     private Optional<String> impossible(List<Way> best) {
-        String target = devices.get(wish.target()).name();
+        String target = stock.name(wish.target());
         if (best.isEmpty()) {
             String reason = dropped.stream()
                     .findFirst()
                     .map(each -> " The nearest, " + each.words() + ": " + each.reason())
                     .orElse("");
             return Optional.of("Nothing joins "
-                    + wish.sources().stream().map(id -> devices.get(id).name()).collect(Collectors.joining(" and "))
+                    + wish.sources().stream().map(stock::name).collect(Collectors.joining(" and "))
                     + " to " + target + " in a way that works." + reason);
         }
-        boolean isLost = wish.stereo() == Stereo.KEEP && best.stream().noneMatch(way -> isKept(way));
+        boolean isLost = wish.stereo() == Stereo.KEEP && best.stream().noneMatch(Search::isKept);
         return isLost
                 ? Optional.of(
                         "No way keeps left and right apart on " + target + ". The nearest is the first below, in mono.")
                 : Optional.empty();
+    }
+
+    /** Ways through devices, found when they are asked for; of those through devices that are alike one. */
+    private static final class Routes {
+        private final Iterator<Route> ways;
+        private final Stock stock;
+        private final List<Route> found = new ArrayList<>();
+        private final Map<List<Object>, Integer> kinds = new HashMap<>();
+        private final int most;
+
+        /**
+         * Ways.
+         *
+         * @param most so many through devices that are alike: each source may need its own
+         */
+        Routes(Iterator<Route> ways, Stock stock, int most) {
+            this.most = most;
+            this.ways = ways;
+            this.stock = stock;
+        }
+
+        Optional<Route> get(int index) {
+            while (found.size() <= index && ways.hasNext()) {
+                Route way = ways.next();
+                if (kinds.merge(kind(way.nodes()), 1, Integer::sum) <= most) {
+                    found.add(way);
+                }
+            }
+            return index < found.size() ? Optional.of(found.get(index)) : Optional.empty();
+        }
+
+        private List<Object> kind(List<Node> way) {
+            return way.stream()
+                    .<Object>map(node -> List.of(stock.kind(node.device()), node.side()))
+                    .toList();
+        }
     }
 }

@@ -2,9 +2,9 @@ package kalodyne.core.route;
 
 /** Whether left and right have to stay apart. */
 public enum Stereo {
-    KEEP("kept"),
-    MONO_ENOUGH("mono is enough"),
-    NO_MATTER("no matter");
+    KEEP("stereo, left and right kept"),
+    MONO_ENOUGH("one mono track each"),
+    NO_MATTER("mono or stereo, no matter");
 
     private final String word;
 

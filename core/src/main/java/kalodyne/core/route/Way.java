@@ -5,7 +5,10 @@ import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.units.Level;
 
 /**
  * A way from sources to a recorder, computed.
@@ -13,9 +16,11 @@ import kalodyne.core.joint.rules.JointRules;
  * @param title what it is, in a few words: "By the interface"
  * @param strands one for each source
  * @param monitoring how it is heard meanwhile
+ * @param asides what belongs to it beside the recording
  * @param patch everything that is plugged
  * @param joints what comes of it
  * @param missing what is not owned
+ * @param unplugged what is plugged now and would not be any more
  * @param score the lower the better
  * @param reasons why it stands where it stands
  */
@@ -23,15 +28,19 @@ public record Way(
         String title,
         List<Strand> strands,
         Monitoring monitoring,
+        List<Aside> asides,
         Patch patch,
         List<JointRules.Checked> joints,
         List<Missing> missing,
+        List<Plugging> unplugged,
         double score,
-        List<String> reasons) {
+        List<Reason> reasons) {
     public Way {
         strands = List.copyOf(strands);
+        asides = List.copyOf(asides);
         joints = List.copyOf(joints);
         missing = List.copyOf(missing);
+        unplugged = List.copyOf(unplugged);
         reasons = List.copyOf(reasons);
     }
 
@@ -42,19 +51,36 @@ public record Way(
      * @param leads names of the leads between each two of them
      * @param channels of its signal that are kept: 1, or 2 for left and right
      * @param breaks how many plugs sit in sockets, one behind the other
-     * @param track where it is recorded, in words: "channels 1–2"
+     * @param track where it is recorded
      * @param prediction empty where the source sends data: its own level is in it already
+     * @param entry where it comes to the converter; empty where the source sends data
      */
     public record Strand(
             List<String> stations,
             List<List<String>> leads,
             int channels,
             int breaks,
-            String track,
-            Optional<Prediction> prediction) {
+            Track track,
+            Optional<Prediction> prediction,
+            Optional<Entry> entry) {
         public Strand {
             stations = List.copyOf(stations);
             leads = leads.stream().map(List::copyOf).toList();
+        }
+    }
+
+    /**
+     * The last joint before a converter.
+     *
+     * @param out what gives the voltage, without its own level control
+     * @param in the input of what converts
+     * @param peak of the loudest playing at the output, unloaded
+     * @param noise there while nothing is played
+     * @param leads the marks of those between
+     */
+    public record Entry(Spot out, Spot in, Level peak, Level noise, List<String> leads) {
+        public Entry {
+            leads = List.copyOf(leads);
         }
     }
 
@@ -63,11 +89,17 @@ public record Way(
      *
      * @param words "Headphones on the interface, direct"
      * @param delayMilliseconds about how late; 0 where the signal does not go through a computer
+     * @param isAsWished whether that is what was wished
      */
-    public record Monitoring(String words, double delayMilliseconds) {}
+    public record Monitoring(String words, double delayMilliseconds, boolean isAsWished) {}
 
     Way withJoints(List<JointRules.Checked> newJoints) {
-        return new Way(title, strands, monitoring, patch, newJoints, missing, score, reasons);
+        return new Way(title, strands, monitoring, asides, patch, newJoints, missing, unplugged, score, reasons);
+    }
+
+    /** Instead of something that is plugged now. */
+    Way unplugging(List<Plugging> gone) {
+        return new Way(title, strands, monitoring, asides, patch, joints, missing, gone, score, reasons);
     }
 
     public int channels() {
@@ -76,6 +108,11 @@ public record Way(
 
     public int breaks() {
         return strands.stream().mapToInt(Strand::breaks).max().orElse(0);
+    }
+
+    /** Why this stands before another one, in words; empty where nothing tells them apart. */
+    public String betterThan(Way other) {
+        return Reason.better(reasons, other.reasons);
     }
 
     public List<Finding> findings() {

@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.Patch;
@@ -21,12 +19,22 @@ import kalodyne.core.joint.rules.JointRules;
 
 /** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
 final class WayMaker {
-    private final Map<String, Device> devices;
+    private final Stock stock;
     private final Hops hops;
     private final Wish wish;
+    private final List<Hop> there;
+    private final boolean mayGet;
 
-    WayMaker(Map<String, Device> devices, Hops hops, Wish wish) {
-        this.devices = devices;
+    /**
+     * Makes proposals.
+     *
+     * @param there what is plugged already and may be used
+     * @param mayGet whether what belongs to a way beside the recording may be got
+     */
+    WayMaker(Stock stock, Hops hops, Wish wish, List<Hop> there, boolean mayGet) {
+        this.there = List.copyOf(there);
+        this.mayGet = mayGet;
+        this.stock = stock;
         this.hops = hops;
         this.wish = wish;
     }
@@ -35,13 +43,22 @@ final class WayMaker {
     record Made(Optional<Way> way, Optional<Plan.Dropped> dropped) {}
 
     Made of(List<Chain> chains, Wiring taken) {
-        List<Plugging> pluggings = new ArrayList<>(
-                chains.stream().flatMap(chain -> chain.pluggings().stream()).toList());
-        Set<String> used =
-                chains.stream().flatMap(chain -> chain.used().stream()).collect(Collectors.toSet());
-        Listening.Heard heard =
-                new Listening(devices, hops).of(chains, wish.headphones(), taken.plugging(pluggings), used);
-        heard.hop().ifPresent(hop -> pluggings.addAll(hop.made().pluggings()));
+        Plugs plugs = new Plugs(stock, hops, chains, taken, there, mayGet);
+        Listening listening = new Listening(stock, chains, wish.heard(), plugs);
+        Way.Monitoring monitoring = listening.headphones();
+        List<Aside> asides = new ArrayList<>(listening.speakers().stream().toList());
+        if (wish.extras().inTempo()) {
+            asides.add(new Clocking(stock, plugs).of(chains, wish));
+        }
+        asides.addAll(new Feeding(stock, plugs, chains, wish).asides());
+        wish.extras().also().stream()
+                .sorted()
+                .map(new Capturing(stock, chains)::of)
+                .forEach(asides::add);
+        List<Plugging> pluggings = Stream.concat(
+                        chains.stream().flatMap(chain -> chain.pluggings().stream()), plugs.pluggings())
+                .distinct()
+                .toList();
         Patch patch = hops.patch(pluggings);
         List<JointRules.Checked> joints = hops.joints(pluggings);
         Optional<Finding> fatal = joints.stream()
@@ -58,16 +75,24 @@ final class WayMaker {
         }
         List<Way.Strand> strands =
                 chains.stream().map(chain -> strand(chain, joints)).toList();
-        List<Missing> missing = missing(chains);
-        Scoring scoring = new Scoring(wish, strands, joints, missing, sourceChannels(chains));
+        List<Missing> missing =
+                missing(Stream.concat(chains.stream().flatMap(chain -> chain.hops().stream()), plugs.hops().stream())
+                        .toList());
+        if (missing.stream().anyMatch(each -> !wish.extras().budget().allows(each.price()))) {
+            return new Made(Optional.empty(), Optional.empty());
+        }
+        Scoring scoring = new Scoring(wish, stock, strands, joints, missing, sourceChannels(chains));
+        scoring.asides(monitoring, asides);
         return new Made(
                 Optional.of(new Way(
                         title(chains),
                         strands,
-                        heard.monitoring(),
+                        monitoring,
+                        asides,
                         patch,
                         joints,
                         missing,
+                        List.of(),
                         scoring.score(),
                         scoring.reasons())),
                 Optional.empty());
@@ -78,7 +103,7 @@ final class WayMaker {
         return chains.stream()
                 .allMatch(chain -> chain.hops().stream()
                         .filter(hop -> !hop.from().shape().isDigital())
-                        .map(hop -> devices.get(hop.from().device()))
+                        .map(hop -> stock.device(hop.from().device()))
                         .anyMatch(GainWalk::canBeTurnedDown));
     }
 
@@ -93,7 +118,7 @@ final class WayMaker {
         if (first.shape().isDigital()) {
             return first.shape().channels();
         }
-        List<Port> all = new Ports(devices.get(first.device())).outlets();
+        List<Port> all = stock.ports(first.device()).outlets();
         List<Port> lines = all.stream()
                 .filter(port -> port.shape().signal() != SignalKind.HEADPHONE)
                 .toList();
@@ -115,13 +140,15 @@ final class WayMaker {
                     .toList());
             breaks += breaks(hop);
         }
+        Optional<Predicting.Predicted> predicted = new Predicting(stock, joints).of(chain);
         return new Way.Strand(
                 stations,
                 leads,
                 channels(chain, joints),
                 breaks,
-                Track.of(chain, devices),
-                new Predicting(devices, joints).of(chain));
+                Track.of(chain, stock),
+                predicted.map(Predicting.Predicted::prediction),
+                predicted.map(Predicting.Predicted::entry));
     }
 
     /** Plugs one behind the other: of two strands side by side one counts. */
@@ -172,12 +199,12 @@ final class WayMaker {
         for (Chain chain : chains) {
             chain.hops().stream()
                     .limit(chain.hops().size() - 1L)
-                    .forEach(hop -> between.add(devices.get(hop.to().device()).name()));
+                    .forEach(hop -> between.add(stock.device(hop.to().device()).name()));
         }
         if (between.isEmpty()) {
             Port last = chains.get(0).last();
-            return "Straight into " + devices.get(last.device()).name() + ", "
-                    + devices.get(last.device())
+            return "Straight into " + stock.device(last.device()).name() + ", "
+                    + stock.device(last.device())
                             .socket(last.parts().get(0))
                             .orElseThrow()
                             .name();
@@ -190,7 +217,7 @@ final class WayMaker {
         String names = Stream.concat(
                         Stream.of(chain.hops().get(0).from().device()),
                         chain.hops().stream().map(hop -> hop.to().device()))
-                .map(id -> devices.get(id).name())
+                .map(id -> stock.device(id).name())
                 .collect(Collectors.joining(" → "));
         String leads = chain.hops().stream()
                 .flatMap(hop -> hop.made().marks().stream())
@@ -200,18 +227,17 @@ final class WayMaker {
         return names + (leads.isEmpty() ? "" : ", with " + leads);
     }
 
-    private List<Missing> missing(List<Chain> chains) {
+    private List<Missing> missing(List<Hop> all) {
         List<Missing> missing = new ArrayList<>();
-        chains.stream()
-                .flatMap(chain -> chain.hops().stream())
-                .map(hop -> hop.to().device())
+        all.stream()
+                .flatMap(hop -> Stream.of(hop.from().device(), hop.to().device()))
                 .distinct()
                 .filter(Missing::is)
-                .forEach(id -> missing.add(Missing.of(devices.get(id))));
-        chains.stream()
-                .flatMap(chain -> chain.hops().stream())
+                .forEach(id -> missing.add(Missing.of(stock.device(id))));
+        all.stream()
                 .flatMap(hop -> hop.made().marks().stream())
                 .filter(Missing::is)
+                .distinct()
                 .forEach(mark -> missing.add(Missing.of(hops.lead(mark))));
         return missing;
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 
 /**
@@ -14,21 +15,27 @@ import kalodyne.core.run.Run;
  * @param name "Sunday trio"
  * @param runs each with a name of its own
  * @param wiring how the gear is plugged together
+ * @param wish what was last looked for, if anything
  * @param takes in the order in which they were added; each of a run that is there, under a name of its own in that run
  */
-public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<Take> takes) {
+public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optional<Wish> wish, List<Take> takes) {
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, wiring, takes);
+        return new Setup(newId, name, runs, wiring, wish, takes);
     }
 
     /** What a new user starts with. */
     public static Setup empty() {
-        return new Setup("setup-1", "First setup", List.of(), Wiring.NONE, List.of());
+        return bare("setup-1", "First setup");
+    }
+
+    /** With nothing in it. */
+    public static Setup bare(String id, String name) {
+        return new Setup(id, name, List.of(), Wiring.NONE, Optional.empty(), List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -50,11 +57,11 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<
                         ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
                         : take)
                 .toList();
-        return new Setup(id, name, newRuns, wiring, newTakes);
+        return new Setup(id, name, newRuns, wiring, wish, newTakes);
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, wiring, takes);
+        return new Setup(id, newName, runs, wiring, wish, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -66,7 +73,7 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, wiring, takes);
+        return new Setup(id, name, more, wiring, wish, takes);
     }
 
     /** Without a run and its takes. */
@@ -76,18 +83,23 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<
                 name,
                 runs.stream().filter(run -> !run.name().equals(runName)).toList(),
                 wiring,
+                wish,
                 takes.stream().filter(take -> !take.run().equals(runName)).toList());
     }
 
     public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, runs, newWiring, takes);
+        return new Setup(id, name, runs, newWiring, wish, takes);
+    }
+
+    public Setup withWish(Optional<Wish> newWish) {
+        return new Setup(id, name, runs, wiring, newWish, takes);
     }
 
     /** With one more take. */
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(id, name, runs, wiring, more);
+        return new Setup(id, name, runs, wiring, wish, more);
     }
 
     /** Without a take; the recording itself stays where it is. */
@@ -97,6 +109,7 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, List<
                 name,
                 runs,
                 wiring,
+                wish,
                 takes.stream().filter(each -> !each.equals(take)).toList());
     }
 }

@@ -20,6 +20,7 @@ import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.JsonPlace;
 import kalodyne.core.json.Mapping;
+import kalodyne.core.route.Wish;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
@@ -46,6 +47,7 @@ public final class SetupMapping extends Mapping {
     public Setup setup(JsonPlace root) {
         List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
         Wiring wiring = wiring(root);
+        Optional<Wish> wish = wish(root);
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
         if (!problems().isEmpty()) {
             return Setup.empty();
@@ -53,7 +55,8 @@ public final class SetupMapping extends Mapping {
         requireOwnNames(root.get("runs"), runs);
         requireTheirRuns(root.get("takes"), runs, takes);
         return build(
-                root, () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, takes));
+                root,
+                () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, wish, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -80,6 +83,11 @@ public final class SetupMapping extends Mapping {
                 problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
             }
         }
+    }
+
+    /** What was last looked for. */
+    public Optional<Wish> wish(JsonPlace setup) {
+        return new WishMapping(this).wish(setup);
     }
 
     /** What goes into what, and how switches stand. */

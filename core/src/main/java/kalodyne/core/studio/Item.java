@@ -1,9 +1,11 @@
 package kalodyne.core.studio;
 
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -62,9 +64,9 @@ public sealed interface Item {
     }
 
     /** A setup without its runs and takes. */
-    record OfSetup(String id, String name, Wiring wiring) implements Item {
+    record OfSetup(String id, String name, Wiring wiring, Optional<Wish> wish) implements Item {
         static OfSetup of(Setup setup) {
-            return new OfSetup(setup.id(), setup.name(), setup.wiring());
+            return new OfSetup(setup.id(), setup.name(), setup.wiring(), setup.wish());
         }
 
         @Override

@@ -13,6 +13,7 @@ import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.setup.SetupMapping;
 import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.setup.WishMapping;
 
 /**
  * The bodies of items, as the studio file holds them: the same JSON as in an exported studio. One is made for many items, so
@@ -39,6 +40,7 @@ final class ItemText {
     private static ObjectNode setup(Item.OfSetup setup) {
         ObjectNode node = NODES.objectNode().put("name", setup.name());
         SetupWriter.wiring(node, setup.wiring());
+        WishMapping.write(node, setup.wish());
         return node;
     }
 
@@ -55,7 +57,11 @@ final class ItemText {
             case DEVICE -> new Item.OfDevice(read(gear, gear.device(root), place));
             case LEAD -> new Item.OfLead(read(gear, gear.lead(root), place));
             case SETUP ->
-                new Item.OfSetup(key.path().get(0), root.text("name"), read(setups, setups.wiring(root), place));
+                new Item.OfSetup(
+                        key.path().get(0),
+                        root.text("name"),
+                        read(setups, setups.wiring(root), place),
+                        read(setups, setups.wish(root), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
         };

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -82,7 +81,7 @@ final class Ledger {
         compare(setups(studio), setups(after), changes);
         Map<String, Setup> before = new LinkedHashMap<>();
         studio.setups().forEach(setup -> before.put(setup.id(), setup));
-        Setup none = new Setup("none", "none", List.of(), Wiring.NONE, List.of());
+        Setup none = Setup.bare("none", "none");
         for (Setup setup : after.setups()) {
             Setup was = before.remove(setup.id());
             compareInside(was == null ? none : was, setup, changes);
@@ -196,6 +195,7 @@ final class Ledger {
                     known.name(),
                     changed(runs.get(known.id()), was.runs(), run -> ((Item.OfRun) run).run()),
                     known.wiring(),
+                    known.wish(),
                     changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()));
         });
         studio = new Studio(
@@ -207,7 +207,7 @@ final class Ledger {
     }
 
     private Setup setup(String id) {
-        return studio.setup(id).orElse(new Setup(id, "none", List.of(), Wiring.NONE, List.of()));
+        return studio.setup(id).orElse(Setup.bare(id, "none"));
     }
 
     private void put(Map<Item.Key, Item> items, Change change) {

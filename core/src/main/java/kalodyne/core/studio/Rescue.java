@@ -191,7 +191,9 @@ final class Rescue {
         for (Placed placed : found) {
             Item.Key key = placed.item().key();
             if (key.kind() == Item.Kind.RUN && keys.add(new Item.Key(Item.Kind.SETUP, List.of(key.owner())))) {
-                joined.add(new Placed(new Item.OfSetup(key.owner(), "Recovered setup", Wiring.NONE), joined.size()));
+                joined.add(new Placed(
+                        new Item.OfSetup(key.owner(), "Recovered setup", Wiring.NONE, Optional.empty()),
+                        joined.size()));
             }
             boolean isOrphan = key.kind() == Item.Kind.TAKE
                     && !keys.contains(new Item.Key(Item.Kind.RUN, key.path().subList(0, 2)));

@@ -8,7 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.catalogue.Profile;
 import kalodyne.core.demo.Boathouse;
@@ -18,7 +20,16 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.route.Also;
+import kalodyne.core.route.Budget;
+import kalodyne.core.route.Extras;
+import kalodyne.core.route.Heard;
+import kalodyne.core.route.Matters;
+import kalodyne.core.route.Stereo;
+import kalodyne.core.route.Through;
+import kalodyne.core.route.Wish;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.Length;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -51,6 +62,26 @@ class StudioRoundTripTest {
             studio = studio.with(lead);
         }
         assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
+    }
+
+    /** The choice of what counts most stays with the studio: in its file and as JSON, also for gear that has gone. */
+    @ParameterizedTest
+    @CsvSource({"drum-box,tablet", "gone-from-the-shelf,tablet"})
+    void what_was_looked_for_comes_back(String source, String target) throws IOException {
+        Wish wish = new Wish(
+                List.of(source, "cello"),
+                target,
+                Stereo.KEEP,
+                new Heard(Optional.of("headphones"), List.of("subwoofer", "left-speaker"), Through.DIRECT),
+                new Extras(true, true, Set.of(Also.SAFETY_COPY, Also.TWO_MIXES), true, Budget.LEAD),
+                Matters.FEW_BREAKS,
+                Matters.QUICK);
+        Studio studio = Boathouse.studio();
+        studio = studio.with(studio.setups().get(0).withWish(Optional.of(wish)));
+        assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
+        Path file = folder.resolve("wished.kalodyne");
+        StudioFile.write(file, studio);
+        assertThat(AnyStudio.read(file)).isEqualTo(studio);
     }
 
     /** With comma, semicolon and tab, and with the quotes that a spreadsheet puts round every cell. */

@@ -3,56 +3,25 @@ package kalodyne.core.route;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.studio.Studio;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** What home musicians own and wish, and the way that is told first. */
 class PlannerTest {
-    /** Gear of the catalogue by its ids: "ts-ts*2 interface-2". */
-    private record Shelf(List<Device> devices, List<Lead> leads) {
-        static Shelf of(String line) {
-            Catalogue catalogue = Catalogue.shipped();
-            List<Device> devices = new ArrayList<>();
-            Map<String, Lead> leads = new LinkedHashMap<>();
-            for (String word : line.split(" +", -1)) {
-                int star = word.indexOf('*');
-                String id = star < 0 ? word : word.substring(0, star);
-                int count = star < 0 ? 1 : Integer.parseInt(word.substring(star + 1));
-                if (catalogue.device(id).isPresent()) {
-                    devices.add(catalogue.device(id).get().gear());
-                } else {
-                    leads.put(id, catalogue.lead(id).orElseThrow().gear().withOwned(count));
-                }
-            }
-            return new Shelf(devices, List.copyOf(leads.values()));
-        }
-
-        Plan plan(Wish wish) {
-            return new Planner(devices, leads, Catalogue.shipped(), Wiring.NONE).plan(wish, () -> false);
-        }
-    }
-
-    /** "synth > laptop", several sources with commas. */
-    private static Wish wish(String line, String stereo) {
-        String[] ends = line.split(" > ", -1);
-        return Wish.of("", ends[1])
-                .withSources(List.of(ends[0].split(",", -1)))
-                .withStereo(stereo == null ? Stereo.NO_MATTER : Stereo.valueOf(stereo));
-    }
-
     /** "interface-2, 1 channel, nothing to get; weak response.dull". */
     static String told(Way way) {
         String strands = way.strands().stream()
@@ -66,14 +35,27 @@ class PlannerTest {
                         + strand.channels())
                 .collect(Collectors.joining(" + "));
         String missing = way.missing().stream()
-                .map(each -> each.price() + " " + each.words())
+                .map(each -> each.price() + " " + each.words().replaceAll(" \\([^()]*\\)$", ""))
                 .collect(Collectors.joining(", "));
+        String heard = way.monitoring().isAsWished()
+                ? way.monitoring().words().startsWith("Not") ? "" : "; heard"
+                : "; not heard";
+        String asides = way.asides().stream()
+                .filter(aside -> aside.of() != Aside.Of.POWER || !aside.isDone())
+                .map(aside ->
+                        (aside.isDone() ? "; " : "; not ") + aside.of().word().toLowerCase(Locale.ROOT))
+                .distinct()
+                .collect(Collectors.joining());
         String findings = way.findings().stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(Finding::code)
                 .distinct()
                 .collect(Collectors.joining(" "));
-        return (strands + (missing.isEmpty() ? "" : "; get " + missing) + (findings.isEmpty() ? "" : "; " + findings));
+        return (strands
+                + (missing.isEmpty() ? "" : "; get " + missing)
+                + (findings.isEmpty() ? "" : "; " + findings)
+                + heard
+                + asides);
     }
 
     @ParameterizedTest
@@ -90,8 +72,8 @@ class PlannerTest {
             S6  | guitar-single-coil phone-ctia ts-ts guitar-phone-adapter | guitar-single-coil > phone-ctia | | guitar-phone-adapter 1; response.dull
             S6b | guitar-single-coil phone-digital ts-ts guitar-phone-adapter interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital | | interface-guitar-usb 1
             S7  | mic-usb phone-digital usb-c-c host-adapter-charging usb-a-c | mic-usb > phone-digital | | straight 2
-            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket, A USB lead, C to C
-            S8b | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c hub-charging | mic-condenser-large > phone-ctia | | interface-1 hub-charging 1
+            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c power-bank | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket, A USB lead, A to C
+            S8b | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | interface-1 hub-charging 1
             S9  | mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 trs-trs xlr-trs | mic-dynamic-low > mixer-small | | preamp-xlr 1
             S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | interface-2 1 + interface-2 1
             S11 | synth-digital interface-4 laptop-combo ts-ts*2 trs-trs*2 usb-a-c | synth-digital > laptop-combo | KEEP | interface-4 2
@@ -99,6 +81,29 @@ class PlannerTest {
             S13 | piano-digital mic-dynamic-voice interface-4 laptop-combo ts-ts*2 xlr-xlr usb-c-c | piano-digital,mic-dynamic-voice > laptop-combo | KEEP | interface-4 2 + interface-4 1
             S14 | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-din*2 | drum-machine > laptop-combo | KEEP | interface-2 2
             S15 | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c | mic-dynamic-voice > laptop-combo | | interface-2 1
+            S1c | recorder-handheld interface-1 usb-a-c usb-c-c laptop-combo mic-dynamic-voice xlr-xlr earphones-16 | mic-dynamic-voice > laptop-combo; earphones-16; copy | | recorder-handheld 1; heard; also captured
+            S1d | interface-1 usb-c-c laptop-combo mic-dynamic-voice xlr-xlr earphones-16 635-plug-35-socket | mic-dynamic-voice > laptop-combo; earphones-16; copy; NOTHING | | interface-1 1; heard; not also captured
+            S2c | dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP | straight 2; also captured
+            S2d | dj-player laptop-combo rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes; NOTHING | KEEP | interface-rca 2; not also captured
+            S3b | modular-output-module mixer-rack laptop-combo 35-ts-635*2 ts-ts*2 trs-trs*2 | modular-output-module > laptop-combo | KEEP | get-interface-2 2; get C Two-input interface, bus powered, A USB lead, A to C
+            S7b | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | host-adapter-charging 2; charging
+            S7c | mic-usb phone-digital usb-c-c | mic-usb > phone-digital; charging; NOTHING | | straight 2; not charging
+            S9b | mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 | mic-dynamic-low > mixer-small; NOTHING | | straight 1
+            S10b | mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | get-interface-2 1 + get-interface-2 1; get C Two-input interface, bus powered
+            S11c | synth-analogue interface-4 laptop-combo ts-ts trs-trs usb-a-c di-passive xlr-xlr | synth-analogue > laptop-combo | | interface-4 1
+            S12 | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | interface-2 1; speakers
+            S12b | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-trs*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | interface-2 1; speakers
+            S12c | interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2 | | interface-2 1; get A 6.35 mm three-pole to XLR plug, balanced, A 6.35 mm three-pole to XLR plug, balanced; speakers
+            S12d | interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2; NOTHING | | interface-2 1; not speakers
+            S13b | piano-digital mic-dynamic-voice interface-2 laptop-combo ts-ts*2 xlr-xlr usb-c-c | piano-digital,mic-dynamic-voice > laptop-combo | KEEP | get-interface-4 2 + get-interface-4 1; get C Four-input interface
+            S14b | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP | interface-2 2; get A USB lead, A to C; tempo
+            S14c | drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c midi-din | drum-machine > laptop-combo; tempo | KEEP | interface-4 2; tempo
+            S14d | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-din*2 | drum-machine > laptop-combo; tempo; NOTHING | KEEP | interface-2 2; not tempo
+            S17c | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone charger-usb usb-c-c | groovebox > phone-ctia; charging; LEAD | MONO_ENOUGH | straight 1; charging
+            S18b | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge | guitar-single-coil > laptop-combo | | interface-2 1; get A USB lead, A to C
+            S19b | mixer-small camera-mic-in mini-mini 635-plug-35-socket | mixer-small > camera-mic-in; NOTHING | KEEP | straight 2; caution.line-into-mic
+            S15c | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-dynamic-voice > laptop-combo; headphones-80; direct | | interface-2 1; heard
+            S15d | mic-usb laptop-combo usb-a-c headphones-32 | mic-usb > laptop-combo; headphones-32; app | | straight 2; heard
             S15b | mic-condenser-large mixer-small-usb laptop-combo xlr-xlr usb-a-b | mic-condenser-large > laptop-combo | | mixer-small-usb 1
             S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | straight 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
             S16b | wireless-receiver phone-digital mini-mini mic-trs-trrs headset-adapter-usb | wireless-receiver > phone-digital | | headset-adapter-usb 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
@@ -110,7 +115,7 @@ class PlannerTest {
             S20b | turntable-preamp phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-preamp > laptop-combo | KEEP | interface-rca 2
             """)
     void the_best_way_is_told_first(String situation, String shelf, String wish, String stereo, String expected) {
-        Plan plan = Shelf.of(shelf).plan(wish(wish, stereo));
+        Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish, stereo));
         String first = plan.ways().stream().findFirst().map(PlannerTest::told).orElse("nothing");
         assertThat(first + plan.impossible().map(words -> " !").orElse(""))
                 .as(situation)
@@ -128,12 +133,11 @@ class PlannerTest {
             """)
     void a_plain_search_finds_nothing_better(String line, String wished, String stereo) {
         Shelf shelf = Shelf.of(line);
-        Wish wish = wish(wished, stereo);
+        Wish wish = Shelf.wish(wished, stereo);
         Plan plan = shelf.plan(wish);
-        Map<String, Device> devices = new LinkedHashMap<>();
-        shelf.devices().forEach(device -> devices.put(device.id(), device));
-        Hops hops = new Hops(devices, Drawer.of(shelf.leads(), Set.of(), List.of()), shelf.leads());
-        Everything everything = new Everything(devices, hops, wish);
+        Stock stock = new Stock(shelf.devices(), Wiring.NONE);
+        Hops hops = new Hops(stock, Drawer.of(shelf.leads(), Set.of(), Set.of(), List.of()), shelf.leads());
+        Everything everything = new Everything(stock, hops, wish);
         everything.from(new Chain(List.of(), Set.of()), wish.sources().get(0), Optional.empty());
         assertThat(everything.tried).isGreaterThan(5);
         assertThat(plan.ways().get(0).score()).isLessThanOrEqualTo(everything.best + 1e-9);
@@ -141,20 +145,20 @@ class PlannerTest {
 
     /** Goes every way there is. */
     private static final class Everything {
-        private final Map<String, Device> devices;
+        private final Stock stock;
         private final Hops hops;
         private final Wish wish;
         private double best = Double.POSITIVE_INFINITY;
         private int tried;
 
-        Everything(Map<String, Device> devices, Hops hops, Wish wish) {
-            this.devices = devices;
+        Everything(Stock stock, Hops hops, Wish wish) {
+            this.stock = stock;
             this.hops = hops;
             this.wish = wish;
         }
 
         void from(Chain chain, String device, Optional<Port> in) {
-            Ports ports = new Ports(devices.get(device));
+            Ports ports = stock.ports(device);
             List<Port> outs = new ArrayList<>(ports.outlets().stream()
                     .filter(out -> in.isEmpty()
                             || (!in.get().shape().isDigital() && ports.inside().passes(in.get(), out)))
@@ -165,7 +169,7 @@ class PlannerTest {
             Set<String> seen =
                     chain.hops().stream().map(hop -> hop.to().device()).collect(Collectors.toSet());
             for (Port out : outs) {
-                for (String next : devices.keySet()) {
+                for (String next : stock.ids()) {
                     if (!seen.contains(next) && !next.equals(wish.sources().get(0))) {
                         into(chain, out, next);
                     }
@@ -174,16 +178,16 @@ class PlannerTest {
         }
 
         private void into(Chain chain, Port out, String next) {
-            Ports ports = new Ports(devices.get(next));
+            Ports ports = stock.ports(next);
             for (Port in : out.shape().isDigital() ? ports.dataIns() : ports.inlets()) {
                 for (Joining joining : hops.joinings().of(out.shape(), in.shape())) {
                     joining.between(out, in, chain.used()).ifPresent(made -> {
-                        Chain longer = chain.with(new Hop(out, in, made, hops.joints(made.pluggings())));
+                        Chain longer = chain.with(Hop.of(out, in, made, hops.joints(made.pluggings())));
                         if (!next.equals(wish.target())) {
                             from(longer, next, Optional.of(in));
                         } else if (in.shape().isDigital() || ports.converts(in)) {
                             tried++;
-                            new WayMaker(devices, hops, wish)
+                            new WayMaker(stock, hops, wish, List.of(), false)
                                     .of(List.of(longer), Wiring.NONE)
                                     .way()
                                     .ifPresent(way -> best = Math.min(best, way.score()));
@@ -205,7 +209,7 @@ class PlannerTest {
             drum-box-headphone phone-ctia attenuator-phone | drum-box-headphone > phone-ctia | KEEP |
             """)
     void what_is_impossible_is_said(String shelf, String wish, String stereo, String expected) {
-        Plan plan = Shelf.of(shelf).plan(wish(wish, stereo));
+        Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish, stereo));
         if (expected == null) {
             // A phone's socket hears one channel; by something to get both sides are kept.
             assertThat(plan.ways().get(0).channels()).isEqualTo(2);
@@ -220,11 +224,96 @@ class PlannerTest {
     @Test
     void the_same_wish_gives_the_same_plan() {
         Shelf shelf = Shelf.of("synth-analogue interface-2 laptop-combo mixer-small ts-ts trs-trs*2 usb-a-c");
-        Wish wish = wish("synth-analogue > laptop-combo", null);
+        Wish wish = Shelf.wish("synth-analogue > laptop-combo", null);
         List<String> first =
                 shelf.plan(wish).ways().stream().map(PlannerTest::told).toList();
         assertThat(shelf.plan(wish).ways().stream().map(PlannerTest::told)).containsExactlyElementsOf(first);
         assertThat(first).hasSizeGreaterThanOrEqualTo(2);
+    }
+
+    /** Into a tablet while the interface hangs on a laptop: it is pulled out there, or left and something else is got. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            drum-box | tablet | false | interface 2; heard | laptop.usb-1
+            drum-box | tablet | true | get-headset-adapter-usb 1; get B Adapter from USB-C to a four-pole headset socket, A Attenuating lead, line to a phone's headset socket (CTIA); heard |
+            mixer | camera | false | straight 2; caution.line-into-mic; heard |
+            """)
+    void what_is_plugged_is_pulled_out_or_stays(
+            String source, String target, boolean isBeside, String expected, String pulled) {
+        Studio studio = Boathouse.studio();
+        Wish wish = Wish.of(source, target)
+                .withHeadphones(Optional.of("headphones"))
+                .withExtras(Extras.NONE.withBeside(isBeside));
+        Way way = new Planner(
+                        studio.devices(),
+                        studio.leads(),
+                        Catalogue.shipped(),
+                        studio.setups().get(0).wiring())
+                .plan(wish, () -> false)
+                .ways()
+                .get(0);
+        assertThat(told(way)).isEqualTo(expected);
+        List<String> sockets = way.unplugged().stream()
+                .flatMap(plugging -> plugging.spots().stream())
+                .map(Spot::write)
+                .toList();
+        if (pulled == null) {
+            assertThat(sockets).noneMatch(spot -> spot.startsWith("laptop"));
+        } else {
+            assertThat(sockets).contains(pulled);
+        }
+    }
+
+    /** Plugs that fit are not yet a way that works. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            guitar-single-coil.out | phone-ctia.headset | 35-ts-635 | With 3.5 mm two-pole to 6.35 mm two-pole | headset.mic-shorted
+            preamp-xlr.out-xlr | mixer-small.mic-1 | xlr-xlr | With XLR lead | caution.line-into-mic
+            synth-analogue.out | interface-2.line-1 | ts-ts | With 6.35 mm two-pole lead |
+            synth-analogue.out | laptop-combo.usb-1 | ts-ts | No lead, and no two leads or adapters |
+            """)
+    void the_obvious_one_is_told(String from, String to, String leads, String words, String code) {
+        Spot out = Spot.read(from);
+        Spot in = Spot.read(to);
+        Shelf shelf = Shelf.of(out.item() + " " + in.item() + " " + leads);
+        Device one = shelf.devices().get(0);
+        Device other = shelf.devices().get(1);
+        Obvious first = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
+                .obvious(
+                        one,
+                        one.socket(out.part()).orElseThrow(),
+                        other,
+                        other.socket(in.part()).orElseThrow())
+                .get(0);
+        assertThat(first.words()).startsWith(words);
+        List<String> codes = first.joints().stream()
+                .flatMap(joint -> joint.findings().stream())
+                .map(Finding::code)
+                .toList();
+        if (code == null) {
+            assertThat(first.joints()).allMatch(joint -> !joint.cannotWork());
+        } else {
+            assertThat(codes).contains(code);
+        }
+    }
+
+    /** What is chosen on the recorder follows from what is plugged. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            recorder-handheld usb-a-c laptop-combo mic-dynamic-voice guitar-humbucker xlr-xlr di-passive ts-ts | mic-dynamic-voice > laptop-combo | stereo mode does
+            dj-player laptop-combo usb-a-b | dj-player > laptop-combo | 3–4 the mix without the talk microphone
+            mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | Some apps merge all inputs into one channel
+            mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-dynamic-voice > laptop-combo; headphones-80 | Monitoring in the app: off, one hears it directly
+            mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-dynamic-voice > laptop-combo; headphones-80; app | Monitoring in the app: on
+            mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | set its level by hand
+            drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c | drum-machine > laptop-combo | its input is channels 3 and 4
+            groovebox phone-ctia headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; NOTHING | Voice assistant, calls and notifications: off
+            interface-2 speakers-powered*2 laptop-combo mic-dynamic-voice xlr-xlr trs-xlr*2 usb-c-c | mic-dynamic-voice > laptop-combo; speakers-powered+speakers-powered-2 | Feedback guard
+            """)
+    void the_recorders_side_is_told(String shelf, String wished, String expected) {
+        Wish wish = Shelf.wish(wished, null);
+        Way way = Shelf.of(shelf).plan(wish).ways().get(0);
+        assertThat(String.join("\n", Software.of(wish, way))).contains(expected);
     }
 
     /** Somebody cancels: what is there is told, and nothing hangs. */
@@ -234,7 +323,7 @@ class PlannerTest {
         Shelf shelf = Shelf.of("synth-analogue interface-2 laptop-combo mixer-small ts-ts trs-trs*2 usb-a-c");
         int[] asked = new int[1];
         Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
-                .plan(wish("synth-analogue > laptop-combo", null), () -> asked[0]++ >= after);
+                .plan(Shelf.wish("synth-analogue > laptop-combo", null), () -> asked[0]++ >= after);
         assertThat(asked[0]).isLessThan(after + 10);
         assertThat(plan.ways().isEmpty()).isEqualTo(after == 0);
     }

@@ -25,7 +25,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Names;
-import kalodyne.core.joint.Wiring;
 import kalodyne.core.run.Run;
 import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
@@ -239,14 +238,14 @@ public final class StudioModel implements AutoCloseable {
 
     /** Adds a setup without runs, and looks at it. */
     public void addSetup() {
-        addSetup("add a setup", new Setup(Ids.fresh("setup"), "New setup", List.of(), Wiring.NONE, List.of()));
+        addSetup("add a setup", Setup.bare(Ids.fresh("setup"), "New setup"));
     }
 
     /** Adds a setup with the runs of the present one, and looks at it; the takes stay with the old one. */
     public void duplicateSetup() {
         addSetup(
                 "duplicate the setup",
-                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), List.of()));
+                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), setup.wish(), List.of()));
     }
 
     private void addSetup(String description, Setup another) {

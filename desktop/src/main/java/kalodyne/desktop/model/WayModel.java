@@ -1,25 +1,38 @@
 package kalodyne.desktop.model;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.route.Matters;
+import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
+import kalodyne.core.run.PlannedRuns;
+import kalodyne.core.run.Run;
+import kalodyne.core.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 
-/** Finds ways to record what somebody wishes, beside what is plugged already, and plugs one of them. */
+/** Finds ways to record what somebody wishes, beside what is plugged already, and makes one of them what is plugged. */
 public final class WayModel {
     private final StudioModel studio;
     private final JointsModel joints;
     private final Jobs jobs;
+
+    private Object looking = new Object();
 
     /** Counts the searches: only the latest is waited for. */
     private final AtomicInteger asked = new AtomicInteger();
@@ -29,6 +42,8 @@ public final class WayModel {
         this.joints = joints;
         this.jobs = jobs;
     }
+
+    // --- what can be wished ------------------------------------------------------------------------------------
 
     /** What can be played. */
     public List<Device> sources() {
@@ -46,15 +61,60 @@ public final class WayModel {
                 .toList();
     }
 
-    /** Searches; what was asked for before is not delivered any more. */
-    public void find(Wish wish, Consumer<Plan> delivered) {
+    /** Loudspeakers that something can be plugged into at line level. */
+    public List<Device> speakers() {
+        return studio.studio().devices().stream()
+                .filter(device -> device.kind() == DeviceKind.SPEAKER)
+                .filter(device -> device.sockets().stream().anyMatch(socket -> socket.signal() == SignalKind.LINE))
+                .toList();
+    }
+
+    public Optional<Device> device(String mark) {
+        return studio.studio().devices().stream()
+                .filter(device -> device.id().equals(mark))
+                .findFirst();
+    }
+
+    /** What was looked for last in this setup, as far as it is still on the shelf. */
+    public Optional<Wish> wish() {
+        return studio.setup().wish();
+    }
+
+    /** What counted most when anything was looked for in this studio. */
+    public Matters usuallyFirst() {
+        return lastWish().map(Wish::first).orElse(Matters.CLEAN);
+    }
+
+    public Matters usuallyThen() {
+        return lastWish().map(Wish::then).orElse(Matters.CHEAP);
+    }
+
+    private Optional<Wish> lastWish() {
+        return studio.studio().setups().stream()
+                .flatMap(setup -> setup.wish().stream())
+                .findFirst();
+    }
+
+    // --- looking -----------------------------------------------------------------------------------------------
+
+    /**
+     * Searches; what was asked for before is not delivered any more.
+     *
+     * @param early is given the first ways, before all are found
+     */
+    public void find(Wish wish, Consumer<List<Way>> early, Consumer<Plan> delivered) {
         int asking = asked.incrementAndGet();
-        List<Device> devices = studio.studio().devices();
-        List<Lead> leads = studio.studio().leads();
-        Wiring plugged = studio.setup().wiring();
+        Planner planner = planner();
+        keep(wish);
         jobs.runBriefly(
-                progress -> new Planner(devices, leads, Catalogue.shipped(), plugged)
-                        .plan(wish, () -> !progress.report(0) || asking != asked.get()),
+                progress -> planner.plan(
+                        wish,
+                        () -> !progress.report(0) || asking != asked.get(),
+                        first -> Platform.runLater(() -> {
+                            if (asking == asked.get()) {
+                                early.accept(first);
+                            }
+                        })),
                 plan -> {
                     if (asking == asked.get()) {
                         delivered.accept(plan);
@@ -62,21 +122,63 @@ public final class WayModel {
                 });
     }
 
-    /** Plugs all of a way, in one step that can be taken back; only where all of it is owned. */
+    private Planner planner() {
+        List<Device> devices = studio.studio().devices();
+        List<Lead> leads = studio.studio().leads();
+        return new Planner(devices, leads, Catalogue.shipped(), studio.setup().wiring());
+    }
+
+    /** The choice stays with the studio; all that is looked for from one opening on is one step to take back. */
+    private void keep(Wish wish) {
+        if (!studio.isReadOnly()) {
+            studio.change(
+                    looking,
+                    "look for a way to record",
+                    studio.studio().with(studio.setup().withWish(Optional.of(wish))));
+        }
+    }
+
+    /** Somebody begins to look for something else. */
+    public void begin() {
+        looking = new Object();
+    }
+
+    /** Nobody waits for what is being looked for any more. */
+    public void stop() {
+        asked.incrementAndGet();
+    }
+
+    /** What would come of the simplest leads between two sockets. */
+    public void obvious(Device from, Socket out, Device to, Socket in, Consumer<List<Obvious>> delivered) {
+        Planner planner = planner();
+        jobs.runBriefly(progress -> planner.obvious(from, out, to, in), delivered);
+    }
+
+    // --- using -------------------------------------------------------------------------------------------------
+
+    /** Plugs all of a way and makes its runs, in one step that can be taken back; only where all of it is owned. */
     public void use(Way way) {
         if (way.missing().isEmpty()) {
-            studio.edit(
-                    "plug “" + way.title() + "”",
-                    setup ->
-                            setup.withWiring(setup.wiring().plugging(way.patch().pluggings())));
+            List<String> before = studio.setup().runs().stream().map(Run::name).toList();
+            studio.edit("use “" + way.title() + "”", setup -> used(setup, way));
+            studio.setup().runs().stream()
+                    .map(Run::name)
+                    .filter(name -> !before.contains(name))
+                    .findFirst()
+                    .ifPresent(studio::showRun);
             way.patch().parted().stream().findFirst().ifPresent(part -> joints.chooseWith(part.pluggings()));
         }
     }
 
-    /** The name of a device that a way goes through. */
-    public static String name(Way way, String mark) {
-        return Optional.ofNullable(way.patch().devices().get(mark))
-                .map(Device::name)
-                .orElse(mark);
+    private static Setup used(Setup setup, Way way) {
+        Wiring wiring = setup.wiring().unplugged(way.unplugged());
+        Set<Plugging> there = new HashSet<>(wiring.plugged());
+        Setup changed = setup.withWiring(wiring.plugging(way.patch().pluggings().stream()
+                .filter(plugging -> !there.contains(plugging))
+                .toList()));
+        for (Run run : PlannedRuns.of(way)) {
+            changed = changed.with(run);
+        }
+        return changed;
     }
 }

@@ -18,8 +18,8 @@ import kalodyne.core.joint.Mating;
  * @param marks of all of them that may be used
  * @param isOwned whether they lie in the drawer; else they would have to be got
  */
-record LeadKind(int number, Lead lead, List<String> marks, boolean isOwned) {
-    LeadKind {
+record LeadSort(int number, Lead lead, List<String> marks, boolean isOwned) {
+    LeadSort {
         marks = List.copyOf(marks);
     }
 
@@ -67,7 +67,7 @@ record LeadKind(int number, Lead lead, List<String> marks, boolean isOwned) {
     /** Kinds of one drawer: their numbers say it all. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof LeadKind kind && kind.number == number;
+        return other instanceof LeadSort kind && kind.number == number;
     }
 
     @Override

@@ -1,0 +1,68 @@
+package kalodyne.command;
+
+import java.util.List;
+import java.util.Locale;
+import kalodyne.core.route.Obvious;
+import kalodyne.core.route.Plan;
+import kalodyne.core.route.Software;
+import kalodyne.core.route.Way;
+import kalodyne.core.route.WayWords;
+import kalodyne.core.route.Wish;
+
+/** Prints a plan for people. */
+final class PlanText {
+    private static final int MOST_DROPPED = 3;
+
+    private final Output output;
+
+    PlanText(Output output) {
+        this.output = output;
+    }
+
+    void print(Wish wish, Plan plan) {
+        plan.impossible().ifPresent(output::line);
+        int number = 0;
+        for (Way way : plan.ways()) {
+            output.line(++number + " " + way.title());
+            print(way, plan.ways());
+            if (number == 1) {
+                Software.of(wish, way).forEach(line -> output.line("  on the recorder: " + line));
+            }
+        }
+        if (!plan.dropped().isEmpty()) {
+            output.line(plan.dropped().size() + " would not work or do harm, among them:");
+            plan.dropped().stream()
+                    .limit(MOST_DROPPED)
+                    .forEach(each -> output.line("  " + each.words() + ". " + each.reason()));
+        }
+    }
+
+    private void print(Way way, List<Way> all) {
+        way.strands()
+                .forEach(strand -> output.line("  " + WayWords.path(way, strand) + ": " + WayWords.recorded(strand)));
+        output.line("  heard: " + WayWords.heard(way.monitoring()));
+        way.asides()
+                .forEach(aside -> output.line("  " + aside.of().word().toLowerCase(Locale.ROOT)
+                        + (aside.isDone() ? ": " : ", not as wished: ") + aside.words()));
+        output.line("  " + WayWords.toGet(way));
+        way.findings()
+                .forEach(finding ->
+                        output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text()));
+        output.line("  why: " + WayWords.place(way, all));
+    }
+
+    void print(List<Obvious> obvious) {
+        for (Obvious each : obvious) {
+            output.line(each.words() + (each.missing().isEmpty() ? "" : " (to get)"));
+            each.joints().stream()
+                    .flatMap(joint -> joint.findings().stream())
+                    .forEach(finding -> output.line(
+                            "  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text()));
+            boolean isFine = each.patch().isPresent()
+                    && each.joints().stream().allMatch(joint -> joint.worst().isEmpty());
+            if (isFine) {
+                output.line("  Nothing speaks against it.");
+            }
+        }
+    }
+}

@@ -1,0 +1,116 @@
+package kalodyne.core.route;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+
+/** Keeps a source and the recorder in one tempo by MIDI clock: 24 pulses a quarter note (MIDI 1.0). */
+final class Clocking {
+    private final Stock stock;
+    private final Plugs plugs;
+
+    Clocking(Stock stock, Plugs plugs) {
+        this.stock = stock;
+        this.plugs = plugs;
+    }
+
+    /** Plugs the clock of the recorder, or of what stands at its USB, into the first source that takes one. */
+    Aside of(List<Chain> chains, Wish wish) {
+        Optional<String> follower = wish.sources().stream()
+                .filter(id -> !midi(id, Way.IN).isEmpty() || sendsMidi(id))
+                .findFirst();
+        if (follower.isEmpty()) {
+            return not("None of the sources has MIDI. Play to the recorder's click instead.");
+        }
+        String source = follower.get();
+        boolean isSent = chains.stream()
+                .flatMap(chain -> chain.hops().stream())
+                .anyMatch(hop ->
+                        hop.from().device().equals(source) && hop.from().shape().isDigital());
+        if (isSent && sendsMidi(source)) {
+            return done(stock.name(source) + " gets the clock through its USB lead", wish);
+        }
+        for (String leader : leaders(chains, wish)) {
+            int before = plugs.count();
+            if (isAtRecorder(leader, chains, wish)
+                    && plugs.join(midi(leader, Way.OUT), midi(source, Way.IN)).isPresent()) {
+                boolean isBoth =
+                        plugs.join(midi(source, Way.OUT), midi(leader, Way.IN)).isPresent();
+                String from = leader.equals(wish.target()) ? "" : " by " + stock.name(leader);
+                return done(
+                        stock.name(wish.target()) + " sends the clock" + from + " to " + stock.name(source)
+                                + (isBoth ? ", and a second lead carries its notes back" : ""),
+                        wish);
+            }
+            plugs.backTo(before);
+        }
+        return not("No MIDI out leads from " + stock.name(wish.target()) + " to " + stock.name(source)
+                + ". A USB MIDI interface and a MIDI lead would do it.");
+    }
+
+    private Aside done(String how, Wish wish) {
+        return new Aside(
+                Aside.Of.TEMPO,
+                how + ". Let " + stock.name(wish.target())
+                        + " lead and set the source to outside clock: 24 pulses a quarter note.",
+                true);
+    }
+
+    private static Aside not(String why) {
+        return new Aside(Aside.Of.TEMPO, why, false);
+    }
+
+    /** What may send the clock: the recorder, what stands on the way to it, then MIDI boxes. */
+    private Set<String> leaders(List<Chain> chains, Wish wish) {
+        Set<String> leaders = new LinkedHashSet<>(List.of(wish.target()));
+        chains.stream()
+                .flatMap(chain -> chain.hops().stream())
+                .map(hop -> hop.to().device())
+                .forEach(leaders::add);
+        stock.ids().stream()
+                .filter(id -> stock.device(id).kind() == DeviceKind.MIDI)
+                .forEach(leaders::add);
+        leaders.removeIf(id -> midi(id, Way.OUT).isEmpty());
+        return leaders;
+    }
+
+    /** Whether a device's MIDI gets to the recorder, by a USB lead that is plugged here where there is none. */
+    private boolean isAtRecorder(String id, List<Chain> chains, Wish wish) {
+        boolean isOnTheWay = chains.stream()
+                .flatMap(chain -> chain.hops().stream())
+                .anyMatch(hop ->
+                        hop.from().device().equals(id) && hop.from().shape().isDigital());
+        if (id.equals(wish.target()) || (isOnTheWay && sendsMidi(id))) {
+            return true;
+        }
+        List<Port> usb = stock.device(id).sockets().stream()
+                .filter(socket -> socket.signal() == SignalKind.DIGITAL && carriesMidi(socket))
+                .map(socket -> Port.of(stock.device(id), List.of(socket), 2))
+                .toList();
+        return !isOnTheWay
+                && plugs.join(usb, stock.ports(wish.target()).dataIns()).isPresent();
+    }
+
+    private boolean sendsMidi(String id) {
+        return stock.device(id).sockets().stream().anyMatch(Clocking::carriesMidi);
+    }
+
+    private static boolean carriesMidi(Socket socket) {
+        return socket.channels().stream().anyMatch(pair -> pair.channels().equalsIgnoreCase("MIDI"));
+    }
+
+    private List<Port> midi(String id, Way way) {
+        Device device = stock.device(id);
+        return device.sockets().stream()
+                .filter(socket -> socket.signal() == SignalKind.MIDI && socket.way() == way)
+                .flatMap(socket -> Stream.of(Port.of(device, List.of(socket), 1)))
+                .toList();
+    }
+}

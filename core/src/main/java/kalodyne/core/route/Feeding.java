@@ -1,0 +1,205 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.PowerSource;
+import kalodyne.core.gear.Powering;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Current;
+import kalodyne.core.units.Print;
+
+/** What feeds what on a way: bus power against what the ports give, phantom power, chargers for hubs and phones. */
+final class Feeding {
+    private final Stock stock;
+    private final Plugs plugs;
+    private final List<Chain> chains;
+    private final Wish wish;
+
+    Feeding(Stock stock, Plugs plugs, List<Chain> chains, Wish wish) {
+        this.stock = stock;
+        this.plugs = plugs;
+        this.chains = List.copyOf(chains);
+        this.wish = wish;
+    }
+
+    /** Plugs what has to be fed, and tells of all that is fed. */
+    List<Aside> asides() {
+        List<Aside> asides = new ArrayList<>();
+        boolean isHubFed = true;
+        for (String hub : hubs()) {
+            boolean needs = wish.extras().charging() || !canFeed(stock.device(wish.target()), hub);
+            if (needs) {
+                Aside fed = fed(hub);
+                isHubFed &= fed.isDone();
+                asides.add(fed);
+            }
+        }
+        hops().filter(hop -> hop.from().shape().isDigital())
+                .flatMap(hop -> bus(hop).stream())
+                .distinct()
+                .forEach(asides::add);
+        hops().flatMap(hop -> phantom(hop).stream()).distinct().forEach(asides::add);
+        if (wish.extras().charging()) {
+            asides.add(charging(isHubFed));
+        }
+        return asides;
+    }
+
+    private Stream<Hop> hops() {
+        return chains.stream().flatMap(chain -> chain.hops().stream());
+    }
+
+    private List<String> hubs() {
+        return hops().map(hop -> hop.to().device())
+                .distinct()
+                .filter(id -> !stock.ports(id).feeds().isEmpty())
+                .toList();
+    }
+
+    // --- hubs and chargers -------------------------------------------------------------------------------------
+
+    /** Whether the recorder's own port gives as much as all draws that hangs on a hub. */
+    private boolean canFeed(Device recorder, String hub) {
+        double drawn = hops().filter(
+                        hop -> hop.to().device().equals(hub) && hop.to().shape().isDigital())
+                .map(hop -> hop.from().device())
+                .distinct()
+                .mapToDouble(id -> drawn(stock.device(id)))
+                .sum();
+        double given = recorder.sockets().stream()
+                .flatMap(socket -> given(socket).stream())
+                .mapToDouble(Current::amperes)
+                .max()
+                .orElse(0);
+        return drawn <= given;
+    }
+
+    private Aside fed(String hub) {
+        Optional<Hop> hop = plugs.join(supplies(), stock.ports(hub).feeds());
+        return hop.map(each -> new Aside(
+                        Aside.Of.POWER,
+                        stock.name(each.from().device()) + " feeds " + stock.name(hub)
+                                + ". Plug it in before the rest.",
+                        true))
+                .orElseGet(() -> new Aside(
+                        Aside.Of.POWER,
+                        stock.name(hub)
+                                + " needs a charger or power bank at its charging socket: none is free with a lead.",
+                        false));
+    }
+
+    private List<Port> supplies() {
+        return stock.ids().stream()
+                .flatMap(id -> stock.ports(id).supplies().stream())
+                .toList();
+    }
+
+    private Aside charging(boolean isHubFed) {
+        Device recorder = stock.device(wish.target());
+        boolean isByHub = hubs().stream().anyMatch(hub -> gives(stock.device(hub)));
+        if (isByHub && isHubFed) {
+            return new Aside(Aside.Of.CHARGING, recorder.name() + " is charged through the hub", true);
+        }
+        boolean hasOwn = recorder.powering().stream().map(Powering::source).anyMatch(source -> isMains(source));
+        if (hasOwn) {
+            return new Aside(
+                    Aside.Of.CHARGING,
+                    recorder.name() + " on its own supply; where it hums then, on its battery",
+                    true);
+        }
+        Optional<Hop> direct = plugs.join(supplies(), stock.ports(wish.target()).dataIns());
+        return direct.map(hop -> new Aside(
+                        Aside.Of.CHARGING,
+                        stock.name(hop.from().device()) + " charges " + recorder.name()
+                                + "; where it hums then, on its battery",
+                        true))
+                .orElseGet(() -> new Aside(
+                        Aside.Of.CHARGING,
+                        recorder.name()
+                                + " is not charged meanwhile: charge it before. A hub with a charging socket would do it.",
+                        false));
+    }
+
+    private static boolean isMains(PowerSource source) {
+        return source == PowerSource.MAINS_EARTHED
+                || source == PowerSource.MAINS_UNEARTHED
+                || source == PowerSource.ADAPTER_EARTHED
+                || source == PowerSource.ADAPTER_UNEARTHED;
+    }
+
+    /** Whether the side towards the computer gives power too. */
+    private boolean gives(Device hub) {
+        return stock.ports(hub.id())
+                .dataOut()
+                .flatMap(port -> hub.socket(port.parts().get(0)))
+                .flatMap(Feeding::given)
+                .isPresent();
+    }
+
+    // --- bus power ---------------------------------------------------------------------------------------------
+
+    /** What a device draws of the port that it hangs on, against what that gives. */
+    private Optional<Aside> bus(Hop hop) {
+        Device device = stock.device(hop.from().device());
+        Device host = stock.device(hop.to().device());
+        double drawn = drawn(device);
+        Socket port = host.socket(hop.to().parts().get(0)).orElseThrow();
+        if (drawn <= 0 || device.kind() == DeviceKind.HUB) {
+            return Optional.empty();
+        }
+        String draws = device.name() + " draws " + Print.prefixed(drawn, "A");
+        Optional<Current> given = given(port);
+        return Optional.of(given.map(current -> new Aside(
+                        Aside.Of.POWER,
+                        draws + "; " + host.name() + ", " + port.name() + " gives "
+                                + Print.prefixed(current.amperes(), "A"),
+                        drawn <= current.amperes()))
+                .orElseGet(() ->
+                        new Aside(Aside.Of.POWER, draws + "; what " + host.name() + " gives is not known", true)));
+    }
+
+    /** What a device draws of its bus; nothing where it usually runs on something else. */
+    private static double drawn(Device device) {
+        return device.powering().stream()
+                .findFirst()
+                .filter(powering -> powering.source() == PowerSource.BUS)
+                .flatMap(powering -> powering.facts().quantity(Fact.DRAWN_CURRENT))
+                .map(Current::amperes)
+                .orElse(0.0);
+    }
+
+    private static Optional<Current> given(Socket socket) {
+        return socket.power().stream()
+                .filter(power -> power.kind() == PowerKind.BUS && power.role() == PowerRole.GIVES)
+                .flatMap(power -> power.facts().quantity(Fact.SUPPLY_CURRENT).stream())
+                .findFirst();
+    }
+
+    // --- phantom power -----------------------------------------------------------------------------------------
+
+    private Optional<Aside> phantom(Hop hop) {
+        boolean needs = hop.from().sockets().stream().anyMatch(spot -> has(spot, PowerRole.NEEDS));
+        boolean gives = hop.to().sockets().stream().anyMatch(spot -> has(spot, PowerRole.GIVES));
+        return needs && gives
+                ? Optional.of(new Aside(
+                        Aside.Of.POWER,
+                        stock.name(hop.from().device()) + " needs phantom power: "
+                                + stock.name(hop.to().device()) + " gives it. Plug in first, then switch it on.",
+                        true))
+                : Optional.empty();
+    }
+
+    private boolean has(Spot spot, PowerRole role) {
+        return stock.device(spot.item()).socket(spot.part()).stream()
+                .flatMap(socket -> socket.power().stream())
+                .anyMatch(power -> power.kind() == PowerKind.PHANTOM && power.role() == role);
+    }
+}

@@ -1,0 +1,65 @@
+package kalodyne.core.route;
+
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import kalodyne.core.units.Print;
+
+/**
+ * Something that speaks for a way or against it.
+ *
+ * @param of what it is about
+ * @param words "2 breaks in the line"
+ * @param points against it; 0 where it speaks for it
+ */
+public record Reason(Of of, String words, double points) {
+    private static final int MOST_TOLD = 2;
+
+    /** What can differ between ways. */
+    public enum Of {
+        FAULTS,
+        SIDES,
+        TO_GET,
+        SOUND,
+        WISHES,
+        BREAKS,
+        DEVICES
+    }
+
+    /** Where one way is better than another one, the most first: "all of it is owned, 2 breaks in the line". */
+    static String better(List<Reason> way, List<Reason> other) {
+        Map<Of, Double> gain = sums(other);
+        sums(way).forEach((of, points) -> gain.merge(of, -points, Double::sum));
+        return gain.entrySet().stream()
+                .filter(entry -> entry.getValue() > 0.05)
+                .sorted(Map.Entry.<Of, Double>comparingByValue(Comparator.reverseOrder())
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .limit(MOST_TOLD)
+                .map(entry -> words(way, other, entry.getKey(), entry.getValue()))
+                .collect(Collectors.joining("; "));
+    }
+
+    private static Map<Of, Double> sums(List<Reason> reasons) {
+        Map<Of, Double> sums = new EnumMap<>(Of.class);
+        reasons.forEach(reason -> sums.merge(reason.of, reason.points, Double::sum));
+        return sums;
+    }
+
+    private static String words(List<Reason> way, List<Reason> other, Of of, double points) {
+        String here = words(way, of);
+        String there = words(other, of);
+        String compared = here.isEmpty() ? "not: " + there : there.isEmpty() ? here : here + ", not " + there;
+        return compared + " (" + Print.decimal(points, 0) + (Math.round(points) == 1 ? " point)" : " points)");
+    }
+
+    /** Of several the gravest. */
+    private static String words(List<Reason> reasons, Of of) {
+        return reasons.stream()
+                .filter(reason -> reason.of == of)
+                .max(Comparator.comparingDouble(Reason::points))
+                .map(Reason::words)
+                .orElse("");
+    }
+}

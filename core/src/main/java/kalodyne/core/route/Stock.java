@@ -1,0 +1,83 @@
+package kalodyne.core.route;
+
+import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Wiring;
+
+/** The devices that may take part in a way, those that one could get among them; what each of them can do is worked out once. */
+final class Stock {
+    private final Wiring present;
+    private final Map<String, Device> devices = new LinkedHashMap<>();
+    private final Map<String, Ports> ports = new HashMap<>();
+    private final Map<List<Object>, Integer> kinds = new HashMap<>();
+    private final Map<String, Integer> kindOf = new HashMap<>();
+
+    /**
+     * A stock.
+     *
+     * @param present what is plugged already: a device that it touches does not do what others do
+     */
+    Stock(Collection<Device> devices, Wiring present) {
+        this.present = present;
+        Set<String> plugged = Planner.used(present);
+        for (Device device : devices) {
+            this.devices.put(device.id(), device);
+            kindOf.put(
+                    device.id(),
+                    kinds.computeIfAbsent(
+                            List.of(plain(device), plugged.contains(device.id()) ? device.id() : ""),
+                            each -> kinds.size()));
+        }
+    }
+
+    /** Without what tells a device from others that do the same. */
+    static Device plain(Device device) {
+        return device.withId("any").withName("Device").withNote("");
+    }
+
+    Device device(String id) {
+        return devices.get(id);
+    }
+
+    boolean has(String id) {
+        return devices.containsKey(id);
+    }
+
+    String name(String id) {
+        return devices.get(id).name();
+    }
+
+    Set<String> ids() {
+        return Collections.unmodifiableSet(devices.keySet());
+    }
+
+    Map<String, Device> devices() {
+        return Collections.unmodifiableMap(devices);
+    }
+
+    /** The same number for devices that are alike. */
+    int kind(String id) {
+        return kindOf.get(id);
+    }
+
+    Ports ports(String id) {
+        return ports.computeIfAbsent(id, each -> new Ports(devices.get(each)));
+    }
+
+    /** Whether nothing is plugged into a port now. */
+    boolean isUntouched(Port port) {
+        Device device = devices.get(port.device());
+        return port.parts().stream()
+                .allMatch(part -> present.isFree(device, device.socket(part).orElseThrow()));
+    }
+
+    Inside inside(String id) {
+        return ports(id).inside();
+    }
+}

@@ -1,0 +1,68 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Wiring;
+
+/** Gear of the catalogue by its ids: "ts-ts*2 interface-2". */
+public record Shelf(List<Device> devices, List<Lead> leads) {
+    public static Shelf of(String line) {
+        Catalogue catalogue = Catalogue.shipped();
+        List<Device> devices = new ArrayList<>();
+        Map<String, Lead> leads = new LinkedHashMap<>();
+        for (String word : line.split(" +", -1)) {
+            int star = word.indexOf('*');
+            String id = star < 0 ? word : word.substring(0, star);
+            int count = star < 0 ? 1 : Integer.parseInt(word.substring(star + 1));
+            if (catalogue.device(id).isPresent()) {
+                Device device = catalogue.device(id).get().gear();
+                IntStream.rangeClosed(1, count)
+                        .forEach(i -> devices.add(i == 1 ? device : device.withId(id + "-" + i)));
+            } else {
+                leads.put(id, catalogue.lead(id).orElseThrow().gear().withOwned(count));
+            }
+        }
+        return new Shelf(devices, List.copyOf(leads.values()));
+    }
+
+    public Plan plan(Wish wish) {
+        return new Planner(devices, leads, Catalogue.shipped(), Wiring.NONE).plan(wish, () -> false);
+    }
+
+    /** "synth > laptop; headphones-32; tempo", several sources with commas, speakers with plus signs. */
+    public static Wish wish(String line, String stereo) {
+        String[] parts = line.split("; ", -1);
+        String[] ends = parts[0].split(" > ", -1);
+        Wish wish = Wish.of("", ends[1])
+                .withSources(List.of(ends[0].split(",", -1)))
+                .withStereo(stereo == null ? Stereo.NO_MATTER : Stereo.valueOf(stereo));
+        for (String word : List.of(parts).subList(1, parts.length)) {
+            wish = word.startsWith("matters ")
+                    ? wish.withMatters(Matters.valueOf(word.substring(8)), Matters.CLEAN)
+                    : word.contains("phones-") ? wish.withHeadphones(Optional.of(word)) : more(wish, word);
+        }
+        return wish;
+    }
+
+    private static Wish more(Wish wish, String word) {
+        Extras extras = wish.extras();
+        return switch (word) {
+            case "tempo" -> wish.withExtras(extras.withInTempo(true));
+            case "charging" -> wish.withExtras(extras.withCharging(true));
+            case "copy" -> wish.withExtras(extras.withAlso(Set.of(Also.SAFETY_COPY)));
+            case "mixes" -> wish.withExtras(extras.withAlso(Set.of(Also.TWO_MIXES)));
+            case "direct" -> wish.withHeard(wish.heard().withThrough(Through.DIRECT));
+            case "app" -> wish.withHeard(wish.heard().withThrough(Through.APP));
+            case "NOTHING", "LEAD", "BOX" -> wish.withExtras(extras.withBudget(Budget.valueOf(word)));
+            default -> wish.withHeard(wish.heard().withSpeakers(List.of(word.split("\\+", -1))));
+        };
+    }
+}

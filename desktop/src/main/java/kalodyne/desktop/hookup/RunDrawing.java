@@ -1,0 +1,68 @@
+package kalodyne.desktop.hookup;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import kalodyne.core.route.Missing;
+import kalodyne.core.route.Way;
+import kalodyne.core.route.WayWords;
+
+/** A way drawn as a run: stations in boxes, leads as lines between them; what is not owned has a broken frame and says so. */
+final class RunDrawing extends VBox {
+    RunDrawing(Way way) {
+        super(5);
+        getStyleClass().add("run-drawing");
+        way.strands().forEach(strand -> getChildren().add(row(way, strand)));
+    }
+
+    private static Node row(Way way, Way.Strand strand) {
+        FlowPane row = new FlowPane(0, 4);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getChildren().add(station(way, strand.stations().get(0)));
+        for (int i = 1; i < strand.stations().size(); i++) {
+            HBox pair = new HBox(
+                    lead(strand.leads().get(i - 1)),
+                    station(way, strand.stations().get(i)));
+            pair.setAlignment(Pos.CENTER_LEFT);
+            row.getChildren().add(pair);
+        }
+        row.setAccessibleText(WayWords.path(way, strand));
+        return row;
+    }
+
+    private static Node station(Way way, String mark) {
+        Label name = new Label(WayWords.name(way, mark) + (Missing.is(mark) ? " (to get)" : ""));
+        name.getStyleClass().addAll("run-station", "small");
+        name.setMinWidth(0);
+        if (Missing.is(mark)) {
+            name.getStyleClass().add("to-get");
+        }
+        return name;
+    }
+
+    /** The names of the leads over a line. */
+    private static Node lead(List<String> names) {
+        String words = names.isEmpty()
+                ? "straight in"
+                : names.size() > 1 && isAlike(names) ? "2 × " + names.get(0) : String.join(", ", names);
+        Label over = new Label(words);
+        over.getStyleClass().addAll("second", "small");
+        Region line = new Region();
+        line.getStyleClass().add("wire");
+        line.setMaxWidth(Double.MAX_VALUE);
+        VBox lead = new VBox(1, over, new StackPane(line));
+        lead.getStyleClass().add("run-lead");
+        lead.setAlignment(Pos.CENTER);
+        return lead;
+    }
+
+    private static boolean isAlike(List<String> names) {
+        return names.size() == 2 && names.get(0).equals(names.get(1));
+    }
+}

@@ -1,0 +1,122 @@
+package kalodyne.desktop.hookup;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.route.Aside;
+import kalodyne.core.route.Missing;
+import kalodyne.core.route.Software;
+import kalodyne.core.route.Way;
+import kalodyne.core.route.WayWords;
+import kalodyne.core.route.Wish;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.WayModel;
+
+/** All there is to know of one way: drawn as a run, with what is heard, fed and bought, why it stands there, and what to choose. */
+final class WayPane extends ScrollPane {
+    private static final int MOST_FINDINGS = 4;
+
+    private final WayModel ways;
+    private final VBox content = new VBox(8);
+    private GridPane facts;
+
+    WayPane(WayModel ways) {
+        this.ways = ways;
+        getStyleClass().add("way-pane");
+        setId("way-detail");
+        setFitToWidth(true);
+        setContent(content);
+    }
+
+    void clear() {
+        content.getChildren().clear();
+        setAccessibleText("");
+    }
+
+    void show(Wish wish, Way way, List<Way> all) {
+        facts = facts();
+        way.strands().forEach(strand -> fact("Recorded", WayWords.recorded(strand)));
+        fact("Heard", WayWords.heard(way.monitoring()));
+        way.asides().forEach(this::aside);
+        String gone = WayWords.unplugged(way, ways::device);
+        if (!gone.isEmpty()) {
+            fact("Unplugs", gone);
+        }
+        if (way.missing().isEmpty()) {
+            fact("To get", "nothing, all of it is owned");
+        }
+        for (Missing each : way.missing()) {
+            fact("To get", each.words() + " · price class " + each.price().words());
+        }
+        fact("Why here", WayWords.place(way, all) + ".");
+        fact("In all", WayWords.reasons(way));
+        Label title = new Label(way.title());
+        title.getStyleClass().addAll("strong");
+        content.getChildren().setAll(title, new RunDrawing(way), facts);
+        way.findings().stream().limit(MOST_FINDINGS).map(WayPane::finding).forEach(content.getChildren()::add);
+        content.getChildren().add(section("On the recorder"));
+        Software.of(wish, way).forEach(line -> content.getChildren().add(wrapped("· " + line + ".")));
+        setVvalue(0);
+        setAccessibleText(title.getText() + ". "
+                + way.strands().stream()
+                        .map(strand -> WayWords.path(way, strand))
+                        .collect(Collectors.joining("; ")));
+    }
+
+    private static GridPane facts() {
+        GridPane grid = new GridPane();
+        grid.setHgap(10);
+        grid.setVgap(4);
+        ColumnConstraints keys = new ColumnConstraints();
+        keys.setMinWidth(Region.USE_PREF_SIZE);
+        ColumnConstraints values = new ColumnConstraints();
+        values.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(keys, values);
+        return grid;
+    }
+
+    private void aside(Aside aside) {
+        fact(aside.of().word(), (aside.isDone() ? "" : "Not as wished. ") + aside.words());
+    }
+
+    private void fact(String key, String value) {
+        Label name = new Label(key);
+        name.getStyleClass().addAll("second", "small");
+        Label words = wrapped(value);
+        GridPane.setValignment(name, VPos.TOP);
+        facts.addRow(facts.getRowCount(), name, words);
+    }
+
+    static Label wrapped(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("small");
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    static Label section(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("section");
+        return label;
+    }
+
+    static Node finding(Finding finding) {
+        SeverityMark mark = new SeverityMark();
+        mark.show(Optional.of(finding.severity()));
+        Label words = wrapped(finding.title() + ". " + finding.text());
+        HBox.setHgrow(words, Priority.ALWAYS);
+        return new HBox(8, mark, words);
+    }
+}

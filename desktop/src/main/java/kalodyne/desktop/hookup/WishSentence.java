@@ -1,0 +1,178 @@
+package kalodyne.desktop.hookup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import kalodyne.core.gear.Device;
+import kalodyne.core.route.Also;
+import kalodyne.core.route.Budget;
+import kalodyne.core.route.Extras;
+import kalodyne.core.route.Heard;
+import kalodyne.core.route.Matters;
+import kalodyne.core.route.Stereo;
+import kalodyne.core.route.Through;
+import kalodyne.core.route.Wish;
+import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ManyChooser;
+import kalodyne.desktop.model.WayModel;
+
+/** A sentence with blanks that says what is to be recorded; it can be read aloud, and filled by keyboard alone. */
+final class WishSentence extends FlowPane {
+    private final WayModel ways;
+    private final ManyChooser<Device> sources = new ManyChooser<>(Device::name, "…");
+    private final Chooser<Device> recorder = new Chooser<>(Device::name);
+    private final Chooser<Stereo> stereo = new Chooser<>(Stereo::word);
+    private final Chooser<Optional<Device>> headphones =
+            new Chooser<>(device -> device.map(Device::name).orElse("no headphones"));
+    private final ManyChooser<Device> speakers = new ManyChooser<>(Device::name, "no speakers");
+    private final Chooser<Through> through = new Chooser<>(Through::words);
+    private final Chooser<Boolean> tempo =
+            new Chooser<>(inTempo -> inTempo ? "one tempo, by MIDI clock" : "their own tempo");
+    private final Chooser<Boolean> charging = new Chooser<>(charged -> charged ? "charged" : "on what it has");
+    private final ManyChooser<Also> also = new ManyChooser<>(Also::words, "nothing more");
+    private final Chooser<Boolean> beside = new Chooser<>(stays -> stays ? "stays where it is" : "may be pulled out");
+    private final Chooser<Budget> budget = new Chooser<>(Budget::words);
+    private final Chooser<Matters> first = new Chooser<>(Matters::words);
+    private final Chooser<Matters> then = new Chooser<>(Matters::words);
+    private Consumer<Wish> changed = wish -> {};
+
+    WishSentence(WayModel ways) {
+        super(6, 6);
+        this.ways = ways;
+        getStyleClass().add("wish-sentence");
+        getChildren()
+                .addAll(
+                        words("Record"),
+                        blank(sources, "wish-source", "what is played", ""),
+                        words("into"),
+                        blank(recorder, "wish-recorder", "what records", ","),
+                        words("as"),
+                        blank(stereo, "wish-stereo", "mono or stereo", ","),
+                        words("heard on"),
+                        blank(headphones, "wish-headphones", "headphones", ""),
+                        words("and"),
+                        blank(speakers, "wish-speakers", "speakers", ","),
+                        blank(through, "wish-through", "heard by which way", "."),
+                        words("Capture"),
+                        blank(also, "wish-also", "what else is captured", "too;"),
+                        words("source and recorder keep"),
+                        blank(tempo, "wish-tempo", "tempo", ","),
+                        words("the recorder runs"),
+                        blank(charging, "wish-charging", "charging", "."),
+                        words("What is plugged"),
+                        blank(beside, "wish-beside", "what is plugged", "."),
+                        words("Buy"),
+                        blank(budget, "wish-budget", "what may be bought", "at most;"),
+                        words("what counts most is"),
+                        blank(first, "wish-first", "what counts most", ","),
+                        words("then"),
+                        blank(then, "wish-then", "what counts next", "."));
+        Stream.of(recorder, stereo, headphones, through, tempo, charging, beside, budget, first, then)
+                .forEach(each -> each.valueProperty().addListener(change -> tell()));
+        Stream.of(sources, speakers, also).forEach(each -> each.setOnChange(this::tell));
+        first.valueProperty().addListener((property, before, now) -> explain(first, now));
+        then.valueProperty().addListener((property, before, now) -> explain(then, now));
+    }
+
+    private static Label words(String words) {
+        Label label = new Label(words);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    /** A blank with the mark that follows it. */
+    private static Node blank(Region chooser, String id, String what, String mark) {
+        chooser.setId(id);
+        chooser.setAccessibleText(what);
+        chooser.setMaxWidth(Region.USE_PREF_SIZE);
+        HBox pair = new HBox(mark.length() > 1 ? 5 : 1, chooser, words(mark));
+        pair.setAlignment(Pos.CENTER_LEFT);
+        return pair;
+    }
+
+    private static void explain(ComboBox<?> chooser, Matters what) {
+        chooser.setTooltip(what == null ? null : new Tooltip(what.reason()));
+    }
+
+    void setOnChange(Consumer<Wish> newChanged) {
+        changed = newChanged;
+    }
+
+    /** Fills the blanks with what was wished last, as far as it is still on the shelf. */
+    void fill(Optional<Wish> wish) {
+        Consumer<Wish> told = changed;
+        changed = each -> {};
+        Heard heard = wish.map(Wish::heard).orElse(Heard.NOT);
+        Extras extras = wish.map(Wish::extras).orElse(Extras.NONE);
+        sources.offering(ways.sources(), devices(wish.map(Wish::sources).orElse(List.of())));
+        recorder.offering(
+                ways.recorders(),
+                wish.flatMap(each -> ways.device(each.target())).orElse(null));
+        stereo.offering(List.of(Stereo.values()), wish.map(Wish::stereo).orElse(Stereo.NO_MATTER));
+        List<Optional<Device>> heads = new ArrayList<>(List.of(Optional.empty()));
+        ways.headphones().forEach(device -> heads.add(Optional.of(device)));
+        headphones.offering(
+                heads, wish.isPresent() ? heard.headphones().flatMap(ways::device) : heads.get(heads.size() - 1));
+        speakers.offering(ways.speakers(), devices(heard.speakers()));
+        through.offering(List.of(Through.values()), heard.through());
+        also.offering(List.of(Also.values()), extras.also().stream().sorted().toList());
+        tempo.offering(List.of(false, true), extras.inTempo());
+        charging.offering(List.of(false, true), extras.charging());
+        beside.offering(List.of(false, true), extras.isBeside());
+        budget.offering(List.of(Budget.values()), extras.budget());
+        first.offering(List.of(Matters.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
+        then.offering(List.of(Matters.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
+        changed = told;
+    }
+
+    private List<Device> devices(List<String> marks) {
+        return marks.stream().flatMap(mark -> ways.device(mark).stream()).toList();
+    }
+
+    /** What the sentence says; empty while the first two blanks are not filled. */
+    Optional<Wish> wish() {
+        if (sources.chosen().isEmpty() || recorder.getValue() == null) {
+            return Optional.empty();
+        }
+        return Optional.of(new Wish(
+                sources.chosen().stream().map(Device::id).toList(),
+                recorder.getValue().id(),
+                stereo.getValue(),
+                new Heard(
+                        headphones.getValue().map(Device::id),
+                        speakers.chosen().stream().map(Device::id).toList(),
+                        through.getValue()),
+                new Extras(
+                        tempo.getValue(),
+                        charging.getValue(),
+                        Set.copyOf(also.chosen()),
+                        beside.getValue(),
+                        budget.getValue()),
+                first.getValue(),
+                then.getValue()));
+    }
+
+    private void tell() {
+        wish().ifPresent(changed);
+    }
+
+    /** To the first blank that is not filled. */
+    void focus() {
+        if (sources.chosen().isEmpty() || recorder.getValue() != null) {
+            sources.requestFocus();
+        } else {
+            recorder.requestFocus();
+        }
+    }
+}
