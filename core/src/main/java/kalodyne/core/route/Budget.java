@@ -3,8 +3,8 @@ package kalodyne.core.route;
 /** How dear a thing may be that is not owned. */
 public enum Budget {
     NOTHING("nothing"),
-    LEAD("a lead or adapter"),
-    BOX("a small box"),
+    LEAD("a lead or adapter at most"),
+    BOX("a small box at most"),
     ANY("whatever it takes");
 
     private final String words;
@@ -13,7 +13,7 @@ public enum Budget {
         this.words = words;
     }
 
-    /** As it stands in a sentence: "a lead or adapter". */
+    /** As it stands in a sentence: "a lead or adapter at most". */
     public String words() {
         return words;
     }

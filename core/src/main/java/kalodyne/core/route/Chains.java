@@ -22,6 +22,9 @@ final class Chains {
     /** Sockets that are worse made for each other by so much are not tried. */
     private static final double MOST_WORSE = 14;
 
+    /** What is taken now is chosen only where nothing else is left, and the fewer of it the better. */
+    private static final long PULLED_OUT = 10;
+
     private final Stock stock;
     private final Hops hops;
     private final List<Hop> shared;
@@ -152,7 +155,7 @@ final class Chains {
     }
 
     private long trouble(Port port) {
-        return shared(port) + (stock.isUntouched(port) ? 0 : 10);
+        return shared(port) + PULLED_OUT * stock.taken(port);
     }
 
     private long shared(Port port) {

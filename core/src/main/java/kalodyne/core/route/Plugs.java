@@ -23,16 +23,18 @@ final class Plugs {
     /**
      * Beside some chains.
      *
-     * @param there what is plugged already and may be used
+     * @param present what is plugged already
      * @param mayGet whether leads and devices that are not owned may be used
      */
-    Plugs(Stock stock, Hops hops, List<Chain> chains, Wiring taken, List<Hop> there, boolean mayGet) {
+    Plugs(Stock stock, Hops hops, List<Chain> chains, Present present, boolean mayGet) {
         this.stock = stock;
         this.hops = hops;
-        this.there = List.copyOf(there);
+        this.there = present.there();
         this.mayGet = mayGet;
-        this.taken = taken.plugging(
-                chains.stream().flatMap(chain -> chain.pluggings().stream()).toList());
+        this.taken = present.taken()
+                .plugging(chains.stream()
+                        .flatMap(chain -> chain.pluggings().stream())
+                        .toList());
         chains.forEach(chain -> used.addAll(chain.used()));
     }
 

@@ -25,7 +25,8 @@ public record Reason(Of of, String words, double points) {
         SOUND,
         WISHES,
         BREAKS,
-        DEVICES
+        DEVICES,
+        UNPLUGS
     }
 
     /** Where one way is better than another one, the most first: "all of it is owned, 2 breaks in the line". */

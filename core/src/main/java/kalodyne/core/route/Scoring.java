@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Print;
 
@@ -20,6 +21,7 @@ final class Scoring {
     private static final double KNOBS = 1;
 
     private static final double SOCKET = 0.1;
+    private static final double UNPLUGGED = 0.5;
 
     /** Who wants left and right apart would rather get something than lose them. */
     private static final double SIDES = 300;
@@ -97,6 +99,20 @@ final class Scoring {
                 .mapToDouble(
                         id -> DEVICE + (MANY_KNOBS.contains(stock.device(id).kind()) ? KNOBS : 0))
                 .sum();
+    }
+
+    /** What has to be pulled out first. */
+    void unplugged(List<Plugging> unplugged) {
+        long leads = unplugged.stream()
+                .map(plugging -> plugging.plug().item())
+                .distinct()
+                .count();
+        if (leads > 0) {
+            add(
+                    Reason.Of.UNPLUGS,
+                    UNPLUGGED * leads * weight(Matters.QUICK),
+                    leads + (leads == 1 ? " thing pulled out" : " things pulled out"));
+        }
     }
 
     private double weight(Matters what) {

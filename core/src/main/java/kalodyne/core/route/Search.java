@@ -34,10 +34,13 @@ final class Search {
     private static final int MOST_LOOKED_AT = 40;
 
     /** After so many of them the best until then are told. */
-    private static final int FIRST_LOOKED_AT = 4;
+    private static final int FIRST_LOOKED_AT = 3;
 
     /** Ways of which most are seen to be no use before they are looked at. */
     private static final int MOST_ROUTES = 200;
+
+    /** Where several sources go together, the first one decides the way; others follow. */
+    private static final int MOST_OF_FIRST = 20;
 
     private static final int MOST_WITH_MORE = 30;
     private static final int MOST_FOR_OTHERS = 30;
@@ -47,21 +50,19 @@ final class Search {
 
     private static final int MOST_TOLD = 5;
     private static final int MOST_KINDS = 12;
-    private static final int MOST_EARLY = 4;
+    private static final int MOST_EARLY = 3;
 
     private static final Set<DeviceKind> TO_GET =
             EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
 
     private final Wish wish;
-    private final Wiring taken;
     private final BooleanSupplier isCancelled;
     private final Consumer<List<Way>> early;
     private final Stock stock;
     private final Hops hops;
     private final Nearness nearness;
-    private final List<Hop> there;
     private final Set<String> used;
-    private final Replugging replugging;
+    private final Present present;
     private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
     private boolean mayGet;
     private boolean isToldEarly;
@@ -88,10 +89,10 @@ final class Search {
         this.early = early;
         Map<String, Lead> drawer = new HashMap<>();
         leads.forEach(lead -> Spot.marks(lead).forEach(mark -> drawer.put(mark, lead)));
-        replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
+        Replugging replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
         Wiring others = taken.unplugged(replugging.at(wish.sources()));
-        this.taken = wish.extras().isBeside() ? others : Wiring.NONE;
-        used = Planner.used(this.taken);
+        Wiring stays = wish.extras().isBeside() ? others : Wiring.NONE;
+        used = Planner.used(stays);
         List<Device> all = new ArrayList<>(some(owned));
         catalogue.devices().stream()
                 .map(Profile::gear)
@@ -102,9 +103,10 @@ final class Search {
         List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
         hops = new Hops(stock, Drawer.of(leads, used, Planner.used(others), shop), leads);
         nearness = new Nearness(stock, hops.joinings());
-        there = Plugged.hops(stock, drawer, others).stream()
+        List<Hop> there = Plugged.hops(stock, drawer, others).stream()
                 .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
                 .toList();
+        present = new Present(stays, there, replugging);
     }
 
     /** Both ends, and what may stand between: of devices that are alike as many as there are sources. */
@@ -126,8 +128,9 @@ final class Search {
 
     Plan plan() {
         Set<String> ours = stock.ids().stream().filter(id -> !Missing.is(id)).collect(Collectors.toSet());
-        List<Way> told = lookThrough(ours, MOST_LOOKED_AT);
-        if (!isEnough(told) && wish.extras().budget() != Budget.NOTHING) {
+        List<Way> told = lookThrough(ours, wish.sources().size() == 1 ? MOST_LOOKED_AT : MOST_OF_FIRST);
+        boolean mayLookOn = wish.extras().budget() != Budget.NOTHING && !isCancelled.getAsBoolean();
+        if (mayLookOn && !isEnough(told)) {
             mayGet = true;
             told = lookThrough(stock.ids(), MOST_WITH_MORE);
         }
@@ -138,7 +141,6 @@ final class Search {
     private List<Way> exact(List<Way> ways) {
         return ways.stream()
                 .map(way -> way.withJoints(JointRules.check(way.patch())))
-                .map(way -> way.unplugging(replugging.inTheWayOf(way.patch().pluggings())))
                 .toList();
     }
 
@@ -160,7 +162,8 @@ final class Search {
     private List<Way> lookThrough(Set<String> some, int most) {
         List<Routes> routes = wish.sources().stream()
                 .map(source -> new Routes(
-                        new RouteGraph(stock, some, nearness, there, source, wish.target()).ways(source, wish.target()),
+                        new RouteGraph(stock, some, nearness, present.there(), source, wish.target())
+                                .ways(source, wish.target()),
                         stock,
                         wish.sources().size()))
                 .toList();
@@ -215,7 +218,7 @@ final class Search {
     }
 
     private void look(List<Node> way) {
-        for (Chain chain : new Chains(stock, hops, there).of(way, taken, used, channels())) {
+        for (Chain chain : new Chains(stock, hops, present.there()).of(way, present.taken(), used, channels())) {
             made(List.of(chain))
                     .ifPresent(each -> first.merge(
                             kind(each),
@@ -229,7 +232,7 @@ final class Search {
     }
 
     private Optional<Way> made(List<Chain> chains) {
-        WayMaker.Made made = new WayMaker(stock, hops, wish, there, mayGet).of(chains, taken);
+        WayMaker.Made made = new WayMaker(stock, hops, wish, present, mayGet).of(chains);
         made.dropped().ifPresent(dropped::add);
         return made.way();
     }
@@ -249,10 +252,13 @@ final class Search {
         if (index == routes.size()) {
             return Optional.of(chains);
         }
-        Wiring all = taken.plugging(
-                chains.stream().flatMap(chain -> chain.pluggings().stream()).toList());
+        Wiring all = present.taken()
+                .plugging(chains.stream()
+                        .flatMap(chain -> chain.pluggings().stream())
+                        .toList());
         Set<String> marks = chains.get(chains.size() - 1).used();
-        List<Hop> shared = Stream.concat(chains.stream().flatMap(chain -> chain.hops().stream()), there.stream())
+        List<Hop> shared = Stream.concat(
+                        chains.stream().flatMap(chain -> chain.hops().stream()), present.there().stream())
                 .toList();
         Chains others = new Chains(stock, hops, shared);
         String before = entry(chains.get(0));

@@ -70,11 +70,12 @@ final class Stock {
         return ports.computeIfAbsent(id, each -> new Ports(devices.get(each)));
     }
 
-    /** Whether nothing is plugged into a port now. */
-    boolean isUntouched(Port port) {
+    /** Into how many sockets of a port something is plugged now. */
+    long taken(Port port) {
         Device device = devices.get(port.device());
         return port.parts().stream()
-                .allMatch(part -> present.isFree(device, device.socket(part).orElseThrow()));
+                .filter(part -> !present.isFree(device, device.socket(part).orElseThrow()))
+                .count();
     }
 
     Inside inside(String id) {

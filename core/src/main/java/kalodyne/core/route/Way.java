@@ -97,11 +97,6 @@ public record Way(
         return new Way(title, strands, monitoring, asides, patch, newJoints, missing, unplugged, score, reasons);
     }
 
-    /** Instead of something that is plugged now. */
-    Way unplugging(List<Plugging> gone) {
-        return new Way(title, strands, monitoring, asides, patch, joints, missing, gone, score, reasons);
-    }
-
     public int channels() {
         return strands.stream().mapToInt(Strand::channels).sum();
     }

@@ -14,7 +14,6 @@ import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Transfer;
-import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 
 /** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
@@ -22,17 +21,17 @@ final class WayMaker {
     private final Stock stock;
     private final Hops hops;
     private final Wish wish;
-    private final List<Hop> there;
+    private final Present present;
     private final boolean mayGet;
 
     /**
      * Makes proposals.
      *
-     * @param there what is plugged already and may be used
+     * @param present what is plugged already
      * @param mayGet whether what belongs to a way beside the recording may be got
      */
-    WayMaker(Stock stock, Hops hops, Wish wish, List<Hop> there, boolean mayGet) {
-        this.there = List.copyOf(there);
+    WayMaker(Stock stock, Hops hops, Wish wish, Present present, boolean mayGet) {
+        this.present = present;
         this.mayGet = mayGet;
         this.stock = stock;
         this.hops = hops;
@@ -42,8 +41,8 @@ final class WayMaker {
     /** Either of the two. */
     record Made(Optional<Way> way, Optional<Plan.Dropped> dropped) {}
 
-    Made of(List<Chain> chains, Wiring taken) {
-        Plugs plugs = new Plugs(stock, hops, chains, taken, there, mayGet);
+    Made of(List<Chain> chains) {
+        Plugs plugs = new Plugs(stock, hops, chains, present, mayGet);
         Listening listening = new Listening(stock, chains, wish.heard(), plugs);
         Way.Monitoring monitoring = listening.headphones();
         List<Aside> asides = new ArrayList<>(listening.speakers().stream().toList());
@@ -83,6 +82,8 @@ final class WayMaker {
         }
         Scoring scoring = new Scoring(wish, stock, strands, joints, missing, sourceChannels(chains));
         scoring.asides(monitoring, asides);
+        List<Plugging> unplugged = present.replugging().inTheWayOf(pluggings);
+        scoring.unplugged(unplugged);
         return new Made(
                 Optional.of(new Way(
                         title(chains),
@@ -92,7 +93,7 @@ final class WayMaker {
                         patch,
                         joints,
                         missing,
-                        List.of(),
+                        unplugged,
                         scoring.score(),
                         scoring.reasons())),
                 Optional.empty());

@@ -1,11 +1,17 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
 
 /** A way in words, the same wherever it is told. */
@@ -55,15 +61,30 @@ public final class WayWords {
                                 .collect(Collectors.joining("; "));
     }
 
-    /** What is pulled out first: "Drum box, Headphones"; empty where nothing is. */
+    /** What is pulled out first: "Cello – Interface, Laptop – Interface"; empty where nothing is. */
     public static String unplugged(Way way, Function<String, Optional<Device>> device) {
-        return way.unplugged().stream()
-                .flatMap(plugging -> plugging.spots().stream())
-                .flatMap(spot -> device.apply(spot.item()).stream()
-                        .flatMap(each ->
-                                each.socket(spot.part()).stream().map(socket -> each.name() + ", " + socket.name())))
+        Map<String, Set<String>> groups = new LinkedHashMap<>();
+        for (Plugging plugging : way.unplugged()) {
+            Set<String> joined = new LinkedHashSet<>();
+            for (Spot spot : plugging.spots()) {
+                joined.addAll(groups.getOrDefault(spot.item(), Set.of()));
+                device.apply(spot.item()).map(Device::name).ifPresent(joined::add);
+            }
+            groups.values().removeIf(joined::containsAll);
+            // Of devices only what hangs at the same lead belongs together.
+            plugging.spots().stream()
+                    .filter(spot -> device.apply(spot.item()).isEmpty())
+                    .forEach(spot -> groups.put(spot.item(), joined));
+            if (plugging.spots().stream()
+                    .allMatch(spot -> device.apply(spot.item()).isPresent())) {
+                groups.put(plugging.plug().write(), joined);
+            }
+        }
+        return groups.values().stream()
                 .distinct()
-                .collect(Collectors.joining("; "));
+                .filter(names -> names.size() > 1)
+                .map(names -> String.join(" – ", names))
+                .collect(Collectors.joining(", "));
     }
 
     /** What speaks for a way and what against it. */

@@ -187,8 +187,8 @@ class PlannerTest {
                             from(longer, next, Optional.of(in));
                         } else if (in.shape().isDigital() || ports.converts(in)) {
                             tried++;
-                            new WayMaker(stock, hops, wish, List.of(), false)
-                                    .of(List.of(longer), Wiring.NONE)
+                            new WayMaker(stock, hops, wish, Present.nothing(stock), false)
+                                    .of(List.of(longer))
                                     .way()
                                     .ifPresent(way -> best = Math.min(best, way.score()));
                         }

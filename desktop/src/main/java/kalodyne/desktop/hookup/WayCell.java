@@ -29,6 +29,8 @@ final class WayCell extends ListCell<Way> {
             label.setMinHeight(Region.USE_PREF_SIZE);
         }
         title.setMinWidth(0);
+        title.setWrapText(true);
+        title.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(title, Priority.ALWAYS);
         title.setMaxWidth(Double.MAX_VALUE);
         HBox head = new HBox(8, title, mark);

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,8 +24,6 @@ import kalodyne.desktop.shell.Overlay;
 
 /** A sentence with blanks that says what is to be recorded, and the ways to do it, the best first. */
 final class WishPage extends VBox {
-    private static final double MARGIN = 24;
-
     private final WayModel ways;
     private final Overlay overlay;
     private final WishSentence sentence;
@@ -46,7 +44,6 @@ final class WishPage extends VBox {
         obvious = new ObviousPane(ways);
         getStyleClass().addAll("palette", "wish-page");
         setId("wish-page");
-        StackPane.setMargin(this, new Insets(MARGIN));
         Label head = new Label("What do you want to record?");
         head.getStyleClass().add("card-title");
         told.getStyleClass().addAll("second", "small");
@@ -65,7 +62,13 @@ final class WishPage extends VBox {
         detail.visibleProperty().bind(why.selectedProperty().not());
         BesideOrBelow results = new BesideOrBelow(list, new StackPane(detail, obvious), 30, 14, 30);
         VBox.setVgrow(results, Priority.ALWAYS);
-        getChildren().addAll(head, sentence, new HBox(10, told, stop), results, buttons());
+        // Large text in a small window: what does not fit is scrolled to.
+        ScrollPane body = new ScrollPane(new VBox(8, sentence, new HBox(10, told, stop), results));
+        body.getStyleClass().add("wish-body");
+        body.setFitToWidth(true);
+        body.setFitToHeight(true);
+        VBox.setVgrow(body, Priority.ALWAYS);
+        getChildren().addAll(head, body, buttons());
         sentence.setOnChange(this::find);
     }
 

@@ -39,7 +39,8 @@ final class WishSentence extends FlowPane {
     private final Chooser<Through> through = new Chooser<>(Through::words);
     private final Chooser<Boolean> tempo =
             new Chooser<>(inTempo -> inTempo ? "one tempo, by MIDI clock" : "their own tempo");
-    private final Chooser<Boolean> charging = new Chooser<>(charged -> charged ? "charged" : "on what it has");
+    private final Chooser<Boolean> charging =
+            new Chooser<>(charged -> charged ? "is charged meanwhile" : "runs on what it has");
     private final ManyChooser<Also> also = new ManyChooser<>(Also::words, "nothing more");
     private final Chooser<Boolean> beside = new Chooser<>(stays -> stays ? "stays where it is" : "may be pulled out");
     private final Chooser<Budget> budget = new Chooser<>(Budget::words);
@@ -64,16 +65,16 @@ final class WishSentence extends FlowPane {
                         words("and"),
                         blank(speakers, "wish-speakers", "speakers", ","),
                         blank(through, "wish-through", "heard by which way", "."),
-                        words("Capture"),
-                        blank(also, "wish-also", "what else is captured", "too;"),
+                        words("Capture also"),
+                        blank(also, "wish-also", "what else is captured", ";"),
                         words("source and recorder keep"),
                         blank(tempo, "wish-tempo", "tempo", ","),
-                        words("the recorder runs"),
+                        words("the recorder"),
                         blank(charging, "wish-charging", "charging", "."),
                         words("What is plugged"),
                         blank(beside, "wish-beside", "what is plugged", "."),
                         words("Buy"),
-                        blank(budget, "wish-budget", "what may be bought", "at most;"),
+                        blank(budget, "wish-budget", "what may be bought", ";"),
                         words("what counts most is"),
                         blank(first, "wish-first", "what counts most", ","),
                         words("then"),
