@@ -8,6 +8,8 @@ import kalodyne.core.joint.Plugging;
 
 /** Hops one behind the other, from a source on. */
 record Chain(List<Hop> hops, Set<String> used) {
+    private static final double GET_DEVICE = 12;
+
     Chain {
         hops = List.copyOf(hops);
         used = Set.copyOf(used);
@@ -27,6 +29,14 @@ record Chain(List<Hop> hops, Set<String> used) {
 
     List<Plugging> pluggings() {
         return hops.stream().flatMap(hop -> hop.made().pluggings().stream()).toList();
+    }
+
+    /** How much it takes: devices, leads, and what is to be got. */
+    double leadCost() {
+        return hops.stream()
+                .mapToDouble(hop ->
+                        2 + hop.made().joining().cost() + (Missing.is(hop.to().device()) ? GET_DEVICE : 0))
+                .sum();
     }
 
     /** The lower the better, as far as one sees before all of it is computed. */

@@ -1,5 +1,6 @@
 package kalodyne.core.route;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -44,8 +45,11 @@ public record Obvious(String words, List<Missing> missing, Optional<Patch> patch
         Hops hops = new Hops(stock, Drawer.of(leads, Set.of(), used, shop), leads);
         Port one = Port.of(from, List.of(out), 1);
         Port other = Port.of(to, List.of(in), 1);
+        // A lead whose ends do the same is told once.
+        Set<List<String>> seen = new HashSet<>();
         List<Obvious> all = hops.joinings().of(one.shape(), other.shape()).stream()
                 .flatMap(joining -> joining.between(one, other, used).stream())
+                .filter(made -> seen.add(made.marks()))
                 .limit(most)
                 .map(made -> of(hops, made))
                 .toList();

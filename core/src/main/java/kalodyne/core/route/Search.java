@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -66,7 +65,7 @@ final class Search {
     private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
     private boolean mayGet;
     private boolean isToldEarly;
-    private final Set<Plan.Dropped> dropped = new LinkedHashSet<>();
+    private final Map<Plan.Dropped, Double> dropped = new LinkedHashMap<>();
 
     /** A way of the first source alone. */
     private record Candidate(Chain chain, Way way) {}
@@ -93,7 +92,7 @@ final class Search {
         Wiring others = taken.unplugged(replugging.at(wish.sources()));
         Wiring stays = wish.extras().isBeside() ? others : Wiring.NONE;
         used = Planner.used(stays);
-        List<Device> all = new ArrayList<>(some(owned));
+        List<Device> all = new ArrayList<>(some(owned, Planner.used(others)));
         catalogue.devices().stream()
                 .map(Profile::gear)
                 .filter(device -> TO_GET.contains(device.kind()))
@@ -109,8 +108,12 @@ final class Search {
         present = new Present(stays, there, replugging);
     }
 
-    /** Both ends, and what may stand between: of devices that are alike as many as there are sources. */
-    private List<Device> some(List<Device> owned) {
+    /**
+     * Both ends, and what may stand between: of devices that are alike as many as there are sources, and those that are plugged.
+     *
+     * @param touched marks of what is plugged
+     */
+    private List<Device> some(List<Device> owned, Set<String> touched) {
         Set<String> ends = new HashSet<>(wish.sources());
         ends.add(wish.target());
         wish.heard().headphones().ifPresent(ends::add);
@@ -120,7 +123,7 @@ final class Search {
                         owned.stream().filter(device -> ends.contains(device.id())),
                         owned.stream()
                                 .filter(device -> !ends.contains(device.id()))
-                                .filter(device -> used.contains(device.id())
+                                .filter(device -> touched.contains(device.id())
                                         || alike.merge(Stock.plain(device), 1, Integer::sum)
                                                 <= wish.sources().size()))
                 .toList();
@@ -135,10 +138,18 @@ final class Search {
             told = lookThrough(stock.ids(), MOST_WITH_MORE);
         }
         List<Way> exact = exact(told);
-        return new Plan(exact, List.copyOf(dropped), hops.looked(), impossible(exact));
+        return new Plan(exact, dropped(), hops.looked(), impossible(exact));
     }
 
-    private List<Way> exact(List<Way> ways) {
+    /** What somebody would think of first comes first. */
+    private List<Plan.Dropped> dropped() {
+        return dropped.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    private static List<Way> exact(List<Way> ways) {
         return ways.stream()
                 .map(way -> way.withJoints(JointRules.check(way.patch())))
                 .toList();
@@ -233,7 +244,8 @@ final class Search {
 
     private Optional<Way> made(List<Chain> chains) {
         WayMaker.Made made = new WayMaker(stock, hops, wish, present, mayGet).of(chains);
-        made.dropped().ifPresent(dropped::add);
+        double cost = chains.stream().mapToDouble(Chain::leadCost).sum();
+        made.dropped().ifPresent(each -> dropped.merge(each, cost, Math::min));
         return made.way();
     }
 
@@ -298,7 +310,7 @@ final class Search {
     private Optional<String> impossible(List<Way> best) {
         String target = stock.name(wish.target());
         if (best.isEmpty()) {
-            String reason = dropped.stream()
+            String reason = dropped().stream()
                     .findFirst()
                     .map(each -> " The nearest, " + each.words() + ": " + each.reason())
                     .orElse("");

@@ -7,19 +7,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 
 /**
- * A list that opens, of which several things are chosen; it stays open until Escape or a click elsewhere.
+ * A list that opens, of which several things are chosen, one at each opening.
  *
  * @param <C> what is chosen
  */
 public final class ManyChooser<C> extends MenuButton {
     private final Function<C, String> words;
     private final String none;
-    private final Map<C, CheckBox> boxes = new LinkedHashMap<>();
+    private final Map<C, CheckMenuItem> items = new LinkedHashMap<>();
     private final List<C> chosen = new ArrayList<>();
     private Runnable changed = () -> {};
 
@@ -38,20 +37,17 @@ public final class ManyChooser<C> extends MenuButton {
 
     /** Offers things, of which some are chosen at first. */
     public ManyChooser<C> offering(Collection<? extends C> choices, Collection<? extends C> present) {
-        boxes.clear();
+        items.clear();
         chosen.clear();
         getItems().clear();
         for (C choice : choices) {
-            CheckBox box = new CheckBox(words.apply(choice));
-            // The line of the menu has the focus; a click on the box is one on the line.
-            box.setFocusTraversable(false);
-            box.setMouseTransparent(true);
-            CustomMenuItem item = new CustomMenuItem(box, false);
+            CheckMenuItem item = new CheckMenuItem(words.apply(choice));
+            item.setMnemonicParsing(false);
             item.setOnAction(event -> turn(choice));
-            boxes.put(choice, box);
+            items.put(choice, item);
             getItems().add(item);
         }
-        present.stream().filter(boxes::containsKey).forEach(chosen::add);
+        present.stream().filter(items::containsKey).forEach(chosen::add);
         show(chosen);
         return this;
     }
@@ -75,7 +71,7 @@ public final class ManyChooser<C> extends MenuButton {
     }
 
     private void show(List<C> now) {
-        boxes.forEach((choice, box) -> box.setSelected(now.contains(choice)));
+        items.forEach((choice, item) -> item.setSelected(now.contains(choice)));
         setText(now.isEmpty() ? none : now.stream().map(words).collect(Collectors.joining(" and ")));
     }
 }

@@ -96,6 +96,9 @@ final class WishPage extends VBox {
         why.setSelected(false);
         sentence.fill(ways.wish());
         overlay.lay(this, Pos.CENTER);
+        // What can be scrolled is there only after the first layout, and cannot have the focus before.
+        applyCss();
+        layout();
         sentence.focus();
         clear("Fill the blanks: what is played, and what records.");
         sentence.wish().ifPresent(this::find);

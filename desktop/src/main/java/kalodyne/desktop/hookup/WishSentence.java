@@ -47,6 +47,7 @@ final class WishSentence extends FlowPane {
     private final Chooser<Matters> first = new Chooser<>(Matters::words);
     private final Chooser<Matters> then = new Chooser<>(Matters::words);
     private Consumer<Wish> changed = wish -> {};
+    private boolean isFilling;
 
     WishSentence(WayModel ways) {
         super(6, 6);
@@ -112,8 +113,7 @@ final class WishSentence extends FlowPane {
 
     /** Fills the blanks with what was wished last, as far as it is still on the shelf. */
     void fill(Optional<Wish> wish) {
-        Consumer<Wish> told = changed;
-        changed = each -> {};
+        isFilling = true;
         Heard heard = wish.map(Wish::heard).orElse(Heard.NOT);
         Extras extras = wish.map(Wish::extras).orElse(Extras.NONE);
         sources.offering(ways.sources(), devices(wish.map(Wish::sources).orElse(List.of())));
@@ -134,7 +134,7 @@ final class WishSentence extends FlowPane {
         budget.offering(List.of(Budget.values()), extras.budget());
         first.offering(List.of(Matters.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
         then.offering(List.of(Matters.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
-        changed = told;
+        isFilling = false;
     }
 
     private List<Device> devices(List<String> marks) {
@@ -165,7 +165,9 @@ final class WishSentence extends FlowPane {
     }
 
     private void tell() {
-        wish().ifPresent(changed);
+        if (!isFilling) {
+            wish().ifPresent(changed);
+        }
     }
 
     /** To the first blank that is not filled. */

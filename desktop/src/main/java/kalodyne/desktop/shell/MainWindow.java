@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -19,6 +20,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
+import javafx.stage.Window;
 import kalodyne.core.run.Station;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
@@ -198,7 +200,9 @@ public final class MainWindow {
     }
 
     private void key(KeyEvent event) {
-        if (event.getCode() == KeyCode.ESCAPE && veil.isVisible()) {
+        // An open list closes first, and what lies over the window with the next press.
+        boolean isListOpen = Window.getWindows().stream().anyMatch(ContextMenu.class::isInstance);
+        if (event.getCode() == KeyCode.ESCAPE && veil.isVisible() && !isListOpen) {
             veil.lift();
             event.consume();
             return;

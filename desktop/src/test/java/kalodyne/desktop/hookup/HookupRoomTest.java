@@ -4,12 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.desktop.control.ManyChooser;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -225,28 +231,119 @@ class HookupRoomTest {
         }
     }
 
-    /** From a sentence to what is plugged, in one step that is taken back with one. */
+    /** Keyboard alone: the sentence is filled, a way is used, and one step takes it back. */
     @Test
     void a_wish_becomes_what_is_plugged() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
-            pick(desk, "#wish-source", "Turntable");
-            pick(desk, "#wish-recorder", "Camera");
-            // A cartridge needs its preamp, and there is none on the shelf.
+            turn(desk, "Mixer");
+            desk.press(KeyCode.TAB);
+            stepTo(desk, "#wish-recorder", "Camera");
             ListView<?> ways = desk.find("#ways");
             assertThat(ways.getItems().size()).isPositive();
-            assertThat(desk.text("#way-detail")).contains("Phono preamp");
-            assertThat(desk.find("#use-way").isDisabled()).isTrue();
-            pick(desk, "#wish-source", "Mixer");
-            assertThat(desk.text("#way-detail"))
-                    .startsWith("Mixer – Lead 9 → Camera")
-                    .contains("Heard: Headphones");
-            desk.click("#use-way");
+            assertThat(detail(desk)).contains("Mixer – Lead 9 → Camera");
+            tabTo(desk, "#use-way");
+            desk.press(KeyCode.SPACE);
             assertThat(desk.text("#joint-title")).isEqualTo("Mixer → Camera · Lead 9");
             assertThat(desk.text("#hookup-sentence")).startsWith("11 joints");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.text("#hookup-sentence")).startsWith("10 joints");
+            // What was looked for is still there.
+            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+            assertThat(detail(desk)).contains("Mixer – Lead 9 → Camera");
         }
+    }
+
+    /** What cannot be bought here is told by what to buy; what was obvious, by what would come of it; two sources go together. */
+    @Test
+    void ways_tell_what_is_missing_pulled_out_and_wrong() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+            turn(desk, "Turntable");
+            desk.press(KeyCode.TAB);
+            stepTo(desk, "#wish-recorder", "Camera");
+            // A cartridge needs its preamp, and there is none on the shelf.
+            assertThat(detail(desk)).contains("Phono preamp");
+            assertThat(desk.find("#use-way").isDisabled()).isTrue();
+            pick(desk, "#wish-budget", "nothing");
+            assertThat(desk.text("#wish-told")).startsWith("Nothing joins Turntable to Camera in a way that works.");
+            desk.click("#why-obvious");
+            pick(desk, "#obvious-from", "Turntable");
+            pick(desk, "#obvious-to", "Camera");
+            assertThat(shown(desk, "#obvious-pane")).contains("No phono preamp on the way");
+            desk.click("#why-obvious");
+            stepTo(desk, "#wish-recorder", "Tablet");
+            turnAll(desk, "Turntable", "Drum box", "Cello");
+            assertThat(detail(desk)).contains("Drum box").contains("Cello").contains("Unplugs");
+            desk.click("#use-way");
+            // A run for each source that comes as a voltage; the first of them is looked at.
+            assertThat(desk.text("#run-menu")).startsWith("Drum box → track");
+        }
+    }
+
+    /** Opens the list that has the focus, turns a line of it, and closes it. */
+    private static void turn(Desk desk, String words) {
+        desk.press(KeyCode.DOWN);
+        ManyChooser<?> chooser = desk.find("#wish-source");
+        List<String> lines = Desk.onScreen(
+                () -> chooser.getItems().stream().map(MenuItem::getText).toList());
+        for (int i = 0; i <= lines.indexOf(words); i++) {
+            desk.press(KeyCode.DOWN);
+        }
+        desk.press(KeyCode.ENTER);
+        assertThat(desk.text("#wish-source")).isEqualTo(words);
+    }
+
+    /** Down or up until it says so. */
+    private static void stepTo(Desk desk, String query, String words) {
+        ComboBox<Object> box = desk.find(query);
+        List<String> lines = Desk.onScreen(() -> {
+            box.requestFocus();
+            return box.getItems().stream().map(box.getConverter()::toString).toList();
+        });
+        int way = lines.indexOf(words) - box.getSelectionModel().getSelectedIndex();
+        for (int i = 0; i < Math.abs(way); i++) {
+            desk.robot().push(way > 0 ? KeyCode.DOWN : KeyCode.UP);
+        }
+        desk.rest();
+        assertThat(box.getConverter().toString(box.getValue())).isEqualTo(words);
+    }
+
+    private static void tabTo(Desk desk, String query) {
+        Node wanted = desk.find(query);
+        for (int i = 0; i < 40 && !wanted.isFocused(); i++) {
+            desk.press(KeyCode.TAB);
+        }
+        assertThat(wanted.isFocused()).as(query).isTrue();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void turnAll(Desk desk, String... words) {
+        for (String each : words) {
+            Desk.onScreen(() -> {
+                ManyChooser<Object> chooser = desk.find("#wish-source");
+                chooser.getItems().stream()
+                        .filter(item -> item.getText().equals(each))
+                        .findFirst()
+                        .orElseThrow()
+                        .fire();
+                return null;
+            });
+            desk.rest();
+        }
+    }
+
+    private static String detail(Desk desk) {
+        return desk.find("#way-detail").getAccessibleText() + "\n" + shown(desk, "#way-detail");
+    }
+
+    /** All words within something. */
+    private static String shown(Desk desk, String query) {
+        Node node = desk.find(query);
+        return Desk.onScreen(() -> node.lookupAll(".label").stream()
+                .map(label -> ((Label) label).getText())
+                .collect(Collectors.joining("\n")));
     }
 }
