@@ -118,7 +118,7 @@ public final class PlanCommand implements Callable<Integer> {
     @Option(
             names = "--matters",
             paramLabel = "WHAT",
-            description = "What counts most: clean (the default), cheap, few-breaks, quick.")
+            description = "What counts most: clean (the default), cheap, few-breaks, quick," + " ordinary-leads.")
     private String matters = "clean";
 
     @Option(names = "--then", paramLabel = "WHAT", description = "What counts next: cheap is the default.")

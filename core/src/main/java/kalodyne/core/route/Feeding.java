@@ -49,6 +49,8 @@ final class Feeding {
         hops().flatMap(hop -> phantom(hop).stream()).distinct().forEach(asides::add);
         if (wish.extras().charging()) {
             asides.add(charging(isHubFed));
+        } else {
+            battery().ifPresent(asides::add);
         }
         return asides;
     }
@@ -100,6 +102,20 @@ final class Feeding {
         return stock.ids().stream()
                 .flatMap(id -> stock.ports(id).supplies().stream())
                 .toList();
+    }
+
+    /** How long the recorder lasts by itself: a battery breaks no ground loop that is not there, and ends a long take. */
+    private Optional<Aside> battery() {
+        Device recorder = stock.device(wish.target());
+        return recorder.powering().stream()
+                .filter(powering -> powering.source() == PowerSource.BATTERY)
+                .flatMap(powering -> powering.facts().printed(Fact.RUNS_FOR).stream())
+                .findFirst()
+                .map(hours -> new Aside(
+                        Aside.Of.POWER,
+                        recorder.name() + " runs about " + hours
+                                + " on its battery, and nothing hums through a charger then",
+                        true));
     }
 
     private Aside charging(boolean isHubFed) {

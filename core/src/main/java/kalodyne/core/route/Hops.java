@@ -35,10 +35,11 @@ final class Hops {
      * Hops.
      *
      * @param owned leads with the names that their owner gave them
+     * @param prefersOrdinary whether two ordinary leads come before a special one
      */
-    Hops(Stock stock, List<LeadSort> kinds, List<Lead> owned) {
+    Hops(Stock stock, List<LeadSort> kinds, List<Lead> owned, boolean prefersOrdinary) {
         this.stock = stock;
-        this.joinings = new Joinings(kinds);
+        this.joinings = new Joinings(kinds, prefersOrdinary);
         kinds.forEach(kind -> kind.marks().forEach(mark -> leads.put(mark, kind.lead())));
         // Those of one kind do the same; each has the name that its owner gave it. What is plugged is known too.
         owned.forEach(lead -> Spot.marks(lead).forEach(mark -> leads.put(mark, lead)));

@@ -10,7 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Form;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
+import kalodyne.core.gear.LeadKind;
 import kalodyne.core.joint.Mating;
 import kalodyne.core.route.Joining.Link;
 import kalodyne.core.route.Joining.Ref;
@@ -30,20 +32,57 @@ final class Joinings {
         return ends;
     }
 
+    private static int special(Joining joining) {
+        return (int)
+                joining.leads().stream().filter(sort -> isSpecial(sort.lead())).count();
+    }
+
+    /** A lead that differs at its ends serves one purpose only. */
+    static boolean isSpecial(Lead lead) {
+        return lead.kind() == LeadKind.LEAD
+                && lead.ends().stream().map(LeadEnd::connector).distinct().count() > 1;
+    }
+
     private final List<LeadSort> kinds;
+    private final Comparator<Joining> simplestFirst;
     private final Map<List<Shape>, List<Joining>> known = new HashMap<>();
     private final Map<List<Shape>, Optional<Joining>> simplest = new HashMap<>();
     private final Map<End, List<Through>> throughs = new HashMap<>();
 
-    Joinings(List<LeadSort> kinds) {
+    /**
+     * Joinings.
+     *
+     * @param prefersOrdinary whether leads with a plug of another sort at each end come behind two that are ordinary
+     */
+    Joinings(List<LeadSort> kinds, boolean prefersOrdinary) {
         this.kinds = List.copyOf(kinds);
+        this.simplestFirst = prefersOrdinary
+                ? Comparator.comparingInt(Joining::missing)
+                        .thenComparingInt(Joinings::special)
+                        .thenComparing(SIMPLEST_FIRST)
+                : SIMPLEST_FIRST;
     }
 
     /** The simplest first: nothing to get, few leads, few ends, short. */
     List<Joining> of(Shape from, Shape to) {
         return known.computeIfAbsent(
                 List.of(from, to),
-                key -> found(from, to).stream().sorted(SIMPLEST_FIRST).toList());
+                key -> found(from, to).stream()
+                        .filter(joining -> reaches(from, joining, to))
+                        .sorted(simplestFirst)
+                        .toList());
+    }
+
+    /** Two boxes are not held together by a stiff adapter: there is a lead, a splitter's tail, or a plug on a cable of its own. */
+    private static boolean reaches(Shape from, Joining joining, Shape to) {
+        return hasCable(from)
+                || hasCable(to)
+                || joining.leads().stream()
+                        .anyMatch(sort -> sort.lead().kind() != LeadKind.ADAPTER || sort.metres() > 0);
+    }
+
+    private static boolean hasCable(Shape shape) {
+        return shape.connectors().get(0) != Connector.XLR && shape.forms().get(0) == Form.PLUG;
     }
 
     /** The first of them; found without the others where that is easy. */
@@ -55,8 +94,8 @@ final class Joinings {
         boolean isSingle = from.connectors().size() == 1 && to.connectors().size() == 1;
         Optional<Joining> single = isSingle
                 ? singles(from, 0, to, 0).stream()
-                        .filter(joining -> joining.missing() == 0)
-                        .min(SIMPLEST_FIRST)
+                        .filter(joining -> joining.missing() == 0 && reaches(from, joining, to))
+                        .min(simplestFirst)
                 : Optional.empty();
         return single.isPresent() ? single : of(from, to).stream().findFirst();
     }

@@ -5,7 +5,9 @@ public enum Matters {
     CLEAN("a clean sound", "Noise and hum stay in a recording; leads and money can be changed later."),
     CHEAP("spending nothing", "What lies in the drawer costs nothing; a little noise may not matter."),
     FEW_BREAKS("few breaks", "Every plug more is one more that can be loose, and one more to carry."),
-    QUICK("being quick", "Fewer devices are set up, switched on and set level sooner.");
+    QUICK("being quick", "Fewer devices are set up, switched on and set level sooner."),
+    ORDINARY_LEADS(
+            "ordinary leads", "A short adapter and a lead as anybody has it serve elsewhere and are soon replaced.");
 
     private final String words;
     private final String reason;

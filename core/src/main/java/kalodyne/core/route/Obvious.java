@@ -42,7 +42,7 @@ public record Obvious(String words, List<Missing> missing, Optional<Patch> patch
             Set<String> used,
             int most) {
         Stock stock = new Stock(List.of(from, to), Wiring.NONE);
-        Hops hops = new Hops(stock, Drawer.of(leads, Set.of(), used, shop), leads);
+        Hops hops = new Hops(stock, Drawer.of(leads, Set.of(), used, shop), leads, false);
         Port one = Port.of(from, List.of(out), 1);
         Port other = Port.of(to, List.of(in), 1);
         // A lead whose ends do the same is told once.

@@ -21,6 +21,7 @@ final class Scoring {
     private static final double KNOBS = 1;
 
     private static final double SOCKET = 0.1;
+    private static final double SPECIAL = 2;
     private static final double UNPLUGGED = 0.5;
 
     /** Who wants left and right apart would rather get something than lose them. */
@@ -80,6 +81,7 @@ final class Scoring {
                         ? "nothing to set up between"
                         : devices + (devices == 1 ? " device" : " devices") + " between");
         strands.forEach(this::sound);
+        special(strands);
     }
 
     /** No way through these devices has fewer points. */
@@ -197,6 +199,15 @@ final class Scoring {
                 .filter(Missing::is)
                 .mapToDouble(id -> SOCKET * stock.device(id).sockets().size())
                 .sum();
+    }
+
+    /** Only who prefers ordinary leads minds the others. */
+    private void special(List<Way.Strand> strands) {
+        int special = strands.stream().mapToInt(Way.Strand::specialLeads).sum();
+        double points = SPECIAL * special * (weight(Matters.ORDINARY_LEADS) - 1);
+        if (points > 0) {
+            add(Reason.Of.BREAKS, points, special + (special == 1 ? " special lead" : " special leads"));
+        }
     }
 
     private void sound(Way.Strand strand) {

@@ -26,6 +26,7 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.route.RouteGraph.Node;
 import kalodyne.core.route.RouteGraph.Route;
+import kalodyne.core.units.Print;
 
 /** One search for a wish: first with what is owned, then, where that does not do, with a little that is not. */
 final class Search {
@@ -100,7 +101,11 @@ final class Search {
                 .forEach(all::add);
         stock = new Stock(all, others);
         List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
-        hops = new Hops(stock, Drawer.of(leads, used, Planner.used(others), shop), leads);
+        hops = new Hops(
+                stock,
+                Drawer.of(leads, used, Planner.used(others), shop),
+                leads,
+                wish.first() == Matters.ORDINARY_LEADS || wish.then() == Matters.ORDINARY_LEADS);
         nearness = new Nearness(stock, hops.joinings());
         List<Hop> there = Plugged.hops(stock, drawer, others).stream()
                 .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
@@ -314,9 +319,15 @@ final class Search {
                     .findFirst()
                     .map(each -> " The nearest, " + each.words() + ": " + each.reason())
                     .orElse("");
+            String alone = best(first.values(), 1).stream()
+                    .filter(each -> wish.sources().size() > 1)
+                    .findFirst()
+                    .map(each -> " " + stock.name(wish.sources().get(0)) + " alone works: "
+                            + Print.withinSentence(each.way().title()) + ". Record one after the other.")
+                    .orElse("");
             return Optional.of("Nothing joins "
                     + wish.sources().stream().map(stock::name).collect(Collectors.joining(" and "))
-                    + " to " + target + " in a way that works." + reason);
+                    + " to " + target + " in a way that works." + alone + reason);
         }
         boolean isLost = wish.stereo() == Stereo.KEEP && best.stream().noneMatch(Search::isKept);
         return isLost

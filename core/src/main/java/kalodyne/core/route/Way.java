@@ -51,6 +51,7 @@ public record Way(
      * @param leads names of the leads between each two of them
      * @param channels of its signal that are kept: 1, or 2 for left and right
      * @param breaks how many plugs sit in sockets, one behind the other
+     * @param specialLeads how many of its leads have another plug at each end
      * @param track where it is recorded
      * @param prediction empty where the source sends data: its own level is in it already
      * @param entry where it comes to the converter; empty where the source sends data
@@ -60,6 +61,7 @@ public record Way(
             List<List<String>> leads,
             int channels,
             int breaks,
+            int specialLeads,
             Track track,
             Optional<Prediction> prediction,
             Optional<Entry> entry) {

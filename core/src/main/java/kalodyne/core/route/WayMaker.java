@@ -147,9 +147,21 @@ final class WayMaker {
                 leads,
                 channels(chain, joints),
                 breaks,
+                specialLeads(chain),
                 Track.of(chain, stock),
                 predicted.map(Predicting.Predicted::prediction),
                 predicted.map(Predicting.Predicted::entry));
+    }
+
+    /** USB leads are meant to differ at their ends; adapters too. */
+    private int specialLeads(Chain chain) {
+        return (int) chain.hops().stream()
+                .filter(hop -> !hop.from().shape().isDigital())
+                .flatMap(hop -> hop.made().marks().stream())
+                .distinct()
+                .map(hops::lead)
+                .filter(Joinings::isSpecial)
+                .count();
     }
 
     /** Plugs one behind the other: of two strands side by side one counts. */

@@ -15,19 +15,24 @@ import kalodyne.core.route.WayWords;
 
 /** A way drawn as a run: stations in boxes, leads as lines between them; what is not owned has a broken frame and says so. */
 final class RunDrawing extends VBox {
-    RunDrawing(Way way) {
+    /**
+     * A drawing.
+     *
+     * @param hasNames whether the leads are named
+     */
+    RunDrawing(Way way, boolean hasNames) {
         super(5);
-        getStyleClass().add("run-drawing");
-        way.strands().forEach(strand -> getChildren().add(row(way, strand)));
+        getStyleClass().add(hasNames ? "run-drawing" : "run-sketch");
+        way.strands().forEach(strand -> getChildren().add(row(way, strand, hasNames)));
     }
 
-    private static Node row(Way way, Way.Strand strand) {
+    private static Node row(Way way, Way.Strand strand, boolean hasNames) {
         FlowPane row = new FlowPane(0, 4);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getChildren().add(station(way, strand.stations().get(0)));
         for (int i = 1; i < strand.stations().size(); i++) {
             HBox pair = new HBox(
-                    lead(strand.leads().get(i - 1)),
+                    hasNames ? lead(strand.leads().get(i - 1)) : line(),
                     station(way, strand.stations().get(i)));
             pair.setAlignment(Pos.CENTER_LEFT);
             row.getChildren().add(pair);
@@ -53,13 +58,17 @@ final class RunDrawing extends VBox {
                 : names.size() > 1 && isAlike(names) ? "2 × " + names.get(0) : String.join(", ", names);
         Label over = new Label(words);
         over.getStyleClass().addAll("second", "small");
-        Region line = new Region();
-        line.getStyleClass().add("wire");
-        line.setMaxWidth(Double.MAX_VALUE);
-        VBox lead = new VBox(1, over, new StackPane(line));
+        VBox lead = new VBox(1, over, new StackPane(line()));
         lead.getStyleClass().add("run-lead");
         lead.setAlignment(Pos.CENTER);
         return lead;
+    }
+
+    private static Region line() {
+        Region line = new Region();
+        line.getStyleClass().add("wire");
+        line.setMaxWidth(Double.MAX_VALUE);
+        return line;
     }
 
     private static boolean isAlike(List<String> names) {

@@ -20,6 +20,7 @@ final class WayCell extends ListCell<Way> {
     private final Label toGet = new Label();
     private final SeverityMark mark = new SeverityMark();
     private final VBox box;
+    private final VBox drawing = new VBox();
 
     WayCell() {
         title.getStyleClass().add("medium");
@@ -35,7 +36,7 @@ final class WayCell extends ListCell<Way> {
         title.setMaxWidth(Double.MAX_VALUE);
         HBox head = new HBox(8, title, mark);
         head.setAlignment(Pos.CENTER_LEFT);
-        box = new VBox(2, head, recorded, toGet);
+        box = new VBox(3, head, drawing, recorded, toGet);
         setPrefWidth(0);
     }
 
@@ -45,6 +46,7 @@ final class WayCell extends ListCell<Way> {
         boolean isShown = !isEmpty && way != null;
         setGraphic(isShown ? box : null);
         if (isShown) {
+            drawing.getChildren().setAll(new RunDrawing(way, false));
             title.setText((getIndex() + 1) + "  " + way.title());
             recorded.setText(way.strands().stream().map(WayWords::recorded).collect(Collectors.joining("; ")));
             toGet.setText(

@@ -61,9 +61,10 @@ final class WayPane extends ScrollPane {
         }
         fact("Why here", WayWords.place(way, all) + ".");
         fact("In all", WayWords.reasons(way));
+        fact("You said", wish.first().words() + " counts most. " + wish.first().reason());
         Label title = new Label(way.title());
         title.getStyleClass().addAll("strong");
-        content.getChildren().setAll(title, new RunDrawing(way), facts);
+        content.getChildren().setAll(title, new RunDrawing(way, true), facts);
         way.findings().stream().limit(MOST_FINDINGS).map(WayPane::finding).forEach(content.getChildren()::add);
         content.getChildren().add(section("On the recorder"));
         Software.of(wish, way).forEach(line -> content.getChildren().add(wrapped("· " + line + ".")));
