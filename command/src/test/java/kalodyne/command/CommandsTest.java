@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
@@ -175,6 +176,41 @@ class CommandsTest {
         assertThat(best.get("strands").get(0).get("noiseDbfs").asDouble()).isBetween(-100.0, -85.0);
         assertThat(plan(studio.toString(), "--from", "celo", "--to", "tablet")).isEqualTo(2);
         assertThat(complained.toString(StandardCharsets.UTF_8)).contains("There is no device “celo” in it.");
+    }
+
+    /** All that can be wished, for people and for programs; what is misspelt is told with what could stand there. */
+    @Test
+    void plan_knows_speakers_tempo_charging_and_the_obvious() throws IOException {
+        Path studio = Files.writeString(folder.resolve("boathouse.json"), StudioWriter.write(Boathouse.studio()));
+        String wish = " --from drum-box --from cello --to tablet --speakers subwoofer --speakers left-speaker"
+                + " --speakers right-speaker --tempo --charging --also safety-copy --budget nothing --matters few-breaks";
+        assertThat(plan((studio + wish + " --json").split(" ", -1))).isZero();
+        JsonNode best = json("plan.schema.json").get("ways").get(0);
+        assertThat(best.get("strands")).hasSize(2);
+        assertThat(best.get("missing")).isEmpty();
+        assertThat(best.get("asides").findValuesAsText("of"))
+                .contains("Speakers", "Tempo", "Charging", "Also captured");
+        assertThat(best.get("software").get(0).asText()).startsWith("System input: “Interface”");
+        assertThat(plan((studio + wish).split(" ", -1))).isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("on the recorder: System input");
+        printed.reset();
+        String obvious = " --obvious --from drum-box.phones --to old-phone.headset";
+        assertThat(plan((studio + obvious + " --json").split(" ", -1))).isZero();
+        assertThat(json("plan.schema.json").get("obvious").get(0).get("findings"))
+                .isNotEmpty();
+        printed.reset();
+        assertThat(plan((studio + obvious).split(" ", -1))).isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8)).startsWith("With ");
+        for (String wrong : List.of(
+                "--from cello --to tablet --budget much",
+                "--from cello --to tablet --stereo both",
+                "--from cello --to tablet --tracks 0",
+                "--obvious --from cello --to tablet",
+                "--obvious --from cello.in --to tablet.port")) {
+            complained.reset();
+            assertThat(plan((studio + " " + wrong).split(" ", -1))).as(wrong).isEqualTo(2);
+            assertThat(complained.toString(StandardCharsets.UTF_8)).as(wrong).containsPattern("Write|Name one of");
+        }
     }
 
     @Test

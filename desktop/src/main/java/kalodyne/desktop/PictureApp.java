@@ -5,6 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
+import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -29,8 +30,17 @@ public final class PictureApp extends Application {
      * What picture is wanted.
      *
      * @param dataFolder for what the program keeps meanwhile
+     * @param command of the window, to be run before
      */
-    record Order(Path dataFolder, OpenedStudio studio, String room, int width, int height, Look look, Path file) {}
+    record Order(
+            Path dataFolder,
+            OpenedStudio studio,
+            String room,
+            Optional<String> command,
+            int width,
+            int height,
+            Look look,
+            Path file) {}
 
     /** Makes the picture. To be called once in a program's life: JavaFX starts only once. */
     static int take(Order wanted) {
@@ -51,6 +61,10 @@ public final class PictureApp extends Application {
         stage.setWidth(order.width());
         stage.setHeight(order.height());
         stage.show();
+        order.command().filter(name -> !workbench.window().perform(name)).ifPresent(name -> {
+            Output.standard().complain("There is no command “" + name + "” there. Ctrl+K lists those that are.");
+            status = Output.NOT_READ;
+        });
         new AnimationTimer() {
             private int atRest;
 

@@ -8,6 +8,7 @@ import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -54,6 +55,12 @@ final class PictureCommand implements Callable<Integer> {
     @Option(names = "--studio", defaultValue = "demo", description = "demo, empty, or a studio file.")
     private String studio;
 
+    @Option(
+            names = "--command",
+            paramLabel = "NAME",
+            description = "A command of the window that is run first, by the name under which Find (Ctrl+K) lists it.")
+    private Optional<String> command = Optional.empty();
+
     private final Output output;
 
     PictureCommand(Output output) {
@@ -73,6 +80,7 @@ final class PictureCommand implements Callable<Integer> {
                     folder,
                     studio(folder),
                     room,
+                    command,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
                     new Look(theme.equals("dark"), (int) Math.round(100 * text)),

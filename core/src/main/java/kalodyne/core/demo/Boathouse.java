@@ -8,6 +8,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
@@ -28,6 +30,9 @@ public final class Boathouse {
 
     private static final String NAME = "The Boathouse";
 
+    /** What its owner looked for last. */
+    private static final Wish WISH = Wish.of("drum-box", "tablet").withHeadphones(Optional.of("headphones"));
+
     private Boathouse() {}
 
     /** The setup without its takes. */
@@ -42,7 +47,7 @@ public final class Boathouse {
 
     /** The whole studio without its takes. */
     public static Studio studio() {
-        return BoathouseShelf.fill(Studio.of(NAME, setup()));
+        return BoathouseShelf.fill(Studio.of(NAME, setup().withWish(Optional.of(WISH))));
     }
 
     /**

@@ -1,10 +1,13 @@
 package kalodyne.core.route;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Plugging;
@@ -47,6 +50,33 @@ final class Replugging {
         return whole(gone).stream()
                 .filter(plugging -> !wanted.contains(plugging))
                 .toList();
+    }
+
+    /** Parted into what hangs together through leads and adapters. */
+    static List<List<Plugging>> together(List<Plugging> pluggings, Predicate<String> isDevice) {
+        List<List<Plugging>> groups = new ArrayList<>();
+        for (Plugging plugging : pluggings) {
+            Set<String> leads = leads(List.of(plugging), isDevice);
+            List<Plugging> joined = new ArrayList<>();
+            groups.removeIf(group -> {
+                boolean isJoined = !Collections.disjoint(leads(group, isDevice), leads);
+                if (isJoined) {
+                    joined.addAll(group);
+                }
+                return isJoined;
+            });
+            joined.add(plugging);
+            groups.add(joined);
+        }
+        return groups;
+    }
+
+    private static Set<String> leads(List<Plugging> pluggings, Predicate<String> isDevice) {
+        return pluggings.stream()
+                .flatMap(plugging -> plugging.spots().stream())
+                .map(Spot::item)
+                .filter(isDevice.negate())
+                .collect(Collectors.toSet());
     }
 
     /** A hole of a device, or a lead as a whole. */

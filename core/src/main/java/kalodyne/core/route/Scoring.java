@@ -104,11 +104,8 @@ final class Scoring {
     }
 
     /** What has to be pulled out first. */
-    void unplugged(List<Plugging> unplugged) {
-        long leads = unplugged.stream()
-                .map(plugging -> plugging.plug().item())
-                .distinct()
-                .count();
+    void unplugged(List<Plugging> unplugged, Stock stock) {
+        int leads = Replugging.together(unplugged, stock::has).size();
         if (leads > 0) {
             add(
                     Reason.Of.UNPLUGS,

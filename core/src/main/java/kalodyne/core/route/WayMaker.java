@@ -83,7 +83,7 @@ final class WayMaker {
         Scoring scoring = new Scoring(wish, stock, strands, joints, missing, sourceChannels(chains));
         scoring.asides(monitoring, asides);
         List<Plugging> unplugged = present.replugging().inTheWayOf(pluggings);
-        scoring.unplugged(unplugged);
+        scoring.unplugged(unplugged, stock);
         return new Made(
                 Optional.of(new Way(
                         title(chains),

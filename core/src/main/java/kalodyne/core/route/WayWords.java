@@ -1,17 +1,11 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
-import kalodyne.core.joint.Plugging;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
 
 /** A way in words, the same wherever it is told. */
@@ -61,29 +55,14 @@ public final class WayWords {
                                 .collect(Collectors.joining("; "));
     }
 
-    /** What is pulled out first: "Cello – Interface, Laptop – Interface"; empty where nothing is. */
+    /** What is pulled out first: "Cello – Interface, Interface – Laptop"; empty where nothing is. */
     public static String unplugged(Way way, Function<String, Optional<Device>> device) {
-        Map<String, Set<String>> groups = new LinkedHashMap<>();
-        for (Plugging plugging : way.unplugged()) {
-            Set<String> joined = new LinkedHashSet<>();
-            for (Spot spot : plugging.spots()) {
-                joined.addAll(groups.getOrDefault(spot.item(), Set.of()));
-                device.apply(spot.item()).map(Device::name).ifPresent(joined::add);
-            }
-            groups.values().removeIf(joined::containsAll);
-            // Of devices only what hangs at the same lead belongs together.
-            plugging.spots().stream()
-                    .filter(spot -> device.apply(spot.item()).isEmpty())
-                    .forEach(spot -> groups.put(spot.item(), joined));
-            if (plugging.spots().stream()
-                    .allMatch(spot -> device.apply(spot.item()).isPresent())) {
-                groups.put(plugging.plug().write(), joined);
-            }
-        }
-        return groups.values().stream()
-                .distinct()
-                .filter(names -> names.size() > 1)
-                .map(names -> String.join(" – ", names))
+        return Replugging.together(way.unplugged(), id -> device.apply(id).isPresent()).stream()
+                .map(group -> group.stream()
+                        .flatMap(plugging -> plugging.spots().stream())
+                        .flatMap(spot -> device.apply(spot.item()).map(Device::name).stream())
+                        .distinct()
+                        .collect(Collectors.joining(" – ")))
                 .collect(Collectors.joining(", "));
     }
 

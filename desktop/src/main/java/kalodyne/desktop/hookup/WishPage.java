@@ -146,8 +146,10 @@ final class WishPage extends VBox {
         fill(plan.ways());
         told.setText(Stream.of(
                         plan.impossible(),
-                        Optional.of(plan.looked() + " joints computed, "
-                                + plan.dropped().size() + " ways would not work or do harm."),
+                        Optional.of(plan.looked() + " joints computed"
+                                + (plan.dropped().isEmpty()
+                                        ? "."
+                                        : ", " + plan.dropped().size() + " would not work or do harm.")),
                         plan.dropped().stream().findFirst().map(each -> "Not " + each.words() + ": " + each.reason()))
                 .flatMap(Optional::stream)
                 .collect(Collectors.joining(" ")));

@@ -177,6 +177,15 @@ public final class MainWindow {
         return here;
     }
 
+    /** Runs a command by its name; whether there is one. */
+    public boolean perform(String name) {
+        Optional<Command> wanted = commandsHere().stream()
+                .filter(command -> command.name().equals(name))
+                .findFirst();
+        wanted.ifPresent(command -> command.run().run());
+        return wanted.isPresent();
+    }
+
     /** Everything that has a name: commands, stations of this run, other runs, what is in the rooms. */
     private List<Command> findable() {
         List<Command> all = commandsHere();

@@ -237,7 +237,9 @@ class HookupRoomTest {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
-            turn(desk, "Mixer");
+            // What was looked for last stands there.
+            turn(desk, "Drum box", "…");
+            turn(desk, "Mixer", "Mixer");
             desk.press(KeyCode.TAB);
             stepTo(desk, "#wish-recorder", "Camera");
             ListView<?> ways = desk.find("#ways");
@@ -261,7 +263,8 @@ class HookupRoomTest {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
-            turn(desk, "Turntable");
+            turn(desk, "Drum box", "…");
+            turn(desk, "Turntable", "Turntable");
             desk.press(KeyCode.TAB);
             stepTo(desk, "#wish-recorder", "Camera");
             // A cartridge needs its preamp, and there is none on the shelf.
@@ -284,7 +287,7 @@ class HookupRoomTest {
     }
 
     /** Opens the list that has the focus, turns a line of it, and closes it. */
-    private static void turn(Desk desk, String words) {
+    private static void turn(Desk desk, String words, String said) {
         desk.press(KeyCode.DOWN);
         ManyChooser<?> chooser = desk.find("#wish-source");
         List<String> lines = Desk.onScreen(
@@ -293,7 +296,7 @@ class HookupRoomTest {
             desk.press(KeyCode.DOWN);
         }
         desk.press(KeyCode.ENTER);
-        assertThat(desk.text("#wish-source")).isEqualTo(words);
+        assertThat(desk.text("#wish-source")).isEqualTo(said);
     }
 
     /** Down or up until it says so. */
