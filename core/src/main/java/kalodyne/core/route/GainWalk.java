@@ -101,14 +101,16 @@ final class GainWalk {
     }
 
     /** How strong signal and noise are somewhere on the way. */
-    record Reached(Level peak, Level noise) {}
+    record Reached(Level peak, Level noise, double overDb) {}
 
     /** What comes of it. */
     Prediction prediction() {
         Reached end = upTo(steps.size());
+        double over = Math.max(end.overDb(), end.peak().above(fullScale).db());
         return new Prediction(
                 DigitalLevel.of(end.peak(), fullScale),
-                DigitalLevel.of(end.noise().withUncorrelated(converterNoise.at(fullScale)), fullScale));
+                DigitalLevel.of(end.noise().withUncorrelated(converterNoise.at(fullScale)), fullScale),
+                Math.max(0, over));
     }
 
     /** What leaves before the last joint: of a source that goes straight there, without its own level control. */
@@ -117,7 +119,7 @@ final class GainWalk {
         for (int i = 0; i < steps.size(); i++) {
             last = steps.get(i).isLoss() ? i : last;
         }
-        return last == 1 ? new Reached(peak, noise) : upTo(last);
+        return last == 1 ? new Reached(peak, noise, 0) : upTo(last);
     }
 
     private Reached upTo(int end) {
@@ -131,6 +133,7 @@ final class GainWalk {
         }
         Level level = peak;
         Level floor = noise;
+        double over = 0;
         for (int i = 0; i < end; i++) {
             Gain gain = new Gain(steps.get(i).baseDb() + added[i]);
             Optional<Stage> stage = steps.get(i).stage();
@@ -140,8 +143,13 @@ final class GainWalk {
                     .orElse(Level.SILENCE);
             level = level.plus(gain);
             floor = floor.withUncorrelated(input).plus(gain).withUncorrelated(output);
+            Optional<Level> ceiling = stage.flatMap(each -> each.facts().quantity(Fact.STAGE_CEILING));
+            if (ceiling.isPresent() && level.compareTo(ceiling.get()) > 0) {
+                over = Math.max(over, level.above(ceiling.get()).db());
+                level = ceiling.get();
+            }
         }
-        return new Reached(level, floor);
+        return new Reached(level, floor, over);
     }
 
     /** From the first control on, as far as the stage does not clip. */

@@ -85,7 +85,8 @@ final class Hops {
                     tried.getOrDefault(alike, 0) >= most ? Optional.empty() : joining.between(from, to, used);
             if (made.isPresent()) {
                 tried.merge(alike, 1, Integer::sum);
-                Hop hop = Hop.of(from, to, made.get(), joints(made.get().pluggings()));
+                Joining.Made earthed = Earth.joined(made.get(), stock.device(from.device()), stock.device(to.device()));
+                Hop hop = Hop.of(from, to, earthed, joints(earthed.pluggings()));
                 hops.add(hop);
                 if (hop.worst() == Faults.Grade.NONE || before.isBest(isOwned, hop.worst())) {
                     break;

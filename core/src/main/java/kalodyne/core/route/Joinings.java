@@ -13,6 +13,7 @@ import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.LeadKind;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Mating;
 import kalodyne.core.route.Joining.Link;
 import kalodyne.core.route.Joining.Ref;
@@ -23,6 +24,10 @@ final class Joinings {
             .thenComparingInt(joining -> joining.leads().size())
             .thenComparingInt(Joinings::ends)
             .thenComparingDouble(Joining::metres);
+
+    /** From a turntable a lead with an earth wire; elsewhere that is one end too many. */
+    private static final Comparator<Joining> EARTHED_FIRST = Comparator.comparingInt(Joining::missing)
+            .thenComparing(joining -> joining.leads().stream().noneMatch(sort -> Earth.hasWire(sort.lead())));
 
     private static int ends(Joining joining) {
         int ends = 0;
@@ -40,7 +45,12 @@ final class Joinings {
     /** A lead that differs at its ends serves one purpose only. */
     static boolean isSpecial(Lead lead) {
         return lead.kind() == LeadKind.LEAD
-                && lead.ends().stream().map(LeadEnd::connector).distinct().count() > 1;
+                && lead.ends().stream()
+                                .map(LeadEnd::connector)
+                                .filter(connector -> connector != Connector.EARTH_SPADE)
+                                .distinct()
+                                .count()
+                        > 1;
     }
 
     private final List<LeadSort> kinds;
@@ -69,7 +79,10 @@ final class Joinings {
                 List.of(from, to),
                 key -> found(from, to).stream()
                         .filter(joining -> reaches(from, joining, to))
-                        .sorted(simplestFirst)
+                        .sorted(
+                                from.signal() == SignalKind.PHONO
+                                        ? EARTHED_FIRST.thenComparing(simplestFirst)
+                                        : simplestFirst)
                         .toList());
     }
 

@@ -1,8 +1,10 @@
 package kalodyne.core.route;
 
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
@@ -18,6 +20,11 @@ import kalodyne.core.gear.LeadKind;
  */
 public record Missing(String words, Price price) {
     private static final String MARK = "get-";
+
+    private static final Set<DeviceKind> SMALL = EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.MIDI);
+
+    /** So many sockets a preamp for one source has: two in, two out, earth. */
+    private static final int MOST_OF_A_BOX = 5;
 
     /** Classes of price; common practice. */
     public enum Price {
@@ -80,7 +87,8 @@ public record Missing(String words, Price price) {
     }
 
     static Missing of(Device device) {
-        boolean isSimple = device.kind() == DeviceKind.BOX || device.kind() == DeviceKind.HUB;
+        boolean isSimple = SMALL.contains(device.kind())
+                || (device.kind() == DeviceKind.PREAMP && device.sockets().size() <= MOST_OF_A_BOX);
         return new Missing(device.name(), isSimple ? Price.B : Price.C);
     }
 }

@@ -19,14 +19,20 @@ public record Reason(Of of, String words, double points) {
 
     /** What can differ between ways. */
     public enum Of {
-        FAULTS,
-        SIDES,
-        TO_GET,
-        SOUND,
-        WISHES,
-        BREAKS,
-        DEVICES,
-        UNPLUGS
+        FAULTS("fewer faults"),
+        SIDES("more kept apart"),
+        TO_GET("cheaper things to get"),
+        SOUND("a cleaner sound"),
+        WISHES("more as wished"),
+        BREAKS("fewer breaks"),
+        DEVICES("less to set up"),
+        UNPLUGS("less to pull out");
+
+        private final String better;
+
+        Of(String better) {
+            this.better = better;
+        }
     }
 
     /** Where one way is better than another one, the most first: "all of it is owned, 2 breaks in the line". */
@@ -49,16 +55,19 @@ public record Reason(Of of, String words, double points) {
     }
 
     private static String words(List<Reason> way, List<Reason> other, Of of, double points) {
-        String here = words(way, of);
-        String there = words(other, of);
-        String compared = here.isEmpty() ? "not: " + there : there.isEmpty() ? here : here + ", not " + there;
+        String here = words(way, other, of);
+        String there = words(other, way, of);
+        String compared = here.isEmpty() && there.isEmpty()
+                ? of.better
+                : here.isEmpty() ? "not: " + there : there.isEmpty() ? here : here + ", not " + there;
         return compared + " (" + Print.decimal(points, 0) + (Math.round(points) == 1 ? " point)" : " points)");
     }
 
-    /** Of several the gravest. */
-    private static String words(List<Reason> reasons, Of of) {
-        return reasons.stream()
-                .filter(reason -> reason.of == of)
+    /** The gravest of what is said of one only. */
+    private static String words(List<Reason> some, List<Reason> others, Of of) {
+        List<String> said = others.stream().map(Reason::words).toList();
+        return some.stream()
+                .filter(reason -> reason.of == of && !said.contains(reason.words))
                 .max(Comparator.comparingDouble(Reason::points))
                 .map(Reason::words)
                 .orElse("");

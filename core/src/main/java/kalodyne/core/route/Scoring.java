@@ -22,6 +22,12 @@ final class Scoring {
 
     private static final double SOCKET = 0.1;
     private static final double SPECIAL = 2;
+    private static final double SHARED = 40;
+
+    /** What clips is lost, however clean the rest is. */
+    private static final double CLIPPED = 20;
+
+    private static final double CLIPPED_DB = 3;
     private static final double UNPLUGGED = 0.5;
 
     /** Who wants left and right apart would rather get something than lose them. */
@@ -82,6 +88,7 @@ final class Scoring {
                         : devices + (devices == 1 ? " device" : " devices") + " between");
         strands.forEach(this::sound);
         special(strands);
+        shared(strands);
     }
 
     /** No way through these devices has fewer points. */
@@ -198,6 +205,20 @@ final class Scoring {
                 .sum();
     }
 
+    /** What comes together on one track cannot be parted any more. */
+    private void shared(List<Way.Strand> strands) {
+        long tracks = strands.stream()
+                .map(strand -> List.of(
+                        strand.track().sender(),
+                        strand.track().channels(),
+                        strand.track().words()))
+                .distinct()
+                .count();
+        if (tracks < strands.size()) {
+            add(Reason.Of.SIDES, SHARED * (strands.size() - tracks), "sources share a track");
+        }
+    }
+
     /** Only who prefers ordinary leads minds the others. */
     private void special(List<Way.Strand> strands) {
         int special = strands.stream().mapToInt(Way.Strand::specialLeads).sum();
@@ -211,6 +232,12 @@ final class Scoring {
         strand.prediction().ifPresent(prediction -> {
             double noisy = Math.max(0, QUIET_DB - prediction.rangeDb());
             double low = Math.max(0, LOW_DBFS - prediction.peak().dbfs());
+            if (prediction.overDb() > 0.5) {
+                add(
+                        Reason.Of.SOUND,
+                        CLIPPED + CLIPPED_DB * Math.rint(prediction.overDb()),
+                        "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB");
+            }
             add(
                     Reason.Of.SOUND,
                     (0.5 * noisy + 0.5 * low) * weight(Matters.CLEAN),

@@ -203,18 +203,24 @@ final class Search {
 
     /** The best of what was found until now. */
     private List<Way> found(List<Routes> routes, int most) {
-        List<Candidate> candidates = best(first.values(), most);
+        List<Way> straight =
+                Dominance.without(first.values().stream().map(Candidate::way).toList(), stock);
+        List<Candidate> candidates = best(
+                first.values().stream()
+                        .filter(candidate -> straight.contains(candidate.way()))
+                        .toList(),
+                most);
         return told(
                 routes.size() == 1 ? candidates.stream().map(Candidate::way).toList() : together(candidates, routes));
     }
 
     private boolean isVain(Route route) {
-        return wish.sources().size() == 1
-                && new Prospect(stock, wish, MOST_TOLD)
-                        .isVain(
-                                route.devices(),
-                                route.breaks(),
-                                first.values().stream().map(Candidate::way).toList());
+        int most = wish.sources().size() == 1 ? MOST_TOLD : MOST_KINDS;
+        return new Prospect(stock, wish, most)
+                .isVain(
+                        route.devices(),
+                        route.breaks(),
+                        first.values().stream().map(Candidate::way).toList());
     }
 
     private List<Way> told(List<Way> found) {

@@ -163,8 +163,14 @@ public final class Software {
                         + channels.stream().map(String::valueOf).collect(Collectors.joining(" and "));
         if (recorder.kind() != DeviceKind.MIXER) {
             lines.add((isStereo ? "One stereo track for " : "One mono track for ") + played + ": its input is " + from
-                    + (isStereo || wish.stereo() != Stereo.KEEP ? "" : "; left and right come as one"));
+                    + (isStereo || !isStereoSource(strand) ? "" : "; left and right come as one"));
         }
+    }
+
+    private boolean isStereoSource(Way.Strand strand) {
+        return wish.stereo() == Stereo.KEEP
+                && new Ports(devices.get(strand.stations().get(0)))
+                        .outlets().stream().anyMatch(port -> port.shape().channels() > 1);
     }
 
     // --- hearing -----------------------------------------------------------------------------------------------

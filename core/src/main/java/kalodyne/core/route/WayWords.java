@@ -30,7 +30,10 @@ public final class WayWords {
         parts.add(strand.channels() == 1 ? "mono" : "stereo");
         parts.add(strand.breaks() + (strand.breaks() == 1 ? " break" : " breaks"));
         strand.prediction().ifPresent(prediction -> {
-            parts.add("peak " + Print.decimal(prediction.peak().dbfs(), 0) + " dBFS");
+            parts.add(
+                    prediction.overDb() > 0.5
+                            ? "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB"
+                            : "peak " + Print.decimal(prediction.peak().dbfs(), 0) + " dBFS");
             parts.add("noise " + Print.decimal(prediction.noise().dbfs(), 0) + " dBFS");
         });
         return String.join(", ", parts);
@@ -76,8 +79,9 @@ public final class WayWords {
         Way first = all.get(0);
         if (!way.equals(first)) {
             String better = first.betterThan(way);
-            return "Not first: the first has "
-                    + (better.isEmpty() ? "nothing over it but its name in the alphabet" : better);
+            return better.isEmpty()
+                    ? "As good as the first, and later in the alphabet"
+                    : "Not first. The first: " + better;
         }
         if (all.size() == 1) {
             return "First: there is no other";

@@ -20,7 +20,7 @@ class PlannedRunsTest {
             mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c | mic-dynamic-voice > laptop-combo | track 1 | XLR lead
             drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c | drum-machine > laptop-combo | tracks 3–4 | 6.35 mm two-pole lead
             guitar-humbucker interface-2 laptop-combo ts-ts usb-c-c | guitar-humbucker > laptop-combo | track 1 | 6.35 mm two-pole lead
-            turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | tracks 1–2 | RCA pair lead with an earth wire, for turntables
+            turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | tracks 1–2 | RCA pair lead
             """)
     void a_plan_and_its_runs_agree(String shelf, String wish, String track, String lead) {
         Way way = Shelf.of(shelf).plan(Shelf.wish(wish, null)).ways().get(0);
