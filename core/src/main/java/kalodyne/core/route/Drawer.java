@@ -23,26 +23,28 @@ final class Drawer {
      * @param late marks of leads that are used only where no other one does the same
      */
     static List<LeadSort> of(List<Lead> owned, Set<String> used, Set<String> late, List<Lead> shop) {
-        Map<Lead, List<String>> alike = new LinkedHashMap<>();
-        for (Lead lead : owned) {
-            List<String> marks = alike.computeIfAbsent(plain(lead), each -> new ArrayList<>());
-            Spot.marks(lead).filter(mark -> !used.contains(mark)).forEach(marks::add);
-        }
-        alike.values().forEach(marks -> marks.sort(Comparator.comparing(late::contains)));
+        Map<List<Object>, List<Lead>> alike = new LinkedHashMap<>();
+        owned.forEach(lead ->
+                alike.computeIfAbsent(plain(lead), each -> new ArrayList<>()).add(lead));
         List<LeadSort> kinds = new ArrayList<>();
-        alike.forEach((lead, marks) -> {
+        for (List<Lead> leads : alike.values()) {
+            List<String> marks = leads.stream()
+                    .flatMap(Spot::marks)
+                    .filter(mark -> !used.contains(mark))
+                    .sorted(Comparator.comparing(late::contains))
+                    .limit(MOST_ALIKE)
+                    .toList();
             if (!marks.isEmpty()) {
-                kinds.add(new LeadSort(
-                        kinds.size(), lead, marks.stream().limit(MOST_ALIKE).toList(), true));
+                kinds.add(new LeadSort(kinds.size(), leads.get(0), marks, true));
             }
-        });
+        }
         shop.forEach(lead -> kinds.add(new LeadSort(
                 kinds.size(), lead, List.of(Missing.mark(lead.id()), Missing.mark(lead.id()) + "/2"), false)));
         return kinds;
     }
 
     /** Without what tells one from another that does the same. */
-    private static Lead plain(Lead lead) {
-        return lead.withId("any").withName("Lead").withColour("").withNote("").withOwned(1);
+    private static List<Object> plain(Lead lead) {
+        return List.of(lead.kind(), lead.ends(), lead.wires(), lead.facts());
     }
 }

@@ -7,6 +7,9 @@ import kalodyne.core.gear.DeviceKind;
 
 /** Tells of a way through devices, before any joint of it is computed, whether it can still come among the best. */
 final class Prospect {
+    /** What one device more costs at the least: a plug and setting it up. */
+    private static final double LEAST_MORE = 3;
+
     private final Stock stock;
     private final Wish wish;
     private final int most;
@@ -38,11 +41,13 @@ final class Prospect {
                 || ahead.stream().anyMatch(way -> isClean(way) && isDetour(devices, way));
     }
 
-    /** Whether nothing but its length speaks against it: a longer one through the same devices cannot be better. */
+    /** Whether a longer one through the same devices, with at least a plug and a device more, cannot be better. */
     private static boolean isClean(Way way) {
-        return way.reasons().stream()
+        double against = way.reasons().stream()
                 .filter(reason -> reason.of() != Reason.Of.BREAKS && reason.of() != Reason.Of.DEVICES)
-                .allMatch(reason -> reason.points() == 0);
+                .mapToDouble(Reason::points)
+                .sum();
+        return against < LEAST_MORE;
     }
 
     private boolean isDetour(List<String> devices, Way way) {

@@ -21,6 +21,7 @@ import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
@@ -34,7 +35,7 @@ final class Search {
     private static final int MOST_LOOKED_AT = 40;
 
     /** After so many of them the best until then are told. */
-    private static final int FIRST_LOOKED_AT = 3;
+    private static final int FIRST_LOOKED_AT = 2;
 
     /** Ways of which most are seen to be no use before they are looked at. */
     private static final int MOST_ROUTES = 200;
@@ -64,6 +65,7 @@ final class Search {
     private final Set<String> used;
     private final Present present;
     private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
+    private final Map<Patch, JointRules.Checked> exactly = new HashMap<>();
     private boolean mayGet;
     private boolean isToldEarly;
     private final Map<Plan.Dropped, Double> dropped = new LinkedHashMap<>();
@@ -123,7 +125,7 @@ final class Search {
         ends.add(wish.target());
         wish.heard().headphones().ifPresent(ends::add);
         ends.addAll(wish.heard().speakers());
-        Map<Device, Integer> alike = new HashMap<>();
+        Map<List<Object>, Integer> alike = new HashMap<>();
         return Stream.concat(
                         owned.stream().filter(device -> ends.contains(device.id())),
                         owned.stream()
@@ -154,9 +156,20 @@ final class Search {
                 .toList();
     }
 
-    private static List<Way> exact(List<Way> ways) {
+    /** With their joints computed on a fine grid; what several ways have in common once. */
+    private List<Way> exact(List<Way> ways) {
+        List<Patch> parts = ways.stream()
+                .flatMap(way -> way.patch().parted().stream())
+                .distinct()
+                .filter(part -> !exactly.containsKey(part))
+                .toList();
+        parts.parallelStream()
+                .map(JointRules::checkOne)
+                .toList()
+                .forEach(checked -> exactly.put(checked.patch(), checked));
         return ways.stream()
-                .map(way -> way.withJoints(JointRules.check(way.patch())))
+                .map(way -> way.withJoints(
+                        way.patch().parted().stream().map(exactly::get).toList()))
                 .toList();
     }
 

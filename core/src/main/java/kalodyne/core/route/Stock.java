@@ -37,8 +37,15 @@ final class Stock {
     }
 
     /** Without what tells a device from others that do the same. */
-    static Device plain(Device device) {
-        return device.withId("any").withName("Device").withNote("");
+    static List<Object> plain(Device device) {
+        return List.of(
+                device.kind(),
+                device.sockets(),
+                device.stages(),
+                device.controls(),
+                device.powering(),
+                device.bitDepths(),
+                device.facts());
     }
 
     Device device(String id) {

@@ -19,6 +19,7 @@ import kalodyne.core.studio.Studio;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What home musicians own and wish, and the way that is told first. */
 class PlannerTest {
@@ -334,6 +335,21 @@ class PlannerTest {
         Wish wish = Shelf.wish(wished, null);
         Way way = Shelf.of(shelf).plan(wish).ways().get(0);
         assertThat(String.join("\n", Software.of(wish, way))).contains(expected);
+    }
+
+    /** The first ways are told once, before all are looked at; the best of all of them is not worse. */
+    @ParameterizedTest
+    @ValueSource(strings = {"synth-analogue > laptop-combo", "synth-analogue,drum-machine > laptop-combo"})
+    void the_first_ways_are_told_early(String wish) {
+        Shelf shelf = Shelf.of(
+                "synth-analogue drum-machine interface-4 interface-2 laptop-combo mixer-small ts-ts*3 trs-trs*2 usb-a-c usb-c-c");
+        List<List<Way>> early = new ArrayList<>();
+        Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
+                .plan(Shelf.wish(wish, null), () -> false, early::add);
+        assertThat(early).hasSize(1);
+        assertThat(early.get(0)).isNotEmpty();
+        assertThat(plan.ways().get(0).score())
+                .isLessThanOrEqualTo(early.get(0).get(0).score());
     }
 
     /** Somebody cancels: what is there is told, and nothing hangs. */

@@ -100,7 +100,10 @@ final class WishPage extends VBox {
         applyCss();
         layout();
         sentence.focus();
-        clear("Fill the blanks: what is played, and what records.");
+        clear(
+                ways.sources().isEmpty() || ways.recorders().isEmpty()
+                        ? "Nothing on the shelf is played, or nothing records. Add your gear there first (Ctrl+1)."
+                        : "Fill the blanks: what is played, and what records.");
         sentence.wish().ifPresent(this::find);
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -83,8 +84,9 @@ final class WishSentence extends FlowPane {
         Stream.of(recorder, stereo, headphones, through, tempo, charging, beside, budget, first, then)
                 .forEach(each -> each.valueProperty().addListener(change -> tell()));
         Stream.of(sources, speakers, also).forEach(each -> each.setOnChange(this::tell));
-        first.valueProperty().addListener((property, before, now) -> explain(first, now));
-        then.valueProperty().addListener((property, before, now) -> explain(then, now));
+        explain(first, Matters::reason);
+        explain(then, Matters::reason);
+        explain(through, Through::reason);
     }
 
     private static Label words(String words) {
@@ -103,8 +105,11 @@ final class WishSentence extends FlowPane {
         return pair;
     }
 
-    private static void explain(ComboBox<?> chooser, Matters what) {
-        chooser.setTooltip(what == null ? null : new Tooltip(what.reason()));
+    /** Why somebody would choose what is chosen. */
+    private static <C> void explain(ComboBox<C> chooser, Function<C, String> reason) {
+        chooser.valueProperty()
+                .addListener((property, before, now) ->
+                        chooser.setTooltip(now == null ? null : new Tooltip(reason.apply(now))));
     }
 
     void setOnChange(Consumer<Wish> newChanged) {
