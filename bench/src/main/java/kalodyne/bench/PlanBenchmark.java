@@ -28,7 +28,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 3)
+@Warmup(iterations = 5, time = 3)
 @Measurement(iterations = 5, time = 3)
 public class PlanBenchmark {
     @Param({

@@ -208,7 +208,7 @@ final class Search {
             }
             if (looked == FIRST_LOOKED_AT && !first.isEmpty() && !isToldEarly) {
                 isToldEarly = true;
-                early.accept(exact(found(routes, MOST_EARLY)));
+                early.accept(exact(found(routes, routes.size() == 1 ? MOST_EARLY : 1)));
             }
         }
         return found(routes, MOST_KINDS);

@@ -109,11 +109,18 @@ final class WishPage extends VBox {
 
     private void clear(String words) {
         list.getItems().clear();
-        list.setPlaceholder(new Label(words));
+        list.setPlaceholder(placeholder(words));
         told.setText("");
         stop.setVisible(false);
         show((Way) null);
         why.setDisable(sentence.wish().isEmpty());
+    }
+
+    private static Label placeholder(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("wish-placeholder");
+        label.setWrapText(true);
+        return label;
     }
 
     // --- looking -----------------------------------------------------------------------------------------------
@@ -140,12 +147,12 @@ final class WishPage extends VBox {
                 list.getItems().isEmpty()
                         ? "Stopped before anything was found."
                         : "Stopped: what was found until then is below.");
-        list.setPlaceholder(new Label("Change a blank to look again."));
+        list.setPlaceholder(placeholder("Change a blank to look again."));
     }
 
     private void show(Plan plan) {
         stop.setVisible(false);
-        list.setPlaceholder(new Label("There is no way."));
+        list.setPlaceholder(placeholder("There is no way."));
         fill(plan.ways());
         told.setText(Stream.of(
                         plan.impossible(),

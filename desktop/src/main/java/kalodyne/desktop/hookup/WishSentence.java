@@ -54,6 +54,7 @@ final class WishSentence extends FlowPane {
         super(6, 6);
         this.ways = ways;
         getStyleClass().add("wish-sentence");
+        recorder.setPromptText("…");
         getChildren()
                 .addAll(
                         words("Record"),
