@@ -17,6 +17,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.units.Print;
 
 /** Finds the ways to record what somebody wishes, with what is owned and, where that does not do, with little that is not. */
 public final class Planner {
@@ -31,7 +32,7 @@ public final class Planner {
     /**
      * A planner.
      *
-     * @param taken what is plugged already and stays so
+     * @param taken what is plugged already
      */
     public Planner(List<Device> owned, List<Lead> leads, Catalogue catalogue, Wiring taken) {
         this.owned = List.copyOf(owned);
@@ -48,9 +49,31 @@ public final class Planner {
     /** The same; tells the first ways as soon as they are found. */
     public Plan plan(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {
         Optional<String> refused = refused(wish);
-        return refused.isPresent()
-                ? new Plan(List.of(), List.of(), 0, refused)
-                : new Search(wish, isCancelled, early, owned, leads, catalogue, taken).plan();
+        if (refused.isPresent()) {
+            return new Plan(List.of(), List.of(), 0, refused);
+        }
+        Plan plan = search(wish, isCancelled, early);
+        boolean isTooDear = plan.ways().isEmpty() && wish.extras().budget() != Budget.ANY;
+        return isTooDear ? withNearest(plan, wish, isCancelled) : plan;
+    }
+
+    private Plan search(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {
+        return new Search(wish, isCancelled, early, owned, leads, catalogue, taken).plan();
+    }
+
+    /** Where nothing that may be bought helps: what would. */
+    private Plan withNearest(Plan plan, Wish wish, BooleanSupplier isCancelled) {
+        Wish richer = wish.withExtras(wish.extras().withBudget(Budget.ANY));
+        return search(richer, isCancelled, early -> {}).ways().stream()
+                .findFirst()
+                .map(way -> new Plan(
+                        plan.ways(),
+                        plan.dropped(),
+                        plan.looked(),
+                        plan.impossible()
+                                .map(words -> words + " With something more it works: "
+                                        + Print.withinSentence(way.title()) + "; " + WayWords.toGet(way) + ".")))
+                .orElse(plan);
     }
 
     /** What would come of the simplest leads between two sockets: why not the obvious one? */

@@ -211,6 +211,7 @@ class PlannerTest {
             drum-box-headphone phone-ctia attenuator-phone | drum-box-headphone > phone-ctia; NOTHING | KEEP | ! No way keeps left and right apart
             mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital; NOTHING | | alone works: by One-input interface
             synth-analogue laptop-combo midi-din | synth-analogue > laptop-combo; NOTHING | | Nothing joins
+            synth-analogue interface-2 laptop-combo usb-c-c | synth-analogue > laptop-combo; NOTHING | | With something more it works: by Two-input interface
             """)
     void what_is_impossible_is_said(String shelf, String wish, String stereo, String expected) {
         Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish, stereo));

@@ -1,0 +1,132 @@
+package kalodyne.core.route;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Whatever lies on a shelf, whatever is wished of it and is plugged already: what is proposed can be plugged so. */
+class RandomShelvesTest {
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+    private static final int SHELVES = 4;
+
+    @ParameterizedTest
+    @ValueSource(longs = {8, 13, 17})
+    void what_is_proposed_can_be_plugged(long seed) {
+        Random random = new Random(seed);
+        int told = 0;
+        for (int shelf = 0; shelf < SHELVES; shelf++) {
+            List<Device> devices = IntStream.range(0, 6 + random.nextInt(8))
+                    .mapToObj(i -> any(random, CATALOGUE.devices()).gear().withId("device-" + i))
+                    .toList();
+            List<Lead> leads = IntStream.range(0, 8 + random.nextInt(12))
+                    .mapToObj(i -> any(random, CATALOGUE.leads())
+                            .gear()
+                            .withId("lead-" + i)
+                            .withOwned(1 + random.nextInt(3)))
+                    .toList();
+            Wiring wiring = Wiring.NONE;
+            for (int again = 0; again < 2; again++) {
+                Optional<Wish> wish = wish(random, devices);
+                if (wish.isPresent()) {
+                    Plan plan = new Planner(devices, leads, CATALOGUE, wiring).plan(wish.get(), () -> false);
+                    assertThat(plan.ways().isEmpty() && plan.impossible().isEmpty())
+                            .as("neither a way nor why there is none")
+                            .isFalse();
+                    for (Way way : plan.ways()) {
+                        check(wish.get(), way, wiring);
+                    }
+                    told += plan.ways().size();
+                    Wiring before = wiring;
+                    wiring = plan.ways().stream()
+                            .filter(way -> way.missing().isEmpty())
+                            .findFirst()
+                            .map(way -> List.copyOf(together(before, way)))
+                            .map(before::withPlugged)
+                            .orElse(wiring);
+                }
+            }
+        }
+        assertThat(told).isPositive();
+    }
+
+    private static Set<Plugging> together(Wiring wiring, Way way) {
+        Set<Plugging> all =
+                new LinkedHashSet<>(wiring.unplugged(way.unplugged()).plugged());
+        all.addAll(way.patch().pluggings());
+        return all;
+    }
+
+    private static <T> T any(Random random, List<T> some) {
+        return some.get(random.nextInt(some.size()));
+    }
+
+    private static <E extends Enum<E>> E any(Random random, Class<E> kind) {
+        return any(random, List.of(kind.getEnumConstants()));
+    }
+
+    private static Optional<Wish> wish(Random random, List<Device> devices) {
+        List<Device> sources = devices.stream().filter(Planner::isSource).toList();
+        List<Device> recorders = devices.stream().filter(Planner::isRecorder).toList();
+        if (sources.isEmpty() || recorders.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> played = new LinkedHashSet<>();
+        Stream.generate(() -> any(random, sources).id())
+                .limit(1 + random.nextInt(2))
+                .forEach(played::add);
+        List<String> speakers = devices.stream()
+                .filter(device -> device.kind() == DeviceKind.SPEAKER && random.nextBoolean())
+                .map(Device::id)
+                .toList();
+        Optional<String> headphones = devices.stream()
+                .filter(device -> device.kind() == DeviceKind.HEADPHONES)
+                .map(Device::id)
+                .findFirst();
+        return Optional.of(new Wish(
+                List.copyOf(played),
+                any(random, recorders).id(),
+                any(random, Stereo.class),
+                new Heard(headphones, speakers, any(random, Through.class)),
+                new Extras(
+                        random.nextBoolean(),
+                        random.nextBoolean(),
+                        Set.of(any(random, Also.class)),
+                        random.nextBoolean(),
+                        any(random, Budget.class)),
+                any(random, Matters.class),
+                any(random, Matters.class)));
+    }
+
+    private static void check(Wish wish, Way way, Wiring wiring) {
+        assertThat(way.score()).isFinite();
+        assertThat(way.missing()).allMatch(each -> wish.extras().budget().allows(each.price()));
+        List<Spot> spots = new ArrayList<>();
+        together(wiring, way).forEach(plugging -> spots.addAll(plugging.spots()));
+        assertThat(new HashSet<>(spots)).as("each socket and each end once").hasSameSizeAs(spots);
+        for (Way.Strand strand : way.strands()) {
+            assertThat(strand.stations()).endsWith(wish.target()).doesNotHaveDuplicates();
+            strand.prediction().ifPresent(prediction -> {
+                assertThat(prediction.peak().dbfs()).isFinite();
+                assertThat(prediction.noise().dbfs()).isFinite();
+            });
+        }
+        assertThat(Software.of(wish, way)).isNotEmpty().noneMatch(line -> line.contains("null"));
+    }
+}
