@@ -91,7 +91,7 @@ public final class AnalyseCommand implements Callable<Integer> {
                     + Print.count(channel.clipRuns()) + " runs");
         }
         for (Finding finding : take.findings()) {
-            output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+            output.finding(finding);
         }
     }
 }

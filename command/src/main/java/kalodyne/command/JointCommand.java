@@ -150,7 +150,7 @@ public final class JointCommand implements Callable<Integer> {
                 + joint.checked().title());
         joint.checked().reading().ifPresent(reading -> reading.ways().forEach(way -> output.line(words(joint, way))));
         for (Finding finding : joint.checked().findings()) {
-            output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+            output.finding(finding);
         }
         joint.cures().forEach(cure -> output.line("  do: " + cure.words() + " (" + left(cure) + ")"));
     }

@@ -132,7 +132,7 @@ public final class LevelsCommand implements Callable<Integer> {
                     + (setting.stays() ? ", stays" : " → " + setting.advised().reading()));
         }
         for (Finding finding : LevelRules.check(plan, advice)) {
-            output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+            output.finding(finding);
         }
         output.line("  next: " + verdict.nextStep());
     }

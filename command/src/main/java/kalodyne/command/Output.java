@@ -42,6 +42,11 @@ public final class Output {
         results.println(text);
     }
 
+    /** What was noticed, under what it belongs to. */
+    void finding(Finding finding) {
+        line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+    }
+
     public void complain(String text) {
         complaints.println(text);
     }

@@ -45,22 +45,15 @@ final class PlanText {
                 .forEach(aside -> output.line("  " + aside.of().word().toLowerCase(Locale.ROOT)
                         + (aside.isDone() ? ": " : ", not as wished: ") + aside.words()));
         output.line("  " + WayWords.toGet(way));
-        way.findings()
-                .forEach(finding ->
-                        output.line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text()));
+        way.findings().forEach(output::finding);
         output.line("  why: " + WayWords.place(way, all));
     }
 
     void print(List<Obvious> obvious) {
         for (Obvious each : obvious) {
             output.line(each.words() + (each.missing().isEmpty() ? "" : " (to get)"));
-            each.joints().stream()
-                    .flatMap(joint -> joint.findings().stream())
-                    .forEach(finding -> output.line(
-                            "  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text()));
-            boolean isFine = each.patch().isPresent()
-                    && each.joints().stream().allMatch(joint -> joint.worst().isEmpty());
-            if (isFine) {
+            each.joints().stream().flatMap(joint -> joint.findings().stream()).forEach(output::finding);
+            if (each.isFine()) {
                 output.line("  Nothing speaks against it.");
             }
         }

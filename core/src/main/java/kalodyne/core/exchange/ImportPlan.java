@@ -21,7 +21,6 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
-import kalodyne.core.setup.WishMapping;
 import kalodyne.core.studio.Studio;
 
 /**
@@ -133,8 +132,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
         /** What is plugged follows the gear to its new marks. */
         private Setup pluggedAnew(Setup setup) {
             return setup.withWiring(setup.wiring().renamed(this::anew))
-                    .withWish(setup.wish()
-                            .map(wish -> WishMapping.renamed(wish, mark -> renamed.getOrDefault(mark, mark))));
+                    .withWish(setup.wish().map(wish -> wish.renamed(mark -> renamed.getOrDefault(mark, mark))));
         }
 
         private Spot anew(Spot spot) {

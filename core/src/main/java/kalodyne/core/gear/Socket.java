@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import kalodyne.core.units.Current;
 
 /**
  * A socket of a device.
@@ -114,6 +115,19 @@ public record Socket(
     Socket named(String newId, String newName) {
         return new Socket(
                 newId, newName, connector, form, way, signal, balance, contacts, ties, from, power, channels, facts);
+    }
+
+    /** Whether it gives some power, needs it, and so on. */
+    public boolean has(PowerKind kind, PowerRole role) {
+        return power.stream().anyMatch(each -> each.kind() == kind && each.role() == role);
+    }
+
+    /** The most that it gives on its bus, where that is known; empty where it gives none. */
+    public Optional<Current> busSupply() {
+        return power.stream()
+                .filter(each -> each.kind() == PowerKind.BUS && each.role() == PowerRole.GIVES)
+                .flatMap(each -> each.facts().quantity(Fact.SUPPLY_CURRENT).stream())
+                .findFirst();
     }
 
     /** What it is, in a few words: "6.35 mm three-pole, balanced line in". */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import kalodyne.core.joint.Plugging;
 
 /** Hops one behind the other, from a source on. */
@@ -13,6 +14,23 @@ record Chain(List<Hop> hops, Set<String> used) {
     Chain {
         hops = List.copyOf(hops);
         used = Set.copyOf(used);
+    }
+
+    /** The hops of several. */
+    static Stream<Hop> hops(List<Chain> chains) {
+        return chains.stream().flatMap(chain -> chain.hops.stream());
+    }
+
+    /** Whether a device sends data on some of them. */
+    static boolean sends(List<Chain> chains, String device) {
+        return hops(chains)
+                .anyMatch(hop ->
+                        hop.from().device().equals(device) && hop.from().shape().isDigital());
+    }
+
+    /** What several plug. */
+    static List<Plugging> pluggings(List<Chain> chains) {
+        return chains.stream().flatMap(chain -> chain.pluggings().stream()).toList();
     }
 
     Chain with(Hop hop) {

@@ -4,8 +4,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
@@ -30,10 +28,7 @@ final class Clocking {
             return not("None of the sources has MIDI. Play to the recorder's click instead.");
         }
         String source = follower.get();
-        boolean isSent = chains.stream()
-                .flatMap(chain -> chain.hops().stream())
-                .anyMatch(hop ->
-                        hop.from().device().equals(source) && hop.from().shape().isDigital());
+        boolean isSent = Chain.sends(chains, source);
         if (isSent && sendsMidi(source)) {
             return done(stock.name(source) + " gets the clock through its USB lead", wish);
         }
@@ -70,10 +65,7 @@ final class Clocking {
     /** What may send the clock: the recorder, what stands on the way to it, then MIDI boxes. */
     private Set<String> leaders(List<Chain> chains, Wish wish) {
         Set<String> leaders = new LinkedHashSet<>(List.of(wish.target()));
-        chains.stream()
-                .flatMap(chain -> chain.hops().stream())
-                .map(hop -> hop.to().device())
-                .forEach(leaders::add);
+        Chain.hops(chains).map(hop -> hop.to().device()).forEach(leaders::add);
         stock.ids().stream()
                 .filter(id -> stock.device(id).kind() == DeviceKind.MIDI)
                 .forEach(leaders::add);
@@ -83,17 +75,12 @@ final class Clocking {
 
     /** Whether a device's MIDI gets to the recorder, by a USB lead that is plugged here where there is none. */
     private boolean isAtRecorder(String id, List<Chain> chains, Wish wish) {
-        boolean isOnTheWay = chains.stream()
-                .flatMap(chain -> chain.hops().stream())
-                .anyMatch(hop ->
-                        hop.from().device().equals(id) && hop.from().shape().isDigital());
+        boolean isOnTheWay = Chain.sends(chains, id);
         if (id.equals(wish.target()) || (isOnTheWay && sendsMidi(id))) {
             return true;
         }
-        List<Port> usb = stock.device(id).sockets().stream()
-                .filter(socket -> socket.signal() == SignalKind.DIGITAL && carriesMidi(socket))
-                .map(socket -> Port.of(stock.device(id), List.of(socket), 2))
-                .toList();
+        List<Port> usb =
+                Port.each(stock.device(id), socket -> socket.signal() == SignalKind.DIGITAL && carriesMidi(socket), 2);
         return !isOnTheWay
                 && plugs.join(usb, stock.ports(wish.target()).dataIns()).isPresent();
     }
@@ -107,10 +94,6 @@ final class Clocking {
     }
 
     private List<Port> midi(String id, Way way) {
-        Device device = stock.device(id);
-        return device.sockets().stream()
-                .filter(socket -> socket.signal() == SignalKind.MIDI && socket.way() == way)
-                .flatMap(socket -> Stream.of(Port.of(device, List.of(socket), 1)))
-                .toList();
+        return Port.each(stock.device(id), socket -> socket.signal() == SignalKind.MIDI && socket.way() == way, 1);
     }
 }

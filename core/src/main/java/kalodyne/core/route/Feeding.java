@@ -56,7 +56,7 @@ final class Feeding {
     }
 
     private Stream<Hop> hops() {
-        return chains.stream().flatMap(chain -> chain.hops().stream());
+        return Chain.hops(chains);
     }
 
     private List<String> hubs() {
@@ -77,7 +77,7 @@ final class Feeding {
                 .mapToDouble(id -> drawn(stock.device(id)))
                 .sum();
         double given = recorder.sockets().stream()
-                .flatMap(socket -> given(socket).stream())
+                .flatMap(socket -> socket.busSupply().stream())
                 .mapToDouble(Current::amperes)
                 .max()
                 .orElse(0);
@@ -156,7 +156,7 @@ final class Feeding {
         return stock.ports(hub.id())
                 .dataOut()
                 .flatMap(port -> hub.socket(port.parts().get(0)))
-                .flatMap(Feeding::given)
+                .flatMap(Socket::busSupply)
                 .isPresent();
     }
 
@@ -172,7 +172,7 @@ final class Feeding {
             return Optional.empty();
         }
         String draws = device.name() + " draws " + Print.prefixed(drawn, "A");
-        Optional<Current> given = given(port);
+        Optional<Current> given = port.busSupply();
         return Optional.of(given.map(current -> new Aside(
                         Aside.Of.POWER,
                         draws + "; " + host.name() + ", " + port.name() + " gives "
@@ -192,13 +192,6 @@ final class Feeding {
                 .orElse(0.0);
     }
 
-    private static Optional<Current> given(Socket socket) {
-        return socket.power().stream()
-                .filter(power -> power.kind() == PowerKind.BUS && power.role() == PowerRole.GIVES)
-                .flatMap(power -> power.facts().quantity(Fact.SUPPLY_CURRENT).stream())
-                .findFirst();
-    }
-
     // --- phantom power -----------------------------------------------------------------------------------------
 
     private Optional<Aside> phantom(Hop hop) {
@@ -214,8 +207,9 @@ final class Feeding {
     }
 
     private boolean has(Spot spot, PowerRole role) {
-        return stock.device(spot.item()).socket(spot.part()).stream()
-                .flatMap(socket -> socket.power().stream())
-                .anyMatch(power -> power.kind() == PowerKind.PHANTOM && power.role() == role);
+        return stock.device(spot.item())
+                .socket(spot.part())
+                .filter(socket -> socket.has(PowerKind.PHANTOM, role))
+                .isPresent();
     }
 }

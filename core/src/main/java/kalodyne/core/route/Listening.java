@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
@@ -38,10 +37,7 @@ final class Listening {
             return new Way.Monitoring("Not on headphones", 0, true);
         }
         Device head = stock.device(heard.headphones().get());
-        List<Port> sockets = head.sockets().stream()
-                .filter(socket -> socket.signal() == SignalKind.HEADPHONE)
-                .map(socket -> Port.of(head, List.of(socket), 2))
-                .toList();
+        List<Port> sockets = Port.each(head, socket -> socket.signal() == SignalKind.HEADPHONE, 2);
         if (sockets.stream().noneMatch(plugs::isFree)) {
             return new Way.Monitoring(head.name() + " as they are plugged already", 0, true);
         }
@@ -77,18 +73,11 @@ final class Listening {
     }
 
     private boolean playsBack(String id) {
-        return stock.device(id).kind() != DeviceKind.HUB
-                && chains.stream()
-                        .flatMap(chain -> chain.hops().stream())
-                        .anyMatch(hop -> hop.from().device().equals(id)
-                                && hop.from().shape().isDigital());
+        return stock.device(id).kind() != DeviceKind.HUB && Chain.sends(chains, id);
     }
 
     private static List<Port> outs(Device device) {
-        return device.sockets().stream()
-                .filter(Listening::isForHeadphones)
-                .map(socket -> Port.of(device, List.of(socket), 2))
-                .toList();
+        return Port.each(device, Listening::isForHeadphones, 2);
     }
 
     private static boolean isForHeadphones(Socket socket) {
@@ -107,8 +96,7 @@ final class Listening {
     /** Whether what is played comes out here without a computer. */
     private boolean hearsInput(Device device, Port out) {
         Inside inside = stock.inside(device.id());
-        boolean isPassed = chains.stream()
-                .flatMap(chain -> chain.hops().stream())
+        boolean isPassed = Chain.hops(chains)
                 .filter(hop -> hop.to().device().equals(device.id())
                         && !hop.to().shape().isDigital())
                 .anyMatch(hop -> inside.passes(hop.to(), out));
@@ -196,8 +184,7 @@ final class Listening {
     private List<Port> sides(Port pair) {
         Device device = stock.device(pair.device());
         return pair.parts().stream()
-                .flatMap(part -> Stream.of(device.socket(part).orElseThrow()))
-                .map(socket -> Port.of(device, List.of(socket), 1))
+                .map(part -> Port.of(device, List.of(device.socket(part).orElseThrow()), 1))
                 .toList();
     }
 }

@@ -27,6 +27,12 @@ public record Obvious(String words, List<Missing> missing, Optional<Patch> patch
         joints = List.copyOf(joints);
     }
 
+    /** Whether it can be plugged and nothing speaks against it. */
+    public boolean isFine() {
+        return patch.isPresent()
+                && joints.stream().allMatch(joint -> joint.worst().isEmpty());
+    }
+
     /**
      * Tries the simplest leads between two sockets, as somebody would who looks at the plugs only.
      *

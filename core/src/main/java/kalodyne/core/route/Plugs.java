@@ -31,10 +31,7 @@ final class Plugs {
         this.hops = hops;
         this.there = present.there();
         this.mayGet = mayGet;
-        this.taken = present.taken()
-                .plugging(chains.stream()
-                        .flatMap(chain -> chain.pluggings().stream())
-                        .toList());
+        this.taken = present.taken().plugging(Chain.pluggings(chains));
         chains.forEach(chain -> used.addAll(chain.used()));
     }
 

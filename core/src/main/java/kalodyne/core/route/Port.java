@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import java.util.List;
+import java.util.function.Predicate;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
@@ -28,6 +29,14 @@ record Port(String device, List<Spot> sockets, Shape shape) {
                         sockets.stream().map(Socket::form).toList(),
                         sockets.get(0).signal(),
                         channels));
+    }
+
+    /** A port for each of some sockets of a device. */
+    static List<Port> each(Device device, Predicate<Socket> which, int channels) {
+        return device.sockets().stream()
+                .filter(which)
+                .map(socket -> of(device, List.of(socket), channels))
+                .toList();
     }
 
     /** The marks of its sockets within the device. */

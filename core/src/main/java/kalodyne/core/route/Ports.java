@@ -81,8 +81,7 @@ final class Ports {
 
     /** The phone's side of a headset's plug. */
     private static boolean isHost(Socket socket) {
-        return socket.power().stream()
-                .anyMatch(power -> power.kind() == PowerKind.PLUG_IN && power.role() == PowerRole.GIVES);
+        return socket.has(PowerKind.PLUG_IN, PowerRole.GIVES);
     }
 
     private List<Port> ports(List<Socket> sockets, boolean isOut) {
@@ -180,18 +179,18 @@ final class Ports {
     /** Where a charger or power bank gives what it has. */
     List<Port> supplies() {
         return device.kind() == DeviceKind.HUB && !isHub()
-                ? data().filter(socket -> has(socket, PowerRole.GIVES))
+                ? data().filter(socket -> givesPower(socket))
                         .map(socket -> Port.of(device, List.of(socket), 1))
                         .toList()
                 : List.of();
     }
 
     private static boolean needsPower(Socket socket) {
-        return has(socket, PowerRole.NEEDS);
+        return socket.has(PowerKind.BUS, PowerRole.NEEDS);
     }
 
-    private static boolean has(Socket socket, PowerRole role) {
-        return socket.power().stream().anyMatch(power -> power.kind() == PowerKind.BUS && power.role() == role);
+    private static boolean givesPower(Socket socket) {
+        return socket.has(PowerKind.BUS, PowerRole.GIVES);
     }
 
     private boolean isComputer() {
@@ -208,7 +207,7 @@ final class Ports {
     private Optional<Socket> upstream() {
         return data().filter(socket -> socket.id().equals("host") || socket.id().equals("phone"))
                 .findFirst()
-                .or(() -> data().filter(socket -> !has(socket, PowerRole.GIVES)).findFirst());
+                .or(() -> data().filter(socket -> !givesPower(socket)).findFirst());
     }
 
     /** Channels that are recorded, as the socket lists them; notes and clock are none. */

@@ -11,10 +11,6 @@ import kalodyne.core.joint.Wiring;
  * @param replugging what has to be pulled out for a way
  */
 record Present(Wiring taken, List<Hop> there, Replugging replugging) {
-    static Present nothing(Stock stock) {
-        return new Present(Wiring.NONE, List.of(), new Replugging(Wiring.NONE, stock));
-    }
-
     Present {
         there = List.copyOf(there);
     }

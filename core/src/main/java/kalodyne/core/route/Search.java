@@ -22,7 +22,6 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.route.RouteGraph.Node;
@@ -89,8 +88,6 @@ final class Search {
         this.wish = wish;
         this.isCancelled = isCancelled;
         this.early = early;
-        Map<String, Lead> drawer = new HashMap<>();
-        leads.forEach(lead -> Spot.marks(lead).forEach(mark -> drawer.put(mark, lead)));
         Replugging replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
         Wiring others = taken.unplugged(replugging.at(wish.sources()));
         Wiring stays = wish.extras().isBeside() ? others : Wiring.NONE;
@@ -109,7 +106,7 @@ final class Search {
                 leads,
                 wish.first() == Matters.ORDINARY_LEADS || wish.then() == Matters.ORDINARY_LEADS);
         nearness = new Nearness(stock, hops.joinings());
-        List<Hop> there = Plugged.hops(stock, drawer, others).stream()
+        List<Hop> there = Plugged.hops(stock, hops.leads(), others).stream()
                 .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
                 .toList();
         present = new Present(stays, there, replugging);
@@ -288,14 +285,10 @@ final class Search {
         if (index == routes.size()) {
             return Optional.of(chains);
         }
-        Wiring all = present.taken()
-                .plugging(chains.stream()
-                        .flatMap(chain -> chain.pluggings().stream())
-                        .toList());
+        Wiring all = present.taken().plugging(Chain.pluggings(chains));
         Set<String> marks = chains.get(chains.size() - 1).used();
-        List<Hop> shared = Stream.concat(
-                        chains.stream().flatMap(chain -> chain.hops().stream()), present.there().stream())
-                .toList();
+        List<Hop> shared =
+                Stream.concat(Chain.hops(chains), present.there().stream()).toList();
         Chains others = new Chains(stock, hops, shared);
         String before = entry(chains.get(0));
         List<Chain> found = new ArrayList<>();

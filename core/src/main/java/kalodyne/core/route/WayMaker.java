@@ -54,8 +54,7 @@ final class WayMaker {
                 .sorted()
                 .map(new Capturing(stock, chains)::of)
                 .forEach(asides::add);
-        List<Plugging> pluggings = Stream.concat(
-                        chains.stream().flatMap(chain -> chain.pluggings().stream()), plugs.pluggings())
+        List<Plugging> pluggings = Stream.concat(Chain.pluggings(chains).stream(), plugs.pluggings())
                 .distinct()
                 .toList();
         Patch patch = hops.patch(pluggings);
@@ -75,8 +74,7 @@ final class WayMaker {
         List<Way.Strand> strands =
                 chains.stream().map(chain -> strand(chain, joints)).toList();
         List<Missing> missing =
-                missing(Stream.concat(chains.stream().flatMap(chain -> chain.hops().stream()), plugs.hops().stream())
-                        .toList());
+                missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList());
         if (missing.stream().anyMatch(each -> !wish.extras().budget().allows(each.price()))) {
             return new Made(Optional.empty(), Optional.empty());
         }

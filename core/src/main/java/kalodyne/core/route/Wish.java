@@ -2,6 +2,7 @@ package kalodyne.core.route;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What somebody wants to record.
@@ -48,5 +49,12 @@ public record Wish(
 
     public Wish withMatters(Matters newFirst, Matters newThen) {
         return new Wish(sources, target, stereo, heard, extras, newFirst, newThen);
+    }
+
+    /** The same wish of gear whose marks have changed. */
+    public Wish renamed(UnaryOperator<String> anew) {
+        Heard renamed = heard.withHeadphones(heard.headphones().map(anew))
+                .withSpeakers(heard.speakers().stream().map(anew).toList());
+        return new Wish(sources.stream().map(anew).toList(), anew.apply(target), stereo, renamed, extras, first, then);
     }
 }

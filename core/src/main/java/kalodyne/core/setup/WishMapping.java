@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.json.JsonPlace;
@@ -92,20 +91,5 @@ public final class WishMapping extends Mapping {
 
     private static <E extends Enum<E>> E one(JsonPlace place, String field, Class<E> kind, E otherwise) {
         return of(kind, place.text(field)).orElse(otherwise);
-    }
-
-    /** The same wish of gear whose marks have changed. */
-    public static Wish renamed(Wish wish, Function<String, String> anew) {
-        Heard heard = wish.heard()
-                .withHeadphones(wish.heard().headphones().map(anew))
-                .withSpeakers(wish.heard().speakers().stream().map(anew).toList());
-        return new Wish(
-                wish.sources().stream().map(anew).toList(),
-                anew.apply(wish.target()),
-                wish.stereo(),
-                heard,
-                wish.extras(),
-                wish.first(),
-                wish.then());
     }
 }

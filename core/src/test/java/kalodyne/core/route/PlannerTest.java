@@ -188,7 +188,12 @@ class PlannerTest {
                             from(longer, next, Optional.of(in));
                         } else if (in.shape().isDigital() || ports.converts(in)) {
                             tried++;
-                            new WayMaker(stock, hops, wish, Present.nothing(stock), false)
+                            new WayMaker(
+                                            stock,
+                                            hops,
+                                            wish,
+                                            new Present(Wiring.NONE, List.of(), new Replugging(Wiring.NONE, stock)),
+                                            false)
                                     .of(List.of(longer))
                                     .way()
                                     .ifPresent(way -> best = Math.min(best, way.score()));

@@ -102,9 +102,7 @@ final class ObviousPane extends VBox {
                 .limit(3)
                 .map(WayPane::finding)
                 .forEach(box.getChildren()::add);
-        boolean isFine = obvious.patch().isPresent()
-                && obvious.joints().stream().allMatch(joint -> joint.worst().isEmpty());
-        if (isFine) {
+        if (obvious.isFine()) {
             box.getChildren().add(WayPane.wrapped("Nothing speaks against it at the joint itself."));
         }
         return box;

@@ -6,12 +6,12 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kalodyne.core.route.Missing;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
+import kalodyne.desktop.control.RunLine;
 
 /** A way drawn as a run: stations in boxes, leads as lines between them; what is not owned has a broken frame and says so. */
 final class RunDrawing extends VBox {
@@ -32,7 +32,7 @@ final class RunDrawing extends VBox {
         row.getChildren().add(station(way, strand.stations().get(0)));
         for (int i = 1; i < strand.stations().size(); i++) {
             HBox pair = new HBox(
-                    hasNames ? lead(strand.leads().get(i - 1)) : line(),
+                    hasNames ? lead(strand.leads().get(i - 1)) : new RunLine(),
                     station(way, strand.stations().get(i)));
             pair.setAlignment(Pos.CENTER_LEFT);
             row.getChildren().add(pair);
@@ -58,17 +58,10 @@ final class RunDrawing extends VBox {
                 : names.size() > 1 && isAlike(names) ? "2 × " + names.get(0) : String.join(", ", names);
         Label over = new Label(words);
         over.getStyleClass().addAll("second", "small");
-        VBox lead = new VBox(1, over, new StackPane(line()));
+        VBox lead = new VBox(1, over, new StackPane(new RunLine()));
         lead.getStyleClass().add("run-lead");
         lead.setAlignment(Pos.CENTER);
         return lead;
-    }
-
-    private static Region line() {
-        Region line = new Region();
-        line.getStyleClass().add("wire");
-        line.setMaxWidth(Double.MAX_VALUE);
-        return line;
     }
 
     private static boolean isAlike(List<String> names) {

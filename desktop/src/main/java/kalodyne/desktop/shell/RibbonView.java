@@ -15,10 +15,10 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kalodyne.core.run.Station;
+import kalodyne.desktop.control.RunLine;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
@@ -74,7 +74,7 @@ final class RibbonView extends HBox {
         Label name = new Label();
         name.getStyleClass().addAll("second", "small");
         SeverityMark mark = new SeverityMark();
-        StackPane wire = new StackPane(wire(), mark);
+        StackPane wire = new StackPane(new RunLine(), mark);
         VBox content = new VBox(3, name, wire);
         content.setAlignment(Pos.CENTER);
         Piece piece = add(part, content, name, new Label(), mark, "joint");
@@ -102,17 +102,10 @@ final class RibbonView extends HBox {
         return piece;
     }
 
-    private static Region wire() {
-        Region wire = new Region();
-        wire.getStyleClass().add("wire");
-        wire.setMaxWidth(Double.MAX_VALUE);
-        return wire;
-    }
-
     private static Node plainWire() {
         Label name = new Label("converter");
         name.getStyleClass().addAll("second", "small");
-        StackPane line = new StackPane(wire());
+        StackPane line = new StackPane(new RunLine());
         VBox wire = new VBox(3, name, line);
         wire.setAlignment(Pos.CENTER);
         wire.setPrefWidth(WIRE_WIDTH);

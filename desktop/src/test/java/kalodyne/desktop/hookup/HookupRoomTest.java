@@ -236,12 +236,7 @@ class HookupRoomTest {
     void a_wish_becomes_what_is_plugged() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
-            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
-            // What was looked for last stands there.
-            turn(desk, "Drum box", "…");
-            turn(desk, "Mixer", "Mixer");
-            desk.press(KeyCode.TAB);
-            stepTo(desk, "#wish-recorder", "Camera");
+            wishFor(desk, "Mixer", "Camera");
             ListView<?> ways = desk.find("#ways");
             assertThat(ways.getItems().size()).isPositive();
             assertThat(detail(desk)).contains("Mixer – Lead 9 → Camera");
@@ -262,11 +257,7 @@ class HookupRoomTest {
     void ways_tell_what_is_missing_pulled_out_and_wrong() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
-            desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
-            turn(desk, "Drum box", "…");
-            turn(desk, "Turntable", "Turntable");
-            desk.press(KeyCode.TAB);
-            stepTo(desk, "#wish-recorder", "Camera");
+            wishFor(desk, "Turntable", "Camera");
             // A cartridge needs its preamp, and there is none on the shelf.
             assertThat(detail(desk)).contains("Phono preamp");
             assertThat(desk.find("#use-way").isDisabled()).isTrue();
@@ -284,6 +275,15 @@ class HookupRoomTest {
             // A run for each source that comes as a voltage; the first of them is looked at.
             assertThat(desk.text("#run-menu")).startsWith("Drum box → track");
         }
+    }
+
+    /** Opens the sentence, in which what was looked for last stands, and fills its first two blanks by the keyboard. */
+    private static void wishFor(Desk desk, String source, String recorder) {
+        desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        turn(desk, "Drum box", "…");
+        turn(desk, source, source);
+        desk.press(KeyCode.TAB);
+        stepTo(desk, "#wish-recorder", recorder);
     }
 
     /** Opens the list that has the focus, turns a line of it, and closes it. */

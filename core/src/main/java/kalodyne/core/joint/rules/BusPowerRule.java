@@ -7,7 +7,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
-import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.PowerSource;
@@ -23,10 +22,7 @@ final class BusPowerRule implements JointRule {
     }
 
     private static Stream<Finding> check(Joint joint, Spot port) {
-        Optional<Current> most = joint.socket(port).power().stream()
-                .filter(power -> power.kind() == PowerKind.BUS && power.role() == PowerRole.GIVES)
-                .flatMap(power -> power.facts().quantity(Fact.SUPPLY_CURRENT).stream())
-                .findFirst();
+        Optional<Current> most = joint.socket(port).busSupply();
         double drawn = drawn(joint, port);
         Optional<Spot> fed = joint.spots()
                 .filter(spot -> joint.has(spot, PowerKind.BUS, PowerRole.NEEDS))

@@ -94,7 +94,7 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
     }
 
     boolean has(Spot spot, PowerKind kind, PowerRole role) {
-        return socket(spot).power().stream().anyMatch(power -> power.kind() == kind && power.role() == role);
+        return socket(spot).has(kind, role);
     }
 
     static Stream<Finding> found(
