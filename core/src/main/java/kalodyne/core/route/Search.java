@@ -175,6 +175,7 @@ final class Search {
         return !ways.isEmpty()
                 && ways.get(0).worst().isEmpty()
                 && ways.get(0).missing().isEmpty()
+                && ways.get(0).monitoring().isAsWished()
                 && ways.get(0).asides().stream().allMatch(Aside::isDone)
                 && (wish.stereo() != Stereo.KEEP || isKept(ways.get(0)));
     }

@@ -104,6 +104,7 @@ class PlannerTest {
             S18b | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge | guitar-single-coil > laptop-combo | | interface-2 1; get A USB lead, A to C
             S19b | mixer-small camera-mic-in mini-mini 635-plug-35-socket | mixer-small > camera-mic-in; NOTHING | KEEP | straight 2; caution.line-into-mic
             S15c | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-dynamic-voice > laptop-combo; headphones-80; direct | | interface-2 1; heard
+            S15e | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 | | interface-2 1; get A Adapter, 3.5 mm three-pole socket to 6.35 mm three-pole plug; heard
             S15d | mic-usb laptop-combo usb-a-c headphones-32 | mic-usb > laptop-combo; headphones-32; app | | straight 2; heard
             S15b | mic-condenser-large mixer-small-usb laptop-combo xlr-xlr usb-a-b | mic-condenser-large > laptop-combo | | mixer-small-usb 1
             S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | straight 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
