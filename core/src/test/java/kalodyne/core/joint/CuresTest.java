@@ -13,6 +13,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.Cures;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -33,7 +34,7 @@ class CuresTest {
             drum-box-headphone.phones mini-trs interface-1.line-1 | | GET | Get: Mono-summing lead, 3.5 mm three-pole to 6.35 mm two-pole | |
             """)
     void the_best_cure_is_told_first_and_works(String rig, String beside, Cure.Kind kind, String words, String left) {
-        Patch patch = Rig.of(rig);
+        Patch patch = Plugged.of(rig);
         List<Device> devices = Stream.concat(patch.devices().values().stream(), gear(beside, true))
                 .map(Device.class::cast)
                 .toList();

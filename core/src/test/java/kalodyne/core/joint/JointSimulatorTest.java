@@ -22,6 +22,7 @@ import kalodyne.core.gear.Way;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.testing.Simulator;
+import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -144,7 +145,7 @@ class JointSimulatorTest {
                 "mic-condenser-large.out xlr-xlr interface-1.mic-1; interface-1.phantom=off"
             })
     void agrees_on_boxes(String rig) throws Exception {
-        assertAgrees(rig, JointCircuit.of(Rig.of(rig)));
+        assertAgrees(rig, JointCircuit.of(Plugged.of(rig)));
     }
 
     private void assertAgrees(String title, JointCircuit circuit) throws Exception {

@@ -12,6 +12,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Coded;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -157,7 +158,7 @@ class JointTest {
     }
 
     private static Transfer way(String rig, String to) throws Exception {
-        List<Patch> parts = Rig.of(rig).parted();
+        List<Patch> parts = Plugged.of(rig).parted();
         assertThat(parts).hasSize(1);
         return JointReading.of(JointCircuit.of(parts.get(0))).ways().stream()
                 .filter(way -> way.to().socket().item().equals(to))
@@ -208,13 +209,13 @@ class JointTest {
     @Test
     void a_normalled_socket_hears_the_one_beside_it() throws Exception {
         JointReading alone =
-                JointReading.of(JointCircuit.of(Rig.of("synth-desktop.out-left ts-ts mixer-rack.in-1-left")));
+                JointReading.of(JointCircuit.of(Plugged.of("synth-desktop.out-left ts-ts mixer-rack.in-1-left")));
         assertThat(alone.ways())
                 .extracting(way -> way.to().socket().part())
                 .containsExactlyInAnyOrder("in-1-left", "in-1-right");
         assertThat(alone.ways().get(0).atMiddle().db())
                 .isCloseTo(alone.ways().get(1).atMiddle().db(), within(0.01));
-        List<Patch> both = Rig.of(
+        List<Patch> both = Plugged.of(
                         "synth-desktop.out-left ts-ts mixer-rack.in-1-left; synth-desktop.out-right ts-ts mixer-rack.in-1-right")
                 .parted();
         assertThat(both).hasSize(2);

@@ -24,6 +24,7 @@ import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Length;
+import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -158,7 +159,7 @@ class OddJointsTest {
                 "power-bank.out usb-a-c charger-usb.out"
             })
     void rings_and_loose_ends_are_computed(String rig) {
-        sound(Rig.of(rig));
+        sound(Plugged.of(rig));
     }
 
     /** Left and right through one thin ground: the divider of the wire and one earphone. */

@@ -8,13 +8,14 @@ import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** What home musicians plug, right and in the ways they get it wrong: what is noticed, and what is not. */
 class SituationsTest {
     private static List<Finding> findings(String rig) {
-        List<JointRules.Checked> checked = JointRules.check(Rig.of(rig));
+        List<JointRules.Checked> checked = JointRules.check(Plugged.of(rig));
         assertThat(checked).allMatch(joint -> joint.reading().isPresent());
         return checked.stream().flatMap(joint -> joint.findings().stream()).toList();
     }

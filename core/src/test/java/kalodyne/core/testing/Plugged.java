@@ -1,4 +1,4 @@
-package kalodyne.core.joint;
+package kalodyne.core.testing;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,21 +6,27 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugger;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
 
 /**
  * Gear of the catalogue as it is plugged together, in a line: "guitar-humbucker.out ts-ts di-passive.in; di-passive.out xlr-xlr
  * interface-2.mic-1; interface-2.phantom=off". A lead that is named anew is another one, unless a mark tells that it is the
  * same: "insert-lead#1". Of a splitter the end may be told: "trs-2ts#1.b".
  */
-final class Rig {
+public final class Plugged {
     private static final Pattern WORD = Pattern.compile("([a-z0-9-]+)(#\\d)?(?:\\.([a-z0-9-]+))?");
 
     private final Plugger plugger = new Plugger();
     private final List<Switched> switches = new ArrayList<>();
     private int leads;
 
-    static Patch of(String line) {
-        Rig rig = new Rig();
+    private Plugged() {}
+
+    public static Patch of(String line) {
+        Plugged rig = new Plugged();
         for (String part : line.split(";", -1)) {
             rig.add(part.strip());
         }

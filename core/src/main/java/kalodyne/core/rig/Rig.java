@@ -1,0 +1,321 @@
+package kalodyne.core.rig;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kalodyne.core.circuit.Complex;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Feed;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rig.DeviceDrafts.Signal;
+import kalodyne.core.rig.Draft.Link;
+import kalodyne.core.units.Gain;
+
+/**
+ * A setup as a flow.
+ *
+ * @param patch what is plugged
+ * @param flow from every source that is plugged to every track and ear that it reaches
+ * @param doubts what is not known or contradicts itself
+ * @param loops ways on which a signal comes back; they are cut in the flow
+ */
+public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) {
+    private static final double MIDDLE_HERTZ = 1000;
+
+    /** A rise above the middle by less is none. */
+    private static final double LEAST_RISE_DB = 0.5;
+
+    /** Players whose loudest peaks lie this far above their average are uneven, where they play by hand or mouth. */
+    private static final double UNEVEN_CREST_DB = 15;
+
+    public Rig {
+        doubts = List.copyOf(doubts);
+        loops = List.copyOf(loops);
+    }
+
+    /** Reads a setup. */
+    public static Rig of(List<JointRules.Checked> joints, Patch patch, Settings settings) {
+        return new Building(joints, patch, settings).rig();
+    }
+
+    /** The same with its controls elsewhere: nothing else is looked at again. */
+    public Rig with(Flow newFlow) {
+        return new Rig(patch, newFlow, doubts, loops);
+    }
+
+    /** The name of the device that a point is in. */
+    public String station(Point point) {
+        return Optional.ofNullable(patch.devices().get(point.station()))
+                .map(Device::name)
+                .orElse(point.station());
+    }
+
+    /** "Bass synth → track 3". */
+    public String name(Flow.Run run) {
+        Point source = flow.points().get(run.source());
+        String played = station(source);
+        boolean isPlayback = source.sound().orElseThrow().player().endsWith(" playback");
+        boolean isOneOfSeveral = flow.points().stream()
+                        .filter(point ->
+                                point.sound().isPresent() && point.station().equals(source.station()))
+                        .count()
+                > 1;
+        String what = isPlayback ? played + " playback" : played;
+        String which = isOneOfSeveral ? ", " + source.label() : "";
+        return what + which + " → " + endName(run.end());
+    }
+
+    /** With the device where several record. */
+    public String endName(int index) {
+        End end = flow.ends().get(index);
+        long recorders = flow.ends().stream()
+                .filter(each -> each.kind() == End.Kind.TRACK)
+                .map(each -> flow.points().get(each.point()).station())
+                .distinct()
+                .count();
+        return end.kind() == End.Kind.TRACK && recorders > 1
+                ? station(flow.points().get(end.point())) + ", " + end.name()
+                : end.name();
+    }
+
+    private static final class Building {
+        private final List<JointRules.Checked> joints;
+        private final Patch patch;
+        private final Settings settings;
+        private final Controls controls;
+        private final List<Doubt> doubts = new ArrayList<>();
+        private final List<Loop> loops = new ArrayList<>();
+        private final Map<String, Draft> drafts = new LinkedHashMap<>();
+
+        Building(List<JointRules.Checked> joints, Patch patch, Settings settings) {
+            this.joints = joints;
+            this.patch = patch;
+            this.settings = settings;
+            this.controls = new Controls(patch, settings);
+        }
+
+        Rig rig() {
+            List<Transfer> ways = joints.stream()
+                    .flatMap(joint -> joint.reading().stream())
+                    .flatMap(reading -> reading.ways().stream())
+                    .filter(way -> !way.isLost())
+                    .toList();
+            for (Map.Entry<String, Device> entry : patch.devices().entrySet()) {
+                List<Signal> received = new ArrayList<>();
+                List<Signal> given = new ArrayList<>();
+                Device device = entry.getValue();
+                for (Transfer way : ways) {
+                    Hearing to = way.to();
+                    Sounding from = way.from();
+                    if (to.socket().item().equals(entry.getKey())) {
+                        signal(device, to.socket(), to.channel()).ifPresent(received::add);
+                    }
+                    if (from.socket().item().equals(entry.getKey())) {
+                        signal(device, from.socket(), from.channel()).ifPresent(given::add);
+                    }
+                }
+                drafts.putAll(new DeviceDrafts(entry.getKey(), device, controls, doubts)
+                        .drafts(
+                                received.stream().distinct().toList(),
+                                given.stream().distinct().toList()));
+            }
+            ways.forEach(this::join);
+            return new Rig(patch, flow(), doubts, loops);
+        }
+
+        private static Optional<Signal> signal(Device device, Spot spot, Carries carries) {
+            return device.socket(spot.part()).map(socket -> new Signal(socket, carries));
+        }
+
+        private void join(Transfer way) {
+            Draft from = drafts.get(Signal.mark(way.from().socket(), way.from().channel()));
+            Draft to = drafts.get(Signal.mark(way.to().socket(), way.to().channel()));
+            if (from != null && to != null) {
+                double rise = way.resonance().above().db();
+                Complex middle = way.at(MIDDLE_HERTZ);
+                to.fedBy(new Link(
+                        from.id(), way.atMiddle(), new Gain(rise > LEAST_RISE_DB ? rise : 0), middle.re() < 0));
+            }
+        }
+
+        // --- flow --------------------------------------------------------------------------------------------------
+
+        private Flow flow() {
+            List<String> order = order();
+            Set<String> alive = alive(order);
+            List<String> kept = order.stream().filter(alive::contains).toList();
+            Map<String, Integer> index = new HashMap<>();
+            Map<Spot, Integer> knobs = new LinkedHashMap<>();
+            List<Point> points = new ArrayList<>();
+            List<End> ends = new ArrayList<>();
+            for (String id : kept) {
+                Draft draft = drafts.get(id);
+                index.put(id, points.size());
+                draft.end().ifPresent(end -> ends.add(at(points.size(), end)));
+                OptionalInt knob = draft.knob().isEmpty()
+                        ? OptionalInt.empty()
+                        : OptionalInt.of(knobs.computeIfAbsent(draft.knob().get(), spot -> knobs.size()));
+                points.add(new Point(
+                        id,
+                        draft.station(),
+                        draft.label(),
+                        draft.sound(),
+                        draft.links().stream()
+                                .filter(link -> alive.contains(link.from()))
+                                .map(link ->
+                                        new Feed(index.get(link.from()), link.gain(), link.rise(), link.isInverted()))
+                                .toList(),
+                        knob,
+                        draft.gain(),
+                        draft.ceiling(),
+                        draft.inputNoise(),
+                        draft.outputNoise()));
+            }
+            List<Knob> all = knobs.keySet().stream().map(controls::knob).toList();
+            Flow flow = new Flow(points, all, List.of());
+            return new Flow(points, all, aimed(flow, ends));
+        }
+
+        private static End at(int point, End end) {
+            return new End(point, end.name(), end.kind(), end.zero(), end.low(), end.high(), end.line(), end.bits());
+        }
+
+        /** Each behind what feeds it. A way that comes back to itself is cut where it was found. */
+        private List<String> order() {
+            List<String> order = new ArrayList<>();
+            Set<String> done = new LinkedHashSet<>();
+            for (String id : drafts.keySet()) {
+                visit(id, done, new ArrayList<>(), order);
+            }
+            return order;
+        }
+
+        private void visit(String id, Set<String> done, List<String> way, List<String> order) {
+            if (done.contains(id)) {
+                return;
+            }
+            way.add(id);
+            for (Link link : List.copyOf(drafts.get(id).links())) {
+                int back = way.indexOf(link.from());
+                if (back >= 0) {
+                    cut(drafts.get(id), link, way.subList(back, way.size()));
+                } else {
+                    visit(link.from(), done, way, order);
+                }
+            }
+            way.remove(way.size() - 1);
+            done.add(id);
+            order.add(id);
+        }
+
+        /** The way was walked against the signal: from what is fed to what feeds it. */
+        private void cut(Draft fed, Link link, List<String> way) {
+            fed.links().remove(link);
+            List<String> points = new ArrayList<>(way);
+            Collections.reverse(points);
+            double db = link.gain().db();
+            for (int i = 0; i < points.size(); i++) {
+                Draft each = drafts.get(points.get(i));
+                db += each.gain().db()
+                        + each.knob()
+                                .map(spot -> controls.knob(spot).gain().db())
+                                .orElse(0.0);
+                String before = i == 0 ? "" : points.get(i - 1);
+                db += each.links().stream()
+                        .filter(one -> one.from().equals(before))
+                        .mapToDouble(one -> one.gain().db())
+                        .max()
+                        .orElse(0);
+            }
+            loops.add(new Loop(points, new Gain(db)));
+        }
+
+        /** Those that a sound reaches and that lead to an end. */
+        private Set<String> alive(List<String> order) {
+            Set<String> reached = new LinkedHashSet<>();
+            for (String id : order) {
+                Draft draft = drafts.get(id);
+                if (draft.sound().isPresent()
+                        || draft.links().stream().anyMatch(link -> reached.contains(link.from()))) {
+                    reached.add(id);
+                }
+            }
+            Set<String> leading = new LinkedHashSet<>();
+            for (int i = order.size() - 1; i >= 0; i--) {
+                String id = order.get(i);
+                if (drafts.get(id).end().isPresent() || leading.contains(id)) {
+                    leading.add(id);
+                    drafts.get(id).links().forEach(link -> leading.add(link.from()));
+                }
+            }
+            reached.retainAll(leading);
+            return reached;
+        }
+
+        // --- aims --------------------------------------------------------------------------------------------------
+
+        private List<End> aimed(Flow flow, List<End> ends) {
+            Map<Integer, Set<Integer>> sources = new HashMap<>();
+            new Flow(flow.points(), flow.knobs(), ends)
+                    .runs()
+                    .forEach(run -> sources.computeIfAbsent(run.end(), end -> new LinkedHashSet<>())
+                            .add(run.source()));
+            List<End> aimed = new ArrayList<>();
+            for (int e = 0; e < ends.size(); e++) {
+                End end = ends.get(e);
+                Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
+                        .map(flow.points()::get)
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
+                aimed.add(
+                        end.kind() == End.Kind.TRACK
+                                ? school(flow, end, players).on(end)
+                                : end);
+            }
+            return aimed;
+        }
+
+        private AimSchool school(Flow flow, End end, Set<Point> players) {
+            if (settings.aim() != AimSchool.PLAYER) {
+                return settings.aim();
+            }
+            Device recorder = patch.devices().get(flow.points().get(end.point()).station());
+            boolean isAutomatic =
+                    recorder.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
+            boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
+            if (isAutomatic && isPhone) {
+                return AimSchool.QUIET;
+            }
+            return players.stream().anyMatch(this::isUneven) ? AimSchool.UNEVEN : AimSchool.EVEN;
+        }
+
+        private boolean isUneven(Point source) {
+            Device device = patch.devices().get(source.station());
+            boolean isByHand = device != null
+                    && (device.kind() == DeviceKind.MICROPHONE || device.kind() == DeviceKind.INSTRUMENT);
+            return isByHand
+                    && source.sound()
+                            .filter(sound -> sound.crest().db() >= UNEVEN_CREST_DB)
+                            .isPresent();
+        }
+    }
+}
