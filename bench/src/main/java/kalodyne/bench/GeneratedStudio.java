@@ -11,6 +11,7 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -59,6 +60,6 @@ public final class GeneratedStudio {
                 "Large",
                 devices,
                 leads,
-                List.of(new Setup("setup-1", "All", runs, Wiring.NONE, Optional.empty(), takes)));
+                List.of(new Setup("setup-1", "All", runs, Wiring.NONE, Settings.NONE, Optional.empty(), takes)));
     }
 }

@@ -23,6 +23,8 @@ class ArchitectureTest {
             "gear",
             "catalogue",
             "joint",
+            "gain",
+            "rig",
             "route",
             "run",
             "levels",

@@ -49,9 +49,9 @@ final class BassSynth {
         for (double sample : phrase) {
             peak = Math.max(peak, Math.abs(sample));
         }
-        double scale = new Gain(plan.trackPeak().dbfs()).plus(louder).ratio() / peak;
+        double scale = new Gain(plan.endPeak()).plus(louder).ratio() / peak;
         // AES17: the noise is told re the RMS of a full-scale sine, 1/√2.
-        double noise = new Gain(plan.trackFloor().dbfs()).ratio() / Math.sqrt(2);
+        double noise = new Gain(plan.endFloor()).ratio() / Math.sqrt(2);
         Random random = new Random(7);
         float[] samples = new float[phrase.length];
         for (int i = 0; i < samples.length; i++) {

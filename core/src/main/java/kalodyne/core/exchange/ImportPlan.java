@@ -132,6 +132,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
         /** What is plugged follows the gear to its new marks. */
         private Setup pluggedAnew(Setup setup) {
             return setup.withWiring(setup.wiring().renamed(this::anew))
+                    .withSettings(setup.settings().renamed(this::anew))
                     .withWish(setup.wish().map(wish -> wish.renamed(mark -> renamed.getOrDefault(mark, mark))));
         }
 
@@ -212,6 +213,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     now.name(),
                     List.copyOf(runs.values()),
                     old.wiring().joined(now.wiring()),
+                    old.settings().joined(now.settings()),
                     now.wish().or(old::wish),
                     List.copyOf(takes.values()));
         }
@@ -222,6 +224,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
             now.runs().stream().filter(run -> !oldRuns.contains(run)).forEach(run -> all.add("run " + run.name()));
             if (!now.wiring().equals(old.wiring())) {
                 all.add("what is plugged");
+            }
+            if (!now.settings().equals(old.settings())) {
+                all.add("how knobs stand");
             }
             Set<Take> oldTakes = new HashSet<>(old.takes());
             long takes = now.takes().stream()

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import kalodyne.core.gear.file.GearWriter;
 import kalodyne.core.json.JsonFormat;
 import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.SettingsMapping;
 import kalodyne.core.setup.SetupWriter;
 import kalodyne.core.setup.WishMapping;
 import kalodyne.core.studio.Studio;
@@ -40,6 +41,7 @@ public final class StudioWriter {
         ObjectNode node = JsonNodeFactory.instance.objectNode().put("id", setup.id());
         node.setAll(SetupWriter.setup(setup));
         SetupWriter.wiring(node, setup.wiring());
+        SettingsMapping.write(node, setup.settings());
         WishMapping.write(node, setup.wish());
         return node;
     }

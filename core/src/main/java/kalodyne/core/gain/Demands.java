@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kalodyne.core.gear.ControlKind;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
 /**
@@ -30,6 +31,9 @@ final class Demands {
 
     /** In dB of noise for each decibel below the middle of an aim. */
     private static final double BELOW = 2;
+
+    /** In dB of noise for each decibel outside an aim. */
+    private static final double OUTSIDE = 100;
 
     private final Flow flow;
     private final Wanted wanted;
@@ -211,8 +215,8 @@ final class Demands {
             peak += entry.getValue() * entry.getValue();
             average += Math.pow(entry.getValue() * crest(entry.getKey()), 2);
         }
-        totalDb[index] = 10 * Math.log10(peak);
-        averageDb[index] = 10 * Math.log10(average);
+        totalDb[index] = Gain.ofPowerRatio(peak).db();
+        averageDb[index] = Gain.ofPowerRatio(average).db();
     }
 
     /** The average re the loudest peak, as a ratio. */
@@ -340,7 +344,7 @@ final class Demands {
         for (int i = 0; i < ratios.length; i++) {
             if (ratios[i] > 0) {
                 Point point = flow.points().get(i);
-                double way = 20 * Math.log10(ratios[i]);
+                double way = Gain.ofRatio(ratios[i]).db();
                 add(some, point.outputNoise(), out[i], way);
                 if (point.sound().isPresent()) {
                     Level own = point.sound().get().floor().withUncorrelated(point.inputNoise());
@@ -400,17 +404,19 @@ final class Demands {
             for (Noise noise : noises.get(e)) {
                 power += Math.pow(10, (noise.db() - levels[noise.unknown()]) / 10);
             }
-            cost += (power > 0 ? 10 * Math.log10(power) : 0) + missed(off(e, levels));
+            cost += (power > 0 ? Gain.ofPowerRatio(power).db() : 0) + missed(e, off(e, levels));
         }
         return cost;
     }
 
     /**
      * What it costs to lie beside the middle of an aim. A little too quiet can be raised later, what is cut off cannot be
-     * mended: so no end is driven past its middle for the sake of others, whatever all of them together would win.
+     * mended: so no end is driven past its middle for the sake of others. To be within the aim goes before little noise.
      */
-    double missed(double off) {
-        return off > 0 ? (1 + BELOW) * aims.length * off : -BELOW * off;
+    double missed(int end, double off) {
+        End each = flow.ends().get(end);
+        double outside = Math.max(0, Math.abs(off) - (each.high() - each.low()) / 2);
+        return OUTSIDE * outside + (off > 0 ? (1 + BELOW) * aims.length * off : -BELOW * off);
     }
 
     /** What a control adds in a solution, at each point where it acts, in dB: the least and the most of them. */

@@ -168,6 +168,11 @@ public final class FlowLevels {
         return Level.ofVolts(floors[point]);
     }
 
+    /** The noise that a point adds, as a level behind it. */
+    public Level added(int point) {
+        return Level.ofVolts(added[point]);
+    }
+
     /** The noise that a point adds, as it is at an end. */
     public Level noise(int point, int end) {
         return Level.ofVolts(Math.abs(added[point] * passed[point][at(end)]));
@@ -248,20 +253,15 @@ public final class FlowLevels {
         double floor = each.onScale(floor(each.point()));
         double floorWithout = withoutRounding(each, floor);
         return new Kept(
-                bits(-floor),
-                bits(range(end).db()),
+                DigitalLevel.bits(new Gain(-floor)),
+                DigitalLevel.bits(range(end)),
                 new Gain(with(floorWithout, 16) - floorWithout),
                 new Gain(with(floorWithout, 24) - floorWithout));
     }
 
-    /** A sine of so many decibels above the noise of rounding to b bits: 6.02·b + 1.76. */
-    private static double bits(double db) {
-        return Math.max(0, (db - 20 * Math.log10(Math.sqrt(1.5))) / (20 * Math.log10(2)));
-    }
-
     private static double with(double floor, int bits) {
         double rounding = DigitalLevel.quantisingNoise(bits).dbfs();
-        return 10 * Math.log10(Math.pow(10, floor / 10) + Math.pow(10, rounding / 10));
+        return Gain.ofPowerRatio(Math.pow(10, floor / 10) + Math.pow(10, rounding / 10)).db();
     }
 
     private static double withoutRounding(End end, double floor) {
@@ -270,7 +270,7 @@ public final class FlowLevels {
         }
         double rounding = DigitalLevel.quantisingNoise(end.bits().getAsInt()).dbfs();
         double power = Math.pow(10, floor / 10) - Math.pow(10, rounding / 10);
-        return power > 0 ? 10 * Math.log10(power) : floor;
+        return power > 0 ? Gain.ofPowerRatio(power).db() : floor;
     }
 
     /** How far the true peaks at an end may lie from those told, for what is not known of the sounds. */

@@ -139,7 +139,7 @@ final class Handy {
         }
         return IntStream.range(0, now.length)
                 .mapToDouble(e -> solver.demands()
-                                .missed(levels.aimed(e) - flow.ends().get(e).middle())
+                                .missed(e, levels.aimed(e) - flow.ends().get(e).middle())
                         - levels.range(e).db())
                 .sum();
     }

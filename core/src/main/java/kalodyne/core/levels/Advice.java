@@ -5,17 +5,46 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Remedy;
-import kalodyne.core.run.Run;
+import kalodyne.core.gain.Advised;
+import kalodyne.core.gain.Hindrance;
+import kalodyne.core.gain.Turn;
 
 /**
- * Where all controls of a run should stand.
+ * Where the controls along a run should stand.
  *
  * @param settings in the order of the signal
  * @param obstacle what is in the way, where even these settings miss the aim
  */
-public record Advice(List<Setting> settings, Optional<Obstacle> obstacle) {
+public record Advice(List<Setting> settings, Optional<Hindrance> obstacle) {
     public Advice {
         settings = List.copyOf(settings);
+    }
+
+    /** What is advised for all that is plugged, as far as it is about one run. */
+    public static Advice of(LevelPlan plan, Advised advised) {
+        List<Setting> settings = plan.knobs().stream()
+                .flatMap(knob -> advised.of(knob.id()).stream())
+                .map(Advice::setting)
+                .toList();
+        List<String> points = plan.trace().path().points().stream()
+                .map(index -> plan.flow().points().get(index).id())
+                .toList();
+        return new Advice(
+                settings,
+                advised.hindrances().stream()
+                        .filter(each -> each.end().isEmpty()
+                                ? points.contains(each.point())
+                                : each.end().equals(plan.end().name()))
+                        .findFirst());
+    }
+
+    private static Setting setting(Turn turn) {
+        return new Setting(
+                turn.present().id(),
+                turn.present().owner(),
+                turn.present().control(),
+                turn.advised().control(),
+                turn.present().isLocked());
     }
 
     /** Whether the controls already stand as advised. */
@@ -46,10 +75,5 @@ public record Advice(List<Setting> settings, Optional<Obstacle> obstacle) {
     /** The setting of a control of the run. */
     public Optional<Setting> of(String name) {
         return settings.stream().filter(setting -> setting.name().equals(name)).findFirst();
-    }
-
-    /** The run as it is when the advice is followed. */
-    public Run followedOn(Run run) {
-        return run.turned(turns());
     }
 }

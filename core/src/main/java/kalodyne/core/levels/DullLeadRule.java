@@ -6,7 +6,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 
@@ -17,7 +16,10 @@ final class DullLeadRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        Run run = plan.run();
+        if (plan.described().isEmpty()) {
+            return Optional.empty();
+        }
+        Run run = plan.described().get();
         Impedance seen = run.source().impedance().parallelTo(run.input().impedance());
         double corner = run.lead().capacitance().cornerHz(seen);
         if (!(corner < AUDIBLE_HZ)) {
@@ -27,7 +29,7 @@ final class DullLeadRule implements LevelRule {
         return LevelRules.found(
                 "lead.dull",
                 corner < CLEARLY_DULL_HZ ? Severity.WRONG : Severity.WEAK,
-                Station.Part.LEAD,
+                LevelRules.DESCRIBED_LEAD,
                 new Figure(corner, "Hz"),
                 "The lead takes treble away",
                 run.lead().capacitance() + " on " + seen + " is 3 dB down at " + Print.prefixed(corner, "Hz") + ".",

@@ -3,7 +3,6 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Print;
 
 /** Reports a loudest peak above the aim that is not yet cut off. */
@@ -14,14 +13,14 @@ final class HotRule implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
         double over = plan.miss().db();
-        double room = -plan.trackPeak().dbfs();
-        if (over <= 0 || room < 0) {
+        double room = -plan.endPeak();
+        if (!plan.isRecorded() || over <= 0 || room < 0) {
             return Optional.empty();
         }
         return LevelRules.found(
                 "level.hot",
                 room < LITTLE_ROOM_DB ? Severity.WRONG : Severity.WEAK,
-                Station.Part.TRACK,
+                plan.last().stage().station(),
                 LevelRules.decibels(over),
                 "Too hot at the converter",
                 Print.decimal(room, 1) + " dB are left above the loudest peak, " + Print.decimal(over, 1)

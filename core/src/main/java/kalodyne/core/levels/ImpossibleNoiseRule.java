@@ -1,10 +1,10 @@
 package kalodyne.core.levels;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.ThermalNoise;
@@ -16,15 +16,23 @@ final class ImpossibleNoiseRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        Level rated = plan.run().input().equivalentInputNoise();
         Level possible = ThermalNoise.of(RATED_SOURCE);
-        if (rated.compareTo(possible) >= 0) {
-            return Optional.empty();
-        }
+        return plan.stages().stream()
+                .filter(stage -> !plan.station(stage).isJoint())
+                .flatMap(stage -> {
+                    Level rated = plan.flow().points().get(stage.stage().point()).inputNoise();
+                    return rated.isSilence() || rated.compareTo(possible) >= 0
+                            ? Stream.empty()
+                            : found(stage, rated, possible).stream();
+                })
+                .findFirst();
+    }
+
+    private static Optional<Finding> found(StageLevel stage, Level rated, Level possible) {
         return LevelRules.found(
                 "noise.impossible",
                 Severity.NOTE,
-                Station.Part.INPUT,
+                stage.stage().station(),
                 new Figure(rated.dbu(), "dBu"),
                 "A noise figure too good to be so",
                 rated + " is less than the " + possible

@@ -1,82 +1,246 @@
 package kalodyne.core.levels;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Feed;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gain.Sound;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.SignalLevels;
-import kalodyne.core.run.Station;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.Print;
 
 /**
- * What a run does with its controls where they stand.
+ * What a run does with the controls where they stand, as a part of everything that is plugged.
  *
- * @param run the run
- * @param stages in the order of the signal, from the source to the track
+ * @param trace where it goes
+ * @param levels of all that is plugged
+ * @param stages in the order of the signal, from the source to the end
  */
-public record LevelPlan(Run run, List<StageLevel> stages) {
+public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages) {
     public LevelPlan {
         stages = List.copyOf(stages);
     }
 
-    /** Computes the lines along a run. */
+    /** Computes the lines along a described run. */
     public static LevelPlan of(Run run) {
-        List<Stage> stages = Stage.of(run);
-        SignalLevels source = run.source().levels();
-        Level peak = source.peak();
-        Level average = source.average();
-        Level[] peaks = new Level[stages.size()];
-        Level[] averages = new Level[stages.size()];
-        Level[] floors = new Level[stages.size()];
-        Level floor = Level.SILENCE;
-        for (int i = 0; i < stages.size(); i++) {
-            Stage stage = stages.get(i);
-            peak = peak.plus(stage.gain());
-            average = average.plus(stage.gain());
-            floor = floor.plus(stage.gain()).withUncorrelated(stage.noise());
-            peaks[i] = peak;
-            averages[i] = average;
-            floors[i] = floor;
-        }
-        double[] shares = noiseShares(stages, floor);
-        StageLevel[] levels = new StageLevel[stages.size()];
-        for (int i = 0; i < levels.length; i++) {
-            levels[i] = new StageLevel(stages.get(i), peaks[i], averages[i], floors[i], shares[i]);
-        }
-        return new LevelPlan(run, List.of(levels));
+        return of(DescribedFlow.trace(run), FlowLevels.of(DescribedFlow.of(run)));
     }
 
-    private static double[] noiseShares(List<Stage> stages, Level floorAtEnd) {
-        double[] shares = new double[stages.size()];
-        Gain behind = Gain.NONE;
-        for (int i = stages.size() - 1; i >= 0; i--) {
-            Stage stage = stages.get(i);
-            double ratio = stage.noise().plus(behind).above(floorAtEnd).ratio();
-            shares[i] = floorAtEnd.isSilence() ? 0 : ratio * ratio;
-            behind = behind.plus(stage.gain());
+    /** Reads the lines along a run. */
+    public static LevelPlan of(Trace trace, FlowLevels levels) {
+        List<StageLevel> stages = new ArrayList<>();
+        List<Integer> points = trace.path().points();
+        for (int i = 0; i < points.size(); i++) {
+            int at = points.get(i);
+            int station = trace.stationOf().get(i);
+            Point point = levels.flow().points().get(at);
+            Gain feed = Gain.NONE;
+            if (i > 0) {
+                int before = points.get(i - 1);
+                feed = feed(point, before);
+                if (!levels.flow().points().get(before).station().equals(point.station())) {
+                    stages.add(joint(trace, levels, before, at, jointBefore(trace, i), feed));
+                    feed = Gain.NONE;
+                }
+            }
+            boolean isEntering = i > 0 && trace.stationOf().get(i - 1) != station;
+            if (isEntering || isWorthShowing(point, i, points.size())) {
+                stages.add(stage(trace, levels, at, station, feed));
+            }
         }
-        return shares;
+        return new LevelPlan(trace, levels, stages);
+    }
+
+    /** The joint in front of a point's station: the last one before it. */
+    private static int jointBefore(Trace trace, int index) {
+        int station = trace.stationOf().get(index);
+        while (!trace.stations().get(station).isJoint()) {
+            station--;
+        }
+        return station;
+    }
+
+    /** Parts that pass everything on as it is are left out. */
+    private static boolean isWorthShowing(Point point, int index, int count) {
+        return index == 0
+                || index == count - 1
+                || point.knob().isPresent()
+                || point.ceiling().isPresent()
+                || point.isBus()
+                || point.gain().db() != 0
+                || !point.inputNoise().isSilence()
+                || !point.outputNoise().isSilence();
+    }
+
+    private static Gain feed(Point point, int from) {
+        return point.feeds().stream()
+                .filter(feed -> feed.from() == from)
+                .map(Feed::gain)
+                .max(Gain::compareTo)
+                .orElse(Gain.NONE);
+    }
+
+    private static StageLevel joint(Trace trace, FlowLevels levels, int from, int to, int station, Gain loss) {
+        Stage stage = new Stage(
+                trace.stations().get(station).name(),
+                station,
+                to,
+                OptionalInt.empty(),
+                loss,
+                Optional.empty(),
+                Level.SILENCE);
+        return new StageLevel(
+                stage,
+                levels.peak(from).plus(loss),
+                levels.average(from).plus(loss),
+                levels.floor(from).plus(loss),
+                0);
+    }
+
+    private static StageLevel stage(Trace trace, FlowLevels levels, int at, int station, Gain feed) {
+        Point point = levels.flow().points().get(at);
+        Gain knob = point.knob().isPresent()
+                ? levels.flow().knobs().get(point.knob().getAsInt()).gain()
+                : Gain.NONE;
+        Stage stage = new Stage(
+                point.label(),
+                station,
+                at,
+                point.knob(),
+                feed.plus(point.gain()).plus(knob),
+                point.ceiling(),
+                levels.added(at));
+        return new StageLevel(
+                stage,
+                levels.peak(at),
+                levels.average(at),
+                levels.floor(at),
+                levels.noiseShare(at, trace.path().end()));
+    }
+
+    // --- the run -------------------------------------------------------------------------------------------------
+
+    public String name() {
+        return trace.name();
+    }
+
+    public Optional<Run> described() {
+        return trace.described();
+    }
+
+    public Flow flow() {
+        return levels.flow();
+    }
+
+    public End end() {
+        return flow().ends().get(trace.path().end());
+    }
+
+    /** The controls along the run, in the order of the signal. */
+    public List<Knob> knobs() {
+        return trace.path().points().stream()
+                .map(index -> flow().points().get(index).knob())
+                .filter(OptionalInt::isPresent)
+                .map(OptionalInt::getAsInt)
+                .distinct()
+                .map(flow().knobs()::get)
+                .toList();
+    }
+
+    /** Where its controls stand, by their marks. */
+    public Map<String, Double> positions() {
+        Map<String, Double> positions = new java.util.LinkedHashMap<>();
+        knobs().forEach(knob -> positions.put(knob.id(), knob.control().position()));
+        return positions;
+    }
+
+    /** With some controls turned, by their marks. */
+    public LevelPlan turned(Map<String, Double> positions) {
+        return of(trace, FlowLevels.of(flow().turned(positions)));
+    }
+
+    /** With its source found to be louder: its output can evidently give that much. */
+    public LevelPlan louderBy(Gain gain) {
+        Point source = flow().points().get(trace.path().source());
+        Sound sound = source.sound().orElseThrow().louderBy(gain);
+        Optional<Level> ceiling =
+                source.ceiling().map(most -> sound.peak().compareTo(most) > 0 && gain.db() > 0 ? sound.peak() : most);
+        Point louder = new Point(
+                source.id(),
+                source.station(),
+                source.label(),
+                Optional.of(sound),
+                source.feeds(),
+                source.knob(),
+                source.gain(),
+                ceiling,
+                source.inputNoise(),
+                source.outputNoise());
+        return of(trace, FlowLevels.of(flow().withPoint(trace.path().source(), louder)));
+    }
+
+    // --- its end -------------------------------------------------------------------------------------------------
+
+    public boolean isRecorded() {
+        return end().kind() == End.Kind.TRACK;
+    }
+
+    /** What the scale of the end counts in. */
+    public String unit() {
+        return isRecorded() ? "dBFS" : "dB SPL";
     }
 
     /** The loudest peak as the take should show it, if nothing clipped before; above 0 dBFS it will be cut off. */
-    public DigitalLevel trackPeak() {
-        return atTrack(track().peak());
+    public double endPeak() {
+        return end().onScale(last().peak());
     }
 
-    /** The average in the track, re a full-scale sine. */
-    public DigitalLevel trackAverage() {
-        return atTrack(track().average());
+    /** The average; in a track re a full-scale sine. */
+    public double endAverage() {
+        return end().onScale(last().average());
     }
 
-    /** The noise in the track, re a full-scale sine. */
-    public DigitalLevel trackFloor() {
-        return atTrack(track().floor());
+    /** The noise; in a track re a full-scale sine. */
+    public double endFloor() {
+        return end().onScale(last().floor());
     }
 
-    /** How far the loudest peak misses the aim: positive is too hot. */
+    /** The line that is aimed. */
+    public double aimed() {
+        return end().line() == End.Line.PEAK ? endPeak() : endAverage();
+    }
+
+    /** How far that line misses the aim: positive is too hot. */
     public Gain miss() {
-        return run.aim().miss(trackPeak());
+        return end().miss(aimed());
+    }
+
+    /** "−12…−6 dBFS". */
+    public String aim() {
+        return Print.plain(end().low()) + "…" + Print.plain(end().high()) + " " + unit();
+    }
+
+    /** A level on the end's scale with its unit: "−2.8 dBFS". */
+    public String onScale(double value) {
+        return Print.decimal(value, 1) + " " + unit();
+    }
+
+    // --- its stages ----------------------------------------------------------------------------------------------
+
+    public StageLevel last() {
+        return stages.get(stages.size() - 1);
+    }
+
+    public Station station(StageLevel stage) {
+        return trace.stations().get(stage.stage().station());
     }
 
     /** The stage with the least headroom; the first of several. */
@@ -95,31 +259,23 @@ public record LevelPlan(Run run, List<StageLevel> stages) {
         return stages.stream().filter(StageLevel::clips).findFirst();
     }
 
-    /** Where the signal enters a station. */
-    public StageLevel first(Station.Part part) {
+    /** Where the signal leaves a station; where it passes nothing that is shown, the stage before. */
+    public StageLevel leaving(int station) {
         return stages.stream()
-                .filter(stage -> stage.stage().part() == part)
-                .findFirst()
-                .orElseThrow();
-    }
-
-    /** Where the signal leaves a station. */
-    public StageLevel last(Station.Part part) {
-        return stages.stream()
-                .filter(stage -> stage.stage().part() == part)
+                .filter(stage -> stage.stage().station() <= station)
                 .reduce((before, after) -> after)
                 .orElseThrow();
     }
 
-    public StageLevel track() {
-        return stages.get(stages.size() - 1);
+    /** Where the signal comes into a station. */
+    public StageLevel entering(int station) {
+        return stages.stream()
+                .filter(stage -> stage.stage().station() == station)
+                .findFirst()
+                .orElseGet(() -> leaving(station));
     }
 
     private static double headroomDb(StageLevel stage) {
         return stage.headroom().map(Gain::db).orElse(Double.POSITIVE_INFINITY);
-    }
-
-    private DigitalLevel atTrack(Level level) {
-        return DigitalLevel.of(level, run.converter().fullScale());
     }
 }

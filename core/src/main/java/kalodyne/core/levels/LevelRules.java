@@ -7,7 +7,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 
 /** All rules on the levels of a run. */
 public final class LevelRules {
@@ -24,6 +23,11 @@ public final class LevelRules {
             new ImpossibleNoiseRule(),
             new PluggingCaution());
 
+    /** The stations of a run that was described without gear. */
+    static final int DESCRIBED_LEAD = 1;
+
+    static final int DESCRIBED_INPUT = 2;
+
     private LevelRules() {}
 
     /** What there is to say about a run, worst first. */
@@ -32,8 +36,17 @@ public final class LevelRules {
                 ALL.stream().flatMap(rule -> rule.check(plan, advice).stream()).toList());
     }
 
-    static Place at(Station.Part part) {
-        return new Place.Station(part.index());
+    static Place at(int station) {
+        return new Place.Station(station);
+    }
+
+    /** Which stage, so that one among many is found: "Mixer, channel 1"; of a described run its label says it. */
+    static String words(LevelPlan plan, StageLevel stage) {
+        Station station = plan.station(stage);
+        String label = stage.stage().label();
+        return plan.described().isPresent() || station.isJoint() || station.name().equals(label)
+                ? label
+                : station.name() + ", " + label;
     }
 
     static Figure decibels(double value) {
@@ -43,11 +56,11 @@ public final class LevelRules {
     static Optional<Finding> found(
             String code,
             Severity severity,
-            Station.Part part,
+            int station,
             Figure figure,
             String title,
             String text,
             Optional<Remedy> remedy) {
-        return Optional.of(new Finding(code, severity, at(part), figure, title, text, remedy));
+        return Optional.of(new Finding(code, severity, at(station), figure, title, text, remedy));
     }
 }

@@ -1,7 +1,5 @@
 package kalodyne.core.levels;
 
-import kalodyne.core.run.Station;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 
 /** The levels of a run in one sentence, and the one next thing to do. */
@@ -12,14 +10,13 @@ public record LevelVerdict(String sentence, String nextStep) {
     }
 
     private static String sentence(LevelPlan plan) {
-        DigitalLevel peak = plan.trackPeak();
-        String start = "Loudest peaks reach " + peak + ": ";
+        String start = "Loudest peaks reach " + plan.onScale(plan.endPeak()) + ": ";
         if (plan.firstToClip().isPresent()) {
             StageLevel clipping = plan.firstToClip().get();
             double over = -clipping.headroom().orElseThrow().db();
-            return clipping.stage().part() == Station.Part.TRACK
-                    ? "Loudest peaks would reach " + Print.signed(peak.dbfs(), 1) + " dBFS: cut off"
-                    : clipping.stage().label() + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
+            return plan.station(clipping).isEnd() && plan.isRecorded()
+                    ? "Loudest peaks would reach " + Print.signed(plan.endPeak(), 1) + " dBFS: cut off"
+                    : LevelRules.words(plan, clipping) + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
         }
         double miss = plan.miss().db();
         if (miss > 0) {

@@ -6,7 +6,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.run.InputKind;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Level;
 
 /** The caution on a line or speaker level in a mic input, with the phantom power that may come back out of it. */
@@ -16,14 +15,15 @@ final class LineIntoMicRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        Level peak = plan.first(Station.Part.INPUT).peak();
-        if (plan.run().input().kind() != InputKind.MIC || peak.compareTo(LOUDEST_MICROPHONE) <= 0) {
+        Level peak = plan.entering(LevelRules.DESCRIBED_INPUT).peak();
+        if (plan.described().filter(run -> run.input().kind() == InputKind.MIC).isEmpty()
+                || peak.compareTo(LOUDEST_MICROPHONE) <= 0) {
             return Optional.empty();
         }
         return LevelRules.found(
                 "caution.line-into-mic",
                 Severity.HARM,
-                Station.Part.INPUT,
+                LevelRules.DESCRIBED_INPUT,
                 new Figure(peak.dbu(), "dBu"),
                 "Line level in a mic socket",
                 "It brings " + peak

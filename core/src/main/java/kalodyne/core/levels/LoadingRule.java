@@ -5,7 +5,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 
@@ -18,8 +17,11 @@ final class LoadingRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        Run run = plan.run();
-        double loss = -plan.first(Station.Part.LEAD).stage().gain().db();
+        if (plan.described().isEmpty()) {
+            return Optional.empty();
+        }
+        Run run = plan.described().get();
+        double loss = -plan.entering(LevelRules.DESCRIBED_LEAD).stage().gain().db();
         if (loss < NOTICEABLE_DB) {
             return Optional.empty();
         }
@@ -27,7 +29,7 @@ final class LoadingRule implements LevelRule {
         return LevelRules.found(
                 "joint.loading",
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
-                Station.Part.LEAD,
+                LevelRules.DESCRIBED_LEAD,
                 LevelRules.decibels(loss),
                 "The input weighs the source down",
                 run.input().impedance() + " on a source of " + source + " costs " + Print.decimal(loss, 1)

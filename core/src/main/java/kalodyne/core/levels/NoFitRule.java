@@ -1,55 +1,108 @@
 package kalodyne.core.levels;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Hindrance;
+import kalodyne.core.gain.Knob;
 import kalodyne.core.units.Print;
 
-/** Reports that no position of the controls brings the peak into the aim, and what would. */
+/** Reports that no position of the controls does what is wanted, and what would. */
 final class NoFitRule implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
         return advice.obstacle().flatMap(obstacle -> {
-            String missing = Print.decimal(obstacle.by().db(), 1) + " dB";
+            int station = station(plan, obstacle);
             return LevelRules.found(
                     "level.no-fit",
-                    Severity.WRONG,
-                    obstacle.part(),
+                    plan.isRecorded() ? Severity.WRONG : Severity.WEAK,
+                    station,
                     LevelRules.decibels(obstacle.by().db()),
                     "No knob position fits",
-                    reason(obstacle.kind(), missing),
-                    Optional.of(Remedy.byHand(cure(obstacle, plan))));
+                    reason(plan, obstacle),
+                    Optional.of(Remedy.byHand(cure(plan, obstacle))));
         });
     }
 
-    private static String reason(Obstacle.Kind kind, String missing) {
-        return switch (kind) {
-            case SOURCE_CLIPS ->
-                "The source itself distorts: its loudest peak is " + missing + " above what it can give.";
-            case TOO_HOT_AT_LOWEST -> "With every knob at its lowest it is still " + missing + " above the aim.";
-            case TOO_QUIET_AT_HIGHEST -> "With every knob at its highest it still lacks " + missing + ".";
-            case SOCKET_OVERLOADED ->
-                "The source overloads the socket by " + missing + ", before the gain can do anything.";
-            case CLIPS_BEFORE_AIM -> "The input distorts " + missing + " before the converter is filled to the aim.";
+    private static int station(LevelPlan plan, Hindrance obstacle) {
+        boolean isSmallest = obstacle.kind() == Hindrance.Kind.TOO_HOT_AT_LOWEST
+                || obstacle.kind() == Hindrance.Kind.TOO_QUIET_AT_HIGHEST;
+        return plan.stages().stream()
+                .filter(stage -> plan.flow()
+                        .points()
+                        .get(stage.stage().point())
+                        .id()
+                        .equals(obstacle.point()))
+                .reduce((before, after) -> after)
+                .map(stage -> stage.stage().station())
+                .map(index -> isSmallest ? Math.max(0, index - 1) : index)
+                .orElse(0);
+    }
+
+    /** Whether the source itself is too much for its own output. */
+    private static boolean isAtSource(LevelPlan plan, Hindrance obstacle) {
+        return plan.flow().points().get(plan.trace().path().source()).id().equals(obstacle.point());
+    }
+
+    private static String label(LevelPlan plan, Hindrance obstacle) {
+        return plan.stages().stream()
+                .filter(stage -> plan.flow()
+                        .points()
+                        .get(stage.stage().point())
+                        .id()
+                        .equals(obstacle.point()))
+                .reduce((before, after) -> after)
+                .map(stage -> LevelRules.words(plan, stage))
+                .orElse("a stage");
+    }
+
+    private static String reason(LevelPlan plan, Hindrance obstacle) {
+        String missing = Print.decimal(obstacle.by().db(), 1) + " dB";
+        String locks = obstacle.limits().stream()
+                .filter(Knob::isLocked)
+                .map(Knob::words)
+                .collect(Collectors.joining(" and "));
+        String because = locks.isEmpty() ? "" : " You locked " + locks + ".";
+        return switch (obstacle.kind()) {
+            case OVERLOADED -> isAtSource(plan, obstacle)
+                    ? "The source itself distorts: its loudest peak is " + missing + " above what it can give."
+                    : label(plan, obstacle) + " is overloaded by " + missing + ", however far down all before it is."
+                            + because;
+            case TOO_HOT_AT_LOWEST ->
+                "With every knob at its lowest it is still " + missing + " above the aim." + because;
+            case TOO_QUIET_AT_HIGHEST -> "With every knob at its highest it still lacks " + missing + "." + because;
+            case CLIPS_BEFORE_AIM ->
+                label(plan, obstacle) + " distorts " + missing + " before the aim is reached." + because;
+            case BETWEEN_CLICKS -> "One click is too little, the next too much: " + missing + " beside the aim." + because;
+            case OUT_OF_BALANCE -> "It stays " + missing + " quieter than the others in the mix." + because;
+            case NOT_DRIVEN -> "The preamp stays " + missing + " short of being driven." + because;
         };
     }
 
-    private static String cure(Obstacle obstacle, LevelPlan plan) {
+    private static String cure(LevelPlan plan, Hindrance obstacle) {
         double wanted = obstacle.by().db();
+        if (obstacle.isByLock()) {
+            return "Unlock it, or turn it by hand by " + Print.decimal(wanted, 1) + " dB";
+        }
         return switch (obstacle.kind()) {
-            case SOURCE_CLIPS -> "Play softer, or correct what the source is described with";
-            case TOO_HOT_AT_LOWEST, SOCKET_OVERLOADED ->
-                "Put a pad of " + pad(wanted) + " dB before the input, or use a line socket that takes more";
-            case TOO_QUIET_AT_HIGHEST ->
-                "Add " + (long) Math.ceil(wanted) + " dB before "
-                        + plan.run().input().socket() + " with a preamp or booster, or use a louder output";
+            case OVERLOADED -> isAtSource(plan, obstacle)
+                    ? "Play softer, or correct what the source is described with"
+                    : pad(wanted);
+            case TOO_HOT_AT_LOWEST -> pad(wanted);
+            case TOO_QUIET_AT_HIGHEST, OUT_OF_BALANCE ->
+                "Add " + (long) Math.ceil(wanted) + " dB before " + plan.trace().socket()
+                        + " with a preamp or booster, or use a louder output";
             case CLIPS_BEFORE_AIM -> "Aim lower by " + (long) Math.ceil(wanted) + " dB, or use another input";
+            case BETWEEN_CLICKS -> "Use a control that turns freely for the rest";
+            case NOT_DRIVEN -> "Use a louder source, or the usual school of gain";
         };
     }
 
     /** Pads are sold in steps of 10 dB (common practice). */
-    private static long pad(double decibels) {
-        return (long) Math.ceil(decibels / 10) * 10;
+    private static String pad(double decibels) {
+        return "Put a pad of " + (long) Math.ceil(decibels / 10) * 10
+                + " dB before the input, or use a line socket that takes more";
     }
 }

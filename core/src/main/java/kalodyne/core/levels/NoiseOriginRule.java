@@ -10,7 +10,7 @@ import kalodyne.core.findings.Severity;
 final class NoiseOriginRule implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        if (plan.trackFloor().isSilence()) {
+        if (plan.last().floor().isSilence()) {
             return Optional.empty();
         }
         StageLevel noisiest = plan.stages().stream()
@@ -20,10 +20,11 @@ final class NoiseOriginRule implements LevelRule {
         return LevelRules.found(
                 "noise.origin",
                 Severity.NOTE,
-                noisiest.stage().part(),
+                noisiest.stage().station(),
                 new Figure(percent, "%"),
-                "Most noise comes from " + noisiest.stage().label(),
-                percent + " % of the noise in the track, which is at " + plan.trackFloor() + " in all.",
+                "Most noise comes from " + LevelRules.words(plan, noisiest),
+                percent + " % of the noise " + (plan.isRecorded() ? "in the track" : "at the ears") + ", which is at "
+                        + plan.onScale(plan.endFloor()) + " in all.",
                 Optional.empty());
     }
 }

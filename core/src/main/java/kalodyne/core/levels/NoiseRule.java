@@ -4,7 +4,6 @@ import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 
@@ -15,15 +14,14 @@ final class NoiseRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        LevelPlan atBest = LevelPlan.of(advice.followedOn(plan.run()));
-        DigitalLevel floor = atBest.trackFloor();
-        if (floor.compareTo(HEARD) <= 0) {
+        DigitalLevel floor = new DigitalLevel(plan.turned(advice.turns()).endFloor());
+        if (!plan.isRecorded() || floor.compareTo(HEARD) <= 0) {
             return Optional.empty();
         }
         return LevelRules.found(
                 "noise.high",
                 Severity.WEAK,
-                Station.Part.TRACK,
+                plan.last().stage().station(),
                 new Figure(floor.dbfs(), "dBFS"),
                 "Hiss in the pauses",
                 "Even with the knobs as advised the noise is at " + floor + ", "

@@ -4,7 +4,6 @@ import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 
 /** The caution that stands with every run and that nothing hides. */
 final class PluggingCaution implements LevelRule {
@@ -13,8 +12,8 @@ final class PluggingCaution implements LevelRule {
         return LevelRules.found(
                 "caution.plugging",
                 Severity.NOTE,
-                Station.Part.LEAD,
-                new Figure(plan.run().controls().size(), "knobs"),
+                LevelRules.DESCRIBED_LEAD,
+                new Figure(plan.knobs().size(), "knobs"),
                 "Before you plug",
                 "Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.",
                 Optional.empty());

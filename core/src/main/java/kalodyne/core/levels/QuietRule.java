@@ -3,7 +3,6 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Print;
 
 /** Reports a loudest peak below the aim. */
@@ -14,13 +13,13 @@ final class QuietRule implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
         double under = -plan.miss().db();
-        if (under <= 0) {
+        if (!plan.isRecorded() || under <= 0) {
             return Optional.empty();
         }
         return LevelRules.found(
                 "level.low",
                 under > FAR_BELOW_DB ? Severity.WRONG : Severity.WEAK,
-                Station.Part.TRACK,
+                plan.last().stage().station(),
                 LevelRules.decibels(-under),
                 "Too quiet in the track",
                 "The loudest peaks stay " + Print.decimal(under, 1)

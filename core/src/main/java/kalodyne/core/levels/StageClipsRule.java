@@ -3,22 +3,21 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Print;
 
 /** Reports the first stage whose ceiling the loudest peak passes. */
 final class StageClipsRule implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        return plan.firstToClip().flatMap(stage -> finding(stage, advice));
+        return plan.firstToClip().flatMap(stage -> finding(plan, stage, advice));
     }
 
-    private static Optional<Finding> finding(StageLevel clipping, Advice advice) {
+    private static Optional<Finding> finding(LevelPlan plan, StageLevel clipping, Advice advice) {
         double over = -clipping.headroom().orElseThrow().db();
-        boolean atTrack = clipping.stage().part() == Station.Part.TRACK;
+        boolean atTrack = plan.station(clipping).isEnd();
         String title = atTrack
                 ? "Cut off at the converter"
-                : "Distorts at " + clipping.stage().label();
+                : "Distorts at " + LevelRules.words(plan, clipping);
         String text = "The loudest peaks are " + Print.decimal(over, 1) + " dB above what it can take. "
                 + (atTrack
                         ? "What is cut off cannot be repaired afterwards."
@@ -26,7 +25,7 @@ final class StageClipsRule implements LevelRule {
         return LevelRules.found(
                 "level.clips",
                 Severity.WRONG,
-                clipping.stage().part(),
+                clipping.stage().station(),
                 LevelRules.decibels(over),
                 title,
                 text,

@@ -21,6 +21,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Sounding;
@@ -36,10 +37,12 @@ import kalodyne.core.units.Gain;
  *
  * @param patch what is plugged
  * @param flow from every source that is plugged to every track and ear that it reaches
+ * @param leads what each input is plugged by, by its mark: "Lead 7"
  * @param doubts what is not known or contradicts itself
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
-public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) {
+public record Rig(
+        Patch patch, Flow flow, Map<String, String> leads, List<Doubt> doubts, List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** A rise above the middle by less is none. */
@@ -49,6 +52,7 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
     private static final double UNEVEN_CREST_DB = 15;
 
     public Rig {
+        leads = Map.copyOf(leads);
         doubts = List.copyOf(doubts);
         loops = List.copyOf(loops);
     }
@@ -60,7 +64,7 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
 
     /** The same with its controls elsewhere: nothing else is looked at again. */
     public Rig with(Flow newFlow) {
-        return new Rig(patch, newFlow, doubts, loops);
+        return new Rig(patch, newFlow, leads, doubts, loops);
     }
 
     /** The name of the device that a point is in. */
@@ -68,6 +72,11 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
         return Optional.ofNullable(patch.devices().get(point.station()))
                 .map(Device::name)
                 .orElse(point.station());
+    }
+
+    /** What leads from one point to another: "Lead 4, Little adapter". */
+    public String leads(Point from, Point to) {
+        return leads.getOrDefault(from.id() + ">" + to.id(), "plugged straight in");
     }
 
     /** "Bass synth → track 3". */
@@ -106,6 +115,7 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
         private final List<Doubt> doubts = new ArrayList<>();
         private final List<Loop> loops = new ArrayList<>();
         private final Map<String, Draft> drafts = new LinkedHashMap<>();
+        private final Map<String, String> leads = new HashMap<>();
 
         Building(List<JointRules.Checked> joints, Patch patch, Settings settings) {
             this.joints = joints;
@@ -115,11 +125,13 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
         }
 
         Rig rig() {
-            List<Transfer> ways = joints.stream()
-                    .flatMap(joint -> joint.reading().stream())
-                    .flatMap(reading -> reading.ways().stream())
+            List<Transfer> ways = new ArrayList<>();
+            joints.forEach(joint -> joint.reading().ifPresent(reading -> reading.ways().stream()
                     .filter(way -> !way.isLost())
-                    .toList();
+                    .forEach(way -> {
+                        ways.add(way);
+                        nameLeads(joint.patch(), way);
+                    })));
             for (Map.Entry<String, Device> entry : patch.devices().entrySet()) {
                 List<Signal> received = new ArrayList<>();
                 List<Signal> given = new ArrayList<>();
@@ -140,7 +152,17 @@ public record Rig(Patch patch, Flow flow, List<Doubt> doubts, List<Loop> loops) 
                                 given.stream().distinct().toList()));
             }
             ways.forEach(this::join);
-            return new Rig(patch, flow(), doubts, loops);
+            return new Rig(patch, flow(), leads, doubts, loops);
+        }
+
+        private void nameLeads(Patch joint, Transfer way) {
+            String names = joint.leads().values().stream().map(Lead::name).distinct().collect(Collectors.joining(", "));
+            if (!names.isEmpty()) {
+                leads.put(
+                        Signal.mark(way.from().socket(), way.from().channel()) + ">"
+                                + Signal.mark(way.to().socket(), way.to().channel()),
+                        names);
+            }
         }
 
         private static Optional<Signal> signal(Device device, Spot spot, Carries carries) {

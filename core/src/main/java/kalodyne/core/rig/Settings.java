@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import kalodyne.core.gain.GainSchool;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.joint.Spot;
@@ -60,6 +62,28 @@ public record Settings(
         Map<String, Double> all = new HashMap<>(balanceDb);
         all.put(device, db);
         return new Settings(positions, locked, school, aim, all);
+    }
+
+    /** Both; where both know how a control stands, the other one is right. */
+    public Settings joined(Settings other) {
+        if (other.equals(NONE)) {
+            return this;
+        }
+        Set<Spot> all = new LinkedHashSet<>(locked);
+        all.addAll(other.locked);
+        Map<String, Double> balance = new HashMap<>(balanceDb);
+        balance.putAll(other.balanceDb);
+        return new Settings(turned(other.positions).positions, all, other.school, other.aim, balance);
+    }
+
+    /** The same with the marks of gear changed. */
+    public Settings renamed(UnaryOperator<Spot> anew) {
+        Map<Spot, Double> moved = new HashMap<>();
+        positions.forEach((spot, position) -> moved.put(anew.apply(spot), position));
+        Map<String, Double> balance = new HashMap<>();
+        balanceDb.forEach((device, db) -> balance.put(anew.apply(new Spot(device, "x")).item(), db));
+        return new Settings(
+                moved, locked.stream().map(anew).collect(Collectors.toSet()), school, aim, balance);
     }
 
     public Wanted wanted() {

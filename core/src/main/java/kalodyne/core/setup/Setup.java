@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 
@@ -13,19 +14,27 @@ import kalodyne.core.run.Run;
  *
  * @param id by which a studio knows it; never changes
  * @param name "Sunday trio"
- * @param runs each with a name of its own
+ * @param runs those that were described without gear, each with a name of its own; those of what is plugged follow from it
  * @param wiring how the gear is plugged together
+ * @param settings how the controls of what is plugged stand, and how they should be set
  * @param wish what was last looked for, if anything
- * @param takes in the order in which they were added; each of a run that is there, under a name of its own in that run
+ * @param takes in the order in which they were added; each of a run, under a name of its own in that run
  */
-public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optional<Wish> wish, List<Take> takes) {
+public record Setup(
+        String id,
+        String name,
+        List<Run> runs,
+        Wiring wiring,
+        Settings settings,
+        Optional<Wish> wish,
+        List<Take> takes) {
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, wiring, wish, takes);
+        return new Setup(newId, name, runs, wiring, settings, wish, takes);
     }
 
     /** What a new user starts with. */
@@ -35,7 +44,7 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optio
 
     /** With nothing in it. */
     public static Setup bare(String id, String name) {
-        return new Setup(id, name, List.of(), Wiring.NONE, Optional.empty(), List.of());
+        return new Setup(id, name, List.of(), Wiring.NONE, Settings.NONE, Optional.empty(), List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -57,11 +66,11 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optio
                         ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
                         : take)
                 .toList();
-        return new Setup(id, name, newRuns, wiring, wish, newTakes);
+        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes);
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, wiring, wish, takes);
+        return new Setup(id, newName, runs, wiring, settings, wish, takes);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -73,7 +82,7 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optio
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, wiring, wish, takes);
+        return new Setup(id, name, more, wiring, settings, wish, takes);
     }
 
     /** Without a run and its takes. */
@@ -83,23 +92,28 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optio
                 name,
                 runs.stream().filter(run -> !run.name().equals(runName)).toList(),
                 wiring,
+                settings,
                 wish,
                 takes.stream().filter(take -> !take.run().equals(runName)).toList());
     }
 
     public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, runs, newWiring, wish, takes);
+        return new Setup(id, name, runs, newWiring, settings, wish, takes);
+    }
+
+    public Setup withSettings(Settings newSettings) {
+        return new Setup(id, name, runs, wiring, newSettings, wish, takes);
     }
 
     public Setup withWish(Optional<Wish> newWish) {
-        return new Setup(id, name, runs, wiring, newWish, takes);
+        return new Setup(id, name, runs, wiring, settings, newWish, takes);
     }
 
     /** With one more take. */
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(id, name, runs, wiring, wish, more);
+        return new Setup(id, name, runs, wiring, settings, wish, more);
     }
 
     /** Without a take; the recording itself stays where it is. */
@@ -109,6 +123,7 @@ public record Setup(String id, String name, List<Run> runs, Wiring wiring, Optio
                 name,
                 runs,
                 wiring,
+                settings,
                 wish,
                 takes.stream().filter(each -> !each.equals(take)).toList());
     }

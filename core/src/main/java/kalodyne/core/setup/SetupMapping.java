@@ -20,6 +20,7 @@ import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.JsonPlace;
 import kalodyne.core.json.Mapping;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.run.Aim;
 import kalodyne.core.run.Converter;
@@ -47,6 +48,7 @@ public final class SetupMapping extends Mapping {
     public Setup setup(JsonPlace root) {
         List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
         Wiring wiring = wiring(root);
+        Settings settings = settings(root);
         Optional<Wish> wish = wish(root);
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
         if (!problems().isEmpty()) {
@@ -56,7 +58,7 @@ public final class SetupMapping extends Mapping {
         requireTheirRuns(root.get("takes"), runs, takes);
         return build(
                 root,
-                () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, wish, takes));
+                () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, settings, wish, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -77,12 +79,18 @@ public final class SetupMapping extends Mapping {
         for (int i = 0; i < takes.size(); i++) {
             Take take = takes.get(i);
             JsonPlace here = place.items().get(i);
-            if (!names.contains(take.run())) {
+            // A run of what is plugged is known by its ends, whether or not it is plugged now.
+            if (!names.contains(take.run()) && !take.isOfPlugged()) {
                 problem(here.get("run"), "There is no run of this name.", "Name one of the runs above.");
             } else if (!seen.add(List.of(take.run(), take.name()))) {
                 problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
             }
         }
+    }
+
+    /** How the controls stand and should be set. */
+    public Settings settings(JsonPlace setup) {
+        return new SettingsMapping(this).settings(setup);
     }
 
     /** What was last looked for. */

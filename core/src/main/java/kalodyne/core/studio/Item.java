@@ -5,6 +5,7 @@ import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
@@ -64,9 +65,9 @@ public sealed interface Item {
     }
 
     /** A setup without its runs and takes. */
-    record OfSetup(String id, String name, Wiring wiring, Optional<Wish> wish) implements Item {
+    record OfSetup(String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish) implements Item {
         static OfSetup of(Setup setup) {
-            return new OfSetup(setup.id(), setup.name(), setup.wiring(), setup.wish());
+            return new OfSetup(setup.id(), setup.name(), setup.wiring(), setup.settings(), setup.wish());
         }
 
         @Override

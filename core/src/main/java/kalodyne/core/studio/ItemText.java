@@ -11,6 +11,7 @@ import kalodyne.core.json.JsonPlace;
 import kalodyne.core.json.Mapping;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.setup.SettingsMapping;
 import kalodyne.core.setup.SetupMapping;
 import kalodyne.core.setup.SetupWriter;
 import kalodyne.core.setup.WishMapping;
@@ -40,6 +41,7 @@ final class ItemText {
     private static ObjectNode setup(Item.OfSetup setup) {
         ObjectNode node = NODES.objectNode().put("name", setup.name());
         SetupWriter.wiring(node, setup.wiring());
+        SettingsMapping.write(node, setup.settings());
         WishMapping.write(node, setup.wish());
         return node;
     }
@@ -61,6 +63,7 @@ final class ItemText {
                         key.path().get(0),
                         root.text("name"),
                         read(setups, setups.wiring(root), place),
+                        read(setups, setups.settings(root), place),
                         read(setups, setups.wish(root), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));

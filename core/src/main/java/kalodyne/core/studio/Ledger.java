@@ -195,6 +195,7 @@ final class Ledger {
                     known.name(),
                     changed(runs.get(known.id()), was.runs(), run -> ((Item.OfRun) run).run()),
                     known.wiring(),
+                    known.settings(),
                     known.wish(),
                     changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()));
         });

@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.json.UnreadableFile;
 
 /**
@@ -192,10 +193,11 @@ final class Rescue {
             Item.Key key = placed.item().key();
             if (key.kind() == Item.Kind.RUN && keys.add(new Item.Key(Item.Kind.SETUP, List.of(key.owner())))) {
                 joined.add(new Placed(
-                        new Item.OfSetup(key.owner(), "Recovered setup", Wiring.NONE, Optional.empty()),
+                        new Item.OfSetup(key.owner(), "Recovered setup", Wiring.NONE, Settings.NONE, Optional.empty()),
                         joined.size()));
             }
-            boolean isOrphan = key.kind() == Item.Kind.TAKE
+            boolean isOrphan = placed.item() instanceof Item.OfTake of
+                    && !of.take().isOfPlugged()
                     && !keys.contains(new Item.Key(Item.Kind.RUN, key.path().subList(0, 2)));
             if (isOrphan) {
                 read.merge(Item.Kind.TAKE, -1, Integer::sum);

@@ -47,6 +47,12 @@ public record DigitalLevel(double dbfs) implements Comparable<DigitalLevel> {
                 Gain.ofRatio(Math.sqrt(2.0 / 12) / Math.pow(2, bits - 1)).db());
     }
 
+    /** How many bits have so much between a full-scale sine and the noise of rounding; 0 or more. */
+    public static double bits(Gain range) {
+        double perBit = Gain.ofRatio(2).db();
+        return Math.max(0, (range.db() + quantisingNoise(1).dbfs()) / perBit + 1);
+    }
+
     public DigitalLevel plus(Gain gain) {
         return new DigitalLevel(dbfs + gain.db());
     }

@@ -29,6 +29,15 @@ public record Gain(double db) implements Comparable<Gain> {
         return new Gain(20 * Math.log10(ratio));
     }
 
+    /**
+     * The gain of a ratio of powers.
+     *
+     * @param ratio 0 or more
+     */
+    public static Gain ofPowerRatio(double ratio) {
+        return ofRatio(Math.sqrt(ratio));
+    }
+
     /** The voltage ratio; 0 where nothing passes. */
     public double ratio() {
         return Math.pow(10, db / 20);

@@ -10,11 +10,11 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.run.Aim;
-import kalodyne.core.run.Run;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -25,7 +25,7 @@ import kalodyne.core.units.Print;
  *
  * @param sentence what is the case: "Peaks at −3.1 dBFS: 2.9 dB too hot"
  * @param instruction the one next thing: "Turn the gain on Interface from 10:45 to 9:30, then record again"
- * @param aim that it was judged by
+ * @param end where the run ends, with the aim that it was judged by
  * @param advice where the controls should stand, by what the take measured and not by the prediction
  * @param comparisons measure by measure
  * @param findings of the take and of the comparison, worst first
@@ -33,7 +33,7 @@ import kalodyne.core.units.Print;
 public record TakeVerdict(
         String sentence,
         String instruction,
-        Aim aim,
+        End end,
         Advice advice,
         List<Comparison> comparisons,
         List<Finding> findings) {
@@ -45,46 +45,50 @@ public record TakeVerdict(
      * Judges a take.
      *
      * @param now the run with its controls where they stand now
+     * @param wanted how the controls should be set
      * @param whenRecorded where they stood when the take was made
      */
-    public static TakeVerdict of(Run now, Map<String, Double> whenRecorded, TakeReport take) {
-        LevelPlan predicted = LevelPlan.of(now.turned(whenRecorded));
+    public static TakeVerdict of(
+            LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded, TakeReport take) {
+        LevelPlan predicted = now.turned(whenRecorded);
         if (take.isSilent()) {
-            return silent(now, predicted, take);
+            return silent(now, wanted, predicted, take);
         }
         DigitalLevel likely = take.loudest().likelyPeak();
-        Gain louder = likely.above(predicted.trackPeak());
-        Advice advice = Adviser.advise(now, louder);
+        Gain louder = likely.above(new DigitalLevel(predicted.endPeak()));
+        Advice advice = louder.db() == Double.POSITIVE_INFINITY
+                ? Adviser.advise(now, wanted)
+                : Adviser.advise(now, wanted, louder);
         List<Finding> findings = new ArrayList<>(leveled(take, now, advice));
         sourceDiffers(take, louder).ifPresent(findings::add);
         otherRate(now, take).ifPresent(findings::add);
         return new TakeVerdict(
                 sentence(now, take, likely),
                 instruction(now, whenRecorded, advice),
-                now.aim(),
+                now.end(),
                 advice,
                 comparisons(predicted, take),
                 Finding.worstFirst(findings));
     }
 
-    private static TakeVerdict silent(Run now, LevelPlan predicted, TakeReport take) {
+    private static TakeVerdict silent(LevelPlan now, Wanted wanted, LevelPlan predicted, TakeReport take) {
         return new TakeVerdict(
                 "Nothing was recorded",
                 "Check that the lead is plugged at both ends and that the track listens to "
-                        + now.input().socket(),
-                now.aim(),
-                Adviser.advise(now),
+                        + now.trace().socket(),
+                now.end(),
+                Adviser.advise(now, wanted),
                 comparisons(predicted, take),
                 take.findings());
     }
 
-    private static String sentence(Run run, TakeReport take, DigitalLevel likely) {
+    private static String sentence(LevelPlan run, TakeReport take, DigitalLevel likely) {
         if (take.isClipped()) {
             int places = take.clipPlaces();
             return "Cut off at " + (places == 1 ? "one place" : Print.count(places) + " places")
                     + ": it wanted to reach " + take.loudest().likelyReach();
         }
-        double miss = run.aim().miss(likely).db();
+        double miss = missed(run, likely, take);
         String start = "Peaks at " + likely + ": ";
         if (miss == 0) {
             return start + "right in the aim";
@@ -92,7 +96,14 @@ public record TakeVerdict(
         return start + Print.decimal(Math.abs(miss), 1) + (miss > 0 ? " dB too hot" : " dB too quiet");
     }
 
-    private static String instruction(Run now, Map<String, Double> whenRecorded, Advice advice) {
+    /** How far a take lies beside the aim, by the line that is aimed. */
+    private static double missed(LevelPlan run, DigitalLevel peak, TakeReport take) {
+        End end = run.end();
+        DigitalLevel line = end.line() == End.Line.PEAK ? peak : take.loudest().averageLevel();
+        return end.miss(line.dbfs()).db();
+    }
+
+    private static String instruction(LevelPlan now, Map<String, Double> whenRecorded, Advice advice) {
         if (advice.remedy().isPresent()) {
             return advice.remedy().get().words() + ", then record again";
         }
@@ -106,7 +117,7 @@ public record TakeVerdict(
     }
 
     /** The findings of the take, with the general words on level replaced by this run's own, which can be applied. */
-    private static List<Finding> leveled(TakeReport take, Run run, Advice advice) {
+    private static List<Finding> leveled(TakeReport take, LevelPlan run, Advice advice) {
         Optional<Remedy> turn = advice.remedy();
         List<Finding> findings = new ArrayList<>();
         boolean levelTold = false;
@@ -122,9 +133,9 @@ public record TakeVerdict(
         return findings;
     }
 
-    private static Optional<Finding> missesAim(TakeReport take, Run run, Optional<Remedy> turn) {
+    private static Optional<Finding> missesAim(TakeReport take, LevelPlan run, Optional<Remedy> turn) {
         DigitalLevel peak = take.loudest().peakLevel();
-        double miss = run.aim().miss(peak).db();
+        double miss = missed(run, peak, take);
         if (miss == 0) {
             return Optional.empty();
         }
@@ -155,9 +166,9 @@ public record TakeVerdict(
                 Optional.of(Remedy.byHand("Check the knobs, then correct the source's loudest peak"))));
     }
 
-    private static Optional<Finding> otherRate(Run run, TakeReport take) {
-        int expected = run.converter().sampleRateHz();
+    private static Optional<Finding> otherRate(LevelPlan run, TakeReport take) {
         int found = take.header().sampleRateHz();
+        int expected = run.trace().sampleRateHz().orElse(found);
         if (expected == found) {
             return Optional.empty();
         }
@@ -173,25 +184,27 @@ public record TakeVerdict(
     }
 
     private static List<Comparison> comparisons(LevelPlan predicted, TakeReport take) {
-        Run run = predicted.run();
         DigitalLevel peak = take.loudest().peakLevel();
-        boolean outside = take.isClipped() || run.aim().miss(peak).db() != 0;
+        boolean isPeakAimed = predicted.end().line() == End.Line.PEAK;
+        boolean outside = take.isClipped() || missed(predicted, peak, take) != 0;
+        String edges = Print.plain(predicted.end().low()) + "…"
+                + Print.plain(predicted.end().high());
         List<Comparison> rows = new ArrayList<>();
         rows.add(new Comparison(
                 "loudest peak, dBFS",
-                number(predicted.trackPeak()),
+                Print.decimal(predicted.endPeak(), 1),
                 number(peak),
-                run.aim().edges(),
-                outside));
+                isPeakAimed ? edges : "–",
+                outside && isPeakAimed || take.isClipped()));
         rows.add(new Comparison(
                 "average, dBFS re a sine",
-                number(predicted.trackAverage()),
+                Print.decimal(predicted.endAverage(), 1),
                 number(take.loudest().averageLevel()),
-                "–",
-                false));
+                isPeakAimed ? "–" : edges,
+                outside && !isPeakAimed));
         rows.add(new Comparison(
                 "places cut off",
-                predicted.trackPeak().dbfs() > 0 ? "some" : "none",
+                predicted.endPeak() > 0 ? "some" : "none",
                 take.isClipped() ? Print.count(take.clipPlaces()) : "none",
                 "none",
                 take.isClipped()));

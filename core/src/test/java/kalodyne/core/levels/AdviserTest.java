@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import kalodyne.core.gain.Hindrance;
+import kalodyne.core.gain.Wanted;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.SteppedTaper;
@@ -24,14 +26,14 @@ class AdviserTest {
         assertThat(advice.obstacle()).isEmpty();
         assertThat(advice.of(Run.VOLUME).orElseThrow().stays()).isTrue();
         assertThat(advice.remedy().orElseThrow().words()).isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
-        assertThat(LevelPlan.of(advice.followedOn(Runs.plain())).trackPeak().dbfs())
+        assertThat(LevelPlan.of(Runs.plain().turned(advice.turns())).endPeak())
                 .isCloseTo(-9, within(1e-9));
     }
 
     @Test
     void turns_a_source_down_that_would_distort_by_itself() {
         Run run = Runs.plain().withSource(Runs.source(20, 0, -80, 18, 0, volume()));
-        Run advised = Adviser.advise(run).followedOn(run);
+        Run advised = run.turned(Adviser.advise(run).turns());
         assertThat(LevelPlan.of(advised).firstToClip()).isEmpty();
         assertThat(advised.source().volume().orElseThrow().gain().db()).isBetween(-4.0, -2.0);
     }
@@ -41,7 +43,7 @@ class AdviserTest {
         Run run = Runs.plain()
                 .withInput(Runs.input(
                         InputKind.MIC, 3000, Optional.of(0.0), Runs.knob("gain", Runs.linear(0, 50), 0), 24));
-        Run advised = Adviser.advise(run).followedOn(run);
+        Run advised = run.turned(Adviser.advise(run).turns());
         assertThat(LevelPlan.of(advised).firstToClip()).isEmpty();
         assertThat(LevelPlan.of(advised).miss().db()).isZero();
     }
@@ -51,19 +53,21 @@ class AdviserTest {
         Run run = Runs.plain();
         Run fixed = run.withSource(Runs.source(6, -6, -80, 18, 0, Optional.empty()));
         assertThat(obstacle(fixed, Runs.linear(10, 40), 24, 22))
-                .contains(new Obstacle(
-                        Obstacle.Kind.TOO_HOT_AT_LOWEST, kalodyne.core.run.Station.Part.INPUT, new Gain(2)));
-        assertThat(obstacle(fixed, Runs.linear(-30, -10), 24, 22).map(Obstacle::kind))
-                .contains(Obstacle.Kind.TOO_QUIET_AT_HIGHEST);
-        assertThat(obstacle(fixed, Runs.linear(-8, 32), 24, 0).map(Obstacle::kind))
-                .contains(Obstacle.Kind.SOCKET_OVERLOADED);
-        assertThat(obstacle(fixed, Runs.linear(-8, 32), 4, 22).map(Obstacle::kind))
-                .contains(Obstacle.Kind.CLIPS_BEFORE_AIM);
+                .hasValueSatisfying(obstacle -> {
+                    assertThat(obstacle.kind()).isEqualTo(Hindrance.Kind.TOO_HOT_AT_LOWEST);
+                    assertThat(obstacle.by().db()).isCloseTo(2, within(1e-6));
+                });
+        assertThat(obstacle(fixed, Runs.linear(-30, -10), 24, 22).map(Hindrance::kind))
+                .contains(Hindrance.Kind.TOO_QUIET_AT_HIGHEST);
+        assertThat(obstacle(fixed, Runs.linear(-8, 32), 24, 0).map(Hindrance::kind))
+                .contains(Hindrance.Kind.OVERLOADED);
+        assertThat(obstacle(fixed, Runs.linear(-8, 32), 4, 22).map(Hindrance::kind))
+                .contains(Hindrance.Kind.CLIPS_BEFORE_AIM);
         Run loud = run.withSource(Runs.source(20, 0, -80, 18, 0, Optional.empty()));
-        assertThat(Adviser.advise(loud).obstacle().map(Obstacle::kind)).contains(Obstacle.Kind.SOURCE_CLIPS);
+        assertThat(Adviser.advise(loud).obstacle().map(Hindrance::kind)).contains(Hindrance.Kind.OVERLOADED);
     }
 
-    private static Optional<Obstacle> obstacle(Run run, kalodyne.core.gear.Taper taper, double ceiling, double socket) {
+    private static Optional<Hindrance> obstacle(Run run, kalodyne.core.gear.Taper taper, double ceiling, double socket) {
         return Adviser.advise(run.withInput(
                         Runs.input(InputKind.LINE, 10_000, Optional.of(socket), Runs.knob("gain", taper, 0), ceiling)))
                 .obstacle();
@@ -72,14 +76,14 @@ class AdviserTest {
     /** The take came 14 dB louder than described, past the ceiling that the source was described with, and was whole. */
     @Test
     void believes_a_take_that_passes_the_described_ceiling() {
-        Advice advice = Adviser.advise(Runs.plain(), new Gain(14));
+        Advice advice = Adviser.advise(LevelPlan.of(Runs.plain()), Wanted.USUAL, new Gain(14));
         assertThat(advice.remedy().orElseThrow().words())
                 .isEqualTo("Turn the volume on Synth from 5:00 to 4:15 and the gain on Interface from 12:00 to 7:00");
     }
 
     @Test
     void follows_what_a_take_measured_rather_than_the_description() {
-        Advice louder = Adviser.advise(Runs.plain(), new Gain(5));
+        Advice louder = Adviser.advise(LevelPlan.of(Runs.plain()), Wanted.USUAL, new Gain(5));
         assertThat(louder.of(Run.GAIN).orElseThrow().advised().gain().db()).isCloseTo(0, within(1e-9));
     }
 
@@ -95,7 +99,7 @@ class AdviserTest {
             Run run = Runs.any(random);
             Optional<Double> best = bestMargin(run);
             Advice advice = Adviser.advise(run);
-            LevelPlan advised = LevelPlan.of(advice.followedOn(run));
+            LevelPlan advised = LevelPlan.of(run.turned(advice.turns()));
             if (best.isEmpty()) {
                 continue;
             }
@@ -105,7 +109,7 @@ class AdviserTest {
             assertThat(advised.miss().db()).as("run %s", run).isZero();
             // A quarter hour of the volume; between two clicks also the half of the aim that is kept free above.
             double rounding = run.input().gain().taper().isStepped() ? 5.5 : 2.5;
-            assertThat(advised.track().noiseMargin().db()).as("run %s", run).isGreaterThan(best.get() - rounding);
+            assertThat(advised.last().noiseMargin().db()).as("run %s", run).isGreaterThan(best.get() - rounding);
         }
         assertThat(fitting).isGreaterThan(100);
     }
@@ -118,7 +122,7 @@ class AdviserTest {
                 LevelPlan plan = LevelPlan.of(
                         run.turned(Map.of(Run.VOLUME, volumes == 0 ? 1.0 : (double) v / volumes, Run.GAIN, g / 160.0)));
                 boolean fits = plan.firstToClip().isEmpty() && plan.miss().db() == 0;
-                double margin = plan.track().noiseMargin().db();
+                double margin = plan.last().noiseMargin().db();
                 if (fits && (best.isEmpty() || margin > best.get())) {
                     best = Optional.of(margin);
                 }
@@ -159,7 +163,7 @@ class AdviserTest {
         Advice advice = Adviser.advise(run);
         assertThat(advice.obstacle()).isEmpty();
         assertThat(advice.of(Run.GAIN).orElseThrow().advised().gain().db()).isEqualTo(20);
-        assertThat(LevelPlan.of(advice.followedOn(run)).miss().db()).isZero();
+        assertThat(LevelPlan.of(run.turned(advice.turns())).miss().db()).isZero();
     }
 
     private static Optional<Control> volume() {

@@ -6,11 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import kalodyne.core.gain.Wanted;
 import kalodyne.core.run.InputKind;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
 import kalodyne.core.testing.Runs;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Level;
 import org.junit.jupiter.api.Test;
 
@@ -22,11 +21,11 @@ class LevelPlanTest {
         assertThat(plan.stages())
                 .extracting(stage -> Math.round(stage.peak().dbu()))
                 .containsExactly(6L, 6L, 6L, 18L, 18L);
-        assertThat(plan.trackPeak().dbfs()).isCloseTo(-2, within(1e-9));
-        assertThat(plan.trackAverage().dbfs()).isCloseTo(-14, within(1e-9));
+        assertThat(plan.endPeak()).isCloseTo(-2, within(1e-9));
+        assertThat(plan.endAverage()).isCloseTo(-14, within(1e-9));
         assertThat(plan.miss().db()).isCloseTo(4, within(1e-9));
-        assertThat(plan.track().headroom().orElseThrow().db()).isCloseTo(2, within(1e-9));
-        assertThat(plan.nearestToClipping()).isEqualTo(plan.track());
+        assertThat(plan.last().headroom().orElseThrow().db()).isCloseTo(2, within(1e-9));
+        assertThat(plan.nearestToClipping()).isEqualTo(plan.last());
     }
 
     /**
@@ -36,8 +35,8 @@ class LevelPlanTest {
     @Test
     void adds_noises_by_their_powers() {
         LevelPlan plan = LevelPlan.of(Runs.plain());
-        assertThat(plan.track().floor().volts()).isCloseTo(310.1e-6, within(0.1e-6));
-        assertThat(plan.trackFloor().dbfs()).isCloseTo(20 * Math.log10(310.1e-6 / 7.74597), within(0.005));
+        assertThat(plan.last().floor().volts()).isCloseTo(310.1e-6, within(0.1e-6));
+        assertThat(plan.endFloor()).isCloseTo(20 * Math.log10(310.1e-6 / 7.74597), within(0.005));
         assertThat(plan.stages().get(0).noiseShare()).isCloseTo(Math.pow(308.4 / 310.1, 2), within(1e-3));
         assertThat(plan.stages().stream().mapToDouble(StageLevel::noiseShare).sum())
                 .isCloseTo(1, within(1e-9));
@@ -49,18 +48,18 @@ class LevelPlanTest {
         Run run = Runs.plain();
         Run strong = run.withSource(Runs.source(6, -6, -80, 18, 1000, Optional.empty()));
         Run weak = run.withSource(Runs.source(6, -6, -80, 18, 10_000, Optional.empty()));
-        assertThat(LevelPlan.of(strong).first(Station.Part.LEAD).peak().dbu()).isCloseTo(6 - 0.828, within(1e-3));
-        assertThat(LevelPlan.of(weak).first(Station.Part.LEAD).peak().dbu()).isCloseTo(6 - 6.021, within(1e-3));
+        assertThat(LevelPlan.of(strong).entering(1).peak().dbu()).isCloseTo(6 - 0.828, within(1e-3));
+        assertThat(LevelPlan.of(weak).entering(1).peak().dbu()).isCloseTo(6 - 6.021, within(1e-3));
     }
 
     @Test
     void a_shut_volume_gives_silence_and_no_nonsense() {
         LevelPlan plan = LevelPlan.of(Runs.plain().turned(Map.of(Run.VOLUME, 0.0)));
-        assertThat(plan.trackPeak()).isEqualTo(new DigitalLevel(Double.NEGATIVE_INFINITY));
-        assertThat(plan.trackFloor().dbfs()).isBetween(-120.0, -100.0);
+        assertThat(plan.endPeak()).isEqualTo(Double.NEGATIVE_INFINITY);
+        assertThat(plan.endFloor()).isBetween(-120.0, -100.0);
         assertThat(plan.stages())
                 .allSatisfy(stage -> assertThat(stage.noiseShare()).isBetween(0.0, 1.0));
-        assertThat(LevelRules.check(plan, Adviser.advise(plan.run())))
+        assertThat(LevelRules.check(plan, Adviser.advise(plan, Wanted.USUAL)))
                 .isNotEmpty()
                 .allSatisfy(finding -> {
                     assertThat(finding.title() + finding.text()).doesNotContain("NaN");
@@ -86,8 +85,8 @@ class LevelPlanTest {
                     + square(run.input().outputNoise().volts())
                     + square(run.converter().totalNoise().volts()));
             LevelPlan plan = LevelPlan.of(run);
-            assertThat(plan.track().peak().volts()).isCloseTo(track, within(1e-9 * track + 1e-30));
-            assertThat(plan.track().floor().volts()).isCloseTo(noise, within(1e-9 * noise));
+            assertThat(plan.last().peak().volts()).isCloseTo(track, within(1e-9 * track + 1e-30));
+            assertThat(plan.last().floor().volts()).isCloseTo(noise, within(1e-9 * noise));
         }
     }
 
@@ -98,7 +97,7 @@ class LevelPlanTest {
                     .withInput(
                             Runs.input(kind, 10_000, Optional.empty(), Runs.knob("gain", Runs.linear(0, 40), 0), 24));
             assertThat(LevelPlan.of(run).stages().get(2).headroom()).isEmpty();
-            assertThat(Station.of(run)).hasSize(4);
+            assertThat(LevelPlan.of(run).trace().stations()).hasSize(4);
         }
         assertThat(new Level(3).above(new Level(1)).db()).isEqualTo(2);
     }

@@ -9,11 +9,11 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Hindrance;
 import kalodyne.core.run.Converter;
 import kalodyne.core.run.Input;
 import kalodyne.core.run.InputKind;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -124,14 +124,15 @@ class LevelRulesTest {
     /** What is in the way, why, and the cure, once each. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            SOURCE_CLIPS         | 2    | The source itself distorts: its loudest peak is 2.0 dB above what it can give. | Play softer, or correct what the source is described with
-            TOO_HOT_AT_LOWEST    | 2    | With every knob at its lowest it is still 2.0 dB above the aim. | Put a pad of 10 dB before the input, or use a line socket that takes more
-            SOCKET_OVERLOADED    | 10.5 | The source overloads the socket by 10.5 dB, before the gain can do anything. | Put a pad of 20 dB before the input, or use a line socket that takes more
-            TOO_QUIET_AT_HIGHEST | 4.2  | With every knob at its highest it still lacks 4.2 dB. | Add 5 dB before socket 3 with a preamp or booster, or use a louder output
-            CLIPS_BEFORE_AIM     | 3.1  | The input distorts 3.1 dB before the converter is filled to the aim. | Aim lower by 4 dB, or use another input
+            OVERLOADED           | source | 2    | The source itself distorts: its loudest peak is 2.0 dB above what it can give. | Play softer, or correct what the source is described with
+            TOO_HOT_AT_LOWEST    | track  | 2    | With every knob at its lowest it is still 2.0 dB above the aim. | Put a pad of 10 dB before the input, or use a line socket that takes more
+            OVERLOADED           | socket | 10.5 | socket 3 is overloaded by 10.5 dB, however far down all before it is. | Put a pad of 20 dB before the input, or use a line socket that takes more
+            TOO_QUIET_AT_HIGHEST | track  | 4.2  | With every knob at its highest it still lacks 4.2 dB. | Add 5 dB before socket 3 with a preamp or booster, or use a louder output
+            CLIPS_BEFORE_AIM     | input  | 3.1  | Interface gain distorts 3.1 dB before the aim is reached. | Aim lower by 4 dB, or use another input
             """)
-    void names_the_cure_for_each_obstacle(Obstacle.Kind kind, double by, String reason, String cure) {
-        Obstacle obstacle = new Obstacle(kind, Station.Part.INPUT, new Gain(by));
+    void names_the_cure_for_each_obstacle(
+            Hindrance.Kind kind, String point, double by, String reason, String cure) {
+        Hindrance obstacle = new Hindrance(kind, point, "", new Gain(by), List.of());
         Finding finding = new NoFitRule()
                 .check(LevelPlan.of(Runs.plain()), new Advice(List.of(), Optional.of(obstacle)))
                 .orElseThrow();

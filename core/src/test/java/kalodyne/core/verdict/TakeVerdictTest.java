@@ -9,6 +9,7 @@ import java.util.Map;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
@@ -37,7 +38,7 @@ class TakeVerdictTest {
     }
 
     private static TakeVerdict of(Run run, TakeReport take) {
-        return TakeVerdict.of(run, run.positions(), take);
+        return TakeVerdict.of(LevelPlan.of(run), Wanted.USUAL, run.positions(), take);
     }
 
     /**
@@ -71,7 +72,7 @@ class TakeVerdictTest {
     @Test
     void judges_by_where_the_knobs_stood() throws IOException {
         Run now = Runs.plain().turned(Map.of(Run.GAIN, 0.35));
-        TakeVerdict verdict = TakeVerdict.of(now, Map.of(Run.GAIN, 0.5), peakAt(-3));
+        TakeVerdict verdict = TakeVerdict.of(LevelPlan.of(now), Wanted.USUAL, Map.of(Run.GAIN, 0.5), peakAt(-3));
         assertThat(verdict.comparisons().get(0).predicted()).isEqualTo("−2.0");
         assertThat(verdict.instruction()).isEqualTo("The knobs stand as this take advises: record the next one");
     }
@@ -129,6 +130,7 @@ class TakeVerdictTest {
     }
 
     private TakeVerdict verdict(Run run, Take take) throws IOException {
-        return TakeVerdict.of(run, take.positions(), TakeReader.read(folder.resolve(take.file()), Progress.NONE));
+        return TakeVerdict.of(
+                LevelPlan.of(run), Wanted.USUAL, take.positions(), TakeReader.read(folder.resolve(take.file()), Progress.NONE));
     }
 }

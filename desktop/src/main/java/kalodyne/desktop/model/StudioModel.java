@@ -245,7 +245,7 @@ public final class StudioModel implements AutoCloseable {
     public void duplicateSetup() {
         addSetup(
                 "duplicate the setup",
-                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), setup.wish(), List.of()));
+                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), setup.settings(), setup.wish(), List.of()));
     }
 
     private void addSetup(String description, Setup another) {

@@ -1,0 +1,148 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.Point;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.run.Run;
+import kalodyne.core.units.Print;
+
+/**
+ * Where a run goes in a flow, and how its parts are called.
+ *
+ * @param key under which takes know it; stays while the gear is plugged so
+ * @param name "Bass synth → track 3"
+ * @param path the points that it passes
+ * @param stations in the order of the signal
+ * @param marks station by station the device, where there is one on the shelf
+ * @param stationOf for each point of the path the index of its station
+ * @param socket the socket that the recorder, or what is listened to, takes it in by
+ * @param sampleRateHz of the track, where that is known
+ * @param described the description that it was made from, if it was not traced through gear
+ */
+public record Trace(
+        String key,
+        String name,
+        Flow.Run path,
+        List<Station> stations,
+        List<Optional<String>> marks,
+        List<Integer> stationOf,
+        String socket,
+        OptionalInt sampleRateHz,
+        Optional<Run> described) {
+    public Trace {
+        stations = List.copyOf(stations);
+        marks = List.copyOf(marks);
+        stationOf = List.copyOf(stationOf);
+    }
+
+    /** All runs of a setup. */
+    public static List<Trace> all(Rig rig) {
+        return rig.flow().runs().stream().map(path -> new Tracing(rig, path).trace()).toList();
+    }
+
+    private static final class Tracing {
+        private final Rig rig;
+        private final Flow.Run path;
+        private final List<Station> stations = new ArrayList<>();
+        private final List<Optional<String>> marks = new ArrayList<>();
+        private final List<Integer> stationOf = new ArrayList<>();
+
+        Tracing(Rig rig, Flow.Run path) {
+            this.rig = rig;
+            this.path = path;
+        }
+
+        Trace trace() {
+            Point before = null;
+            String socket = "";
+            for (int index : path.points()) {
+                Point point = rig.flow().points().get(index);
+                boolean isEnd = index == rig.flow().ends().get(path.end()).point();
+                if (before == null || !before.station().equals(point.station())) {
+                    if (before != null) {
+                        station(Station.Kind.JOINT, rig.leads(before, point), "", Optional.empty());
+                        socket = point.label();
+                    }
+                    if (!isEnd || before == null) {
+                        station(Station.Kind.DEVICE, rig.station(point), labels(index), Optional.of(point.station()));
+                    }
+                }
+                if (isEnd) {
+                    station(Station.Kind.END, endName(), endDetail(), Optional.of(point.station()));
+                }
+                stationOf.add(stations.size() - 1);
+                before = point;
+            }
+            Point first = rig.flow().points().get(path.source());
+            Point last = rig.flow().points().get(path.points().get(path.points().size() - 1));
+            return new Trace(
+                    first.id() + ">" + last.id(),
+                    rig.name(path),
+                    path,
+                    stations,
+                    marks,
+                    stationOf,
+                    socket,
+                    rate(last),
+                    Optional.empty());
+        }
+
+        private void station(Station.Kind kind, String name, String detail, Optional<String> mark) {
+            stations.add(new Station(stations.size(), kind, name, detail));
+            marks.add(mark);
+        }
+
+        /** By which of its parts the signal comes into a device and leaves it: "Line 1 → Main out L". */
+        private String labels(int from) {
+            List<Integer> points = path.points();
+            String station = rig.flow().points().get(from).station();
+            Set<String> ends = new LinkedHashSet<>();
+            ends.add(rig.flow().points().get(from).label());
+            for (int i = points.indexOf(from);
+                    i < points.size()
+                            && rig.flow().points().get(points.get(i)).station().equals(station);
+                    i++) {
+                Point point = rig.flow().points().get(points.get(i));
+                boolean isLast = i + 1 < points.size()
+                        && !rig.flow().points().get(points.get(i + 1)).station().equals(station);
+                if (isLast) {
+                    ends.add(point.label());
+                }
+            }
+            return String.join(" → ", ends);
+        }
+
+        private String endName() {
+            String name = rig.endName(path.end());
+            return Character.toUpperCase(name.charAt(0)) + name.substring(1);
+        }
+
+        private String endDetail() {
+            End end = rig.flow().ends().get(path.end());
+            return end.kind() == End.Kind.EARS
+                    ? "at the ears"
+                    : end.bits().getAsInt() + "-bit"
+                            + rate(rig.flow().points().get(end.point())).stream()
+                                    .mapToObj(rate -> ", " + Print.plain(rate / 1000.0) + " kHz")
+                                    .findFirst()
+                                    .orElse("");
+        }
+
+        private OptionalInt rate(Point end) {
+            List<Integer> rates =
+                    rig.patch().devices().get(end.station()).sampleRatesHz();
+            return rates.contains(USUAL_RATE)
+                    ? OptionalInt.of(USUAL_RATE)
+                    : rates.stream().mapToInt(Integer::intValue).findFirst();
+        }
+
+        private static final int USUAL_RATE = 48_000;
+    }
+}
