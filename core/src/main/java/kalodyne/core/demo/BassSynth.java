@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Random;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.run.Run;
 import kalodyne.core.sound.WavWriter;
 import kalodyne.core.units.Gain;
 
@@ -39,11 +38,11 @@ final class BassSynth {
     /**
      * Plays a phrase into a run and writes what its converter makes of it.
      *
+     * @param plan the run with its knobs as they stand
      * @param louder how far the loudest peak lies above what the run's source is described with
      */
-    static void record(Run run, Gain louder, Path file) throws IOException {
-        int rate = run.converter().sampleRateHz();
-        LevelPlan plan = LevelPlan.of(run);
+    static void record(LevelPlan plan, Gain louder, Path file) throws IOException {
+        int rate = plan.trace().sampleRateHz().orElseThrow();
         double[] phrase = new BassSynth(rate).play();
         double peak = 0;
         for (double sample : phrase) {

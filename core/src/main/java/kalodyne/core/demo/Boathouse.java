@@ -9,8 +9,13 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.rig.Rig;
 import kalodyne.core.route.Wish;
-import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
 import kalodyne.core.setup.Take;
@@ -28,6 +33,9 @@ public final class Boathouse {
     private static final Instant REHEARSAL = Instant.parse("2026-03-01T11:33:00Z");
     private static final Instant LOUD_TAKE = Instant.parse("2026-03-01T11:52:00Z");
 
+    private static final String BASS_SYNTH = "bass-synth.out>interface.adc-3";
+    private static final String GAIN = "interface.gain-3";
+
     private static final String NAME = "The Boathouse";
 
     /** What its owner looked for last. */
@@ -35,7 +43,7 @@ public final class Boathouse {
 
     private Boathouse() {}
 
-    /** The setup without its takes. */
+    /** A run as it is described without gear, for a setup that stands by itself. */
     public static Setup setup() {
         try (InputStream in = Boathouse.class.getResourceAsStream("boathouse.json")) {
             return SetupReader.shipped(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"))
@@ -47,7 +55,20 @@ public final class Boathouse {
 
     /** The whole studio without its takes. */
     public static Studio studio() {
-        return BoathouseShelf.fill(Studio.of(NAME, setup().withWish(Optional.of(WISH))));
+        Setup plugged = Setup.bare("setup-1", "Sunday trio").withWish(Optional.of(WISH));
+        return BoathouseShelf.fill(Studio.of(NAME, plugged));
+    }
+
+    /** The run of the bass synth in a setup of the studio. */
+    public static LevelPlan bassSynth(Studio studio) {
+        Setup setup = studio.setups().get(0);
+        Patch patch = studio.patch(setup);
+        Rig rig = Rig.of(JointRules.check(patch), patch, setup.settings());
+        Trace trace = Trace.all(rig).stream()
+                .filter(each -> each.key().equals(BASS_SYNTH))
+                .findFirst()
+                .orElseThrow();
+        return LevelPlan.of(trace, FlowLevels.of(rig.flow()));
     }
 
     /**
@@ -58,14 +79,14 @@ public final class Boathouse {
     public static Path build(Path folder) throws IOException {
         Path takes = Files.createDirectories(folder.resolve("takes"));
         Studio studio = studio();
-        Setup setup = studio.setups().get(0);
-        Run run = setup.runs().get(0);
-        Run rehearsal = run.turned(Map.of(Run.GAIN, REHEARSAL_GAIN_POSITION));
+        LevelPlan run = bassSynth(studio);
+        LevelPlan rehearsal = run.turned(Map.of(GAIN, REHEARSAL_GAIN_POSITION));
         BassSynth.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
         BassSynth.record(run, OPENED_FILTER, takes.resolve("bass-take-2.wav"));
-        Setup complete = setup.with(
-                        new Take("Take 1", run.name(), "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))
-                .with(new Take("Take 2", run.name(), "takes/bass-take-2.wav", LOUD_TAKE, run.positions()));
+        Setup complete = studio.setups()
+                .get(0)
+                .with(new Take("Take 1", BASS_SYNTH, "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))
+                .with(new Take("Take 2", BASS_SYNTH, "takes/bass-take-2.wav", LOUD_TAKE, run.positions()));
         Path file = folder.resolve("boathouse" + StudioFile.EXTENSION);
         StudioFile.write(file, studio.with(complete));
         return file;

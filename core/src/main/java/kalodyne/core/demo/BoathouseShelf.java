@@ -5,8 +5,10 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
@@ -19,6 +21,7 @@ import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.studio.Studio;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -35,7 +38,12 @@ final class BoathouseShelf {
         List<Plugging> plugged = rows("plugged.csv").stream()
                 .map(row -> new Plugging(Spot.read(row.get("plug")), Spot.read(row.get("socket"))))
                 .toList();
-        return filled.with(filled.setups().get(0).withWiring(new Wiring(plugged, List.of())));
+        Map<Spot, Double> knobs = new HashMap<>();
+        rows("knobs.csv").forEach(row -> knobs.put(Spot.read(row.get("knob")), Double.parseDouble(row.get("at"))));
+        return filled.with(filled.setups()
+                .get(0)
+                .withWiring(new Wiring(plugged, List.of()))
+                .withSettings(Settings.NONE.turned(knobs)));
     }
 
     private static List<CSVRecord> rows(String table) {

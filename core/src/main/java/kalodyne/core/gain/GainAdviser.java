@@ -35,6 +35,16 @@ public final class GainAdviser {
         return new Advised(inOrder, hindrances, isProven);
     }
 
+    /** The same for that part only which hangs together with a point. */
+    public static Advised adviseAround(Flow flow, Wanted wanted, int point) {
+        String id = flow.points().get(point).id();
+        return flow.parted().stream()
+                .filter(part -> part.indexOf(id).isPresent())
+                .findFirst()
+                .map(part -> new GainAdviser(part, wanted).advise())
+                .orElseThrow();
+    }
+
     /** What each control should add to the last digit, by its mark, in dB: before anything is moved to a quarter hour. */
     static Map<String, Double> exact(Flow flow, Wanted wanted) {
         Map<String, Double> exact = new HashMap<>();

@@ -14,7 +14,7 @@ public final class Adviser {
     }
 
     public static Advice advise(LevelPlan plan, Wanted wanted) {
-        return Advice.of(plan, GainAdviser.advise(plan.flow(), wanted));
+        return Advice.of(plan, GainAdviser.adviseAround(plan.flow(), wanted, plan.trace().path().source()));
     }
 
     /**

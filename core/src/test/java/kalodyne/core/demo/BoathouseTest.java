@@ -5,9 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.run.Run;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
+import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Tool;
 import org.junit.jupiter.api.Test;
@@ -20,10 +19,9 @@ class BoathouseTest {
 
     @Test
     void the_first_take_is_as_loud_and_as_quiet_as_predicted() throws Exception {
-        Setup setup = StudioFile.read(Boathouse.build(folder)).setups().get(0);
-        Take take = setup.takes().get(0);
-        Run run = setup.runs().get(0).turned(take.positions());
-        LevelPlan plan = LevelPlan.of(run);
+        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Take take = studio.setups().get(0).takes().get(0);
+        LevelPlan plan = Boathouse.bassSynth(studio).turned(take.positions());
         String file = folder.resolve(take.file()).toString();
         assertThat(stat(Tool.run("sox", file, "-n", "stats"), "Pk lev dB"))
                 .isCloseTo(plan.endPeak(), within(0.02));

@@ -88,9 +88,9 @@ class ImportPlanTest {
     @Test
     void runs_and_takes_that_are_there_stay() {
         Setup here = boathouse.setups().get(0);
-        Take mine = new Take("Mine", here.runs().get(0).name(), "m.wav", Instant.EPOCH, Map.of());
+        Take mine = new Take("Mine", "bass-synth.out>interface.adc-3", "m.wav", Instant.EPOCH, Map.of());
         Studio present = boathouse.with(here.with(mine));
-        Take theirs = new Take("Theirs", here.runs().get(0).name(), "t.wav", Instant.EPOCH, Map.of());
+        Take theirs = new Take("Theirs", "bass-synth.out>interface.adc-3", "t.wav", Instant.EPOCH, Map.of());
         Studio result = ImportPlan.of(present, Studio.of("Other", here.with(theirs)), Mode.MERGE)
                 .result();
         assertThat(result.setups().get(0).takes()).containsExactly(mine, theirs);

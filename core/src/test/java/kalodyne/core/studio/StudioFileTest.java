@@ -29,6 +29,7 @@ import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.testing.Runs;
 import org.junit.jupiter.api.BeforeEach;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -265,6 +266,34 @@ class StudioFileTest {
                 .hasMessageContaining("written by a newer Kalodyne (version 99 of the file)")
                 .hasMessageContaining("export it there as JSON");
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
+    }
+
+    /** A file of the first version, whose takes belonged to runs, is brought to this one with all that is in it. */
+    @Test
+    void an_older_file_is_brought_to_this_version() throws Exception {
+        Studio studio = Studio.empty().changing("setup-1", setup -> setup.with(Runs.plain())
+                .with(new Take("Take 1", Runs.plain().name(), "a.wav", Instant.EPOCH, Map.of())));
+        Path present = folder.resolve("present.kalodyne");
+        StudioFile.write(present, studio);
+        Flyway.configure()
+                .dataSource(Database.url(file), null, null)
+                .locations("classpath:kalodyne/core/studio/migration")
+                .loggers("slf4j")
+                .target("1")
+                .load()
+                .migrate();
+        try (Connection connection = Database.forWriting(file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("ATTACH '" + present + "' AS now");
+            for (String table : List.of("studio", "device", "lead", "setup", "run", "take")) {
+                statement.execute("INSERT INTO " + table + " SELECT * FROM now." + table);
+            }
+        }
+        assertThat(Migrations.version(file)).isEqualTo(1);
+        try (OpenStudio opened = StudioFile.open(file, Studio.empty(), CLOCK)) {
+            assertThat(opened.studio()).isEqualTo(studio);
+        }
+        assertThat(Migrations.version(file)).isEqualTo(Database.VERSION);
     }
 
     private static void sql(Path file, String text) throws SQLException {

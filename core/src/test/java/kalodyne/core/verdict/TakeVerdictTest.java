@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
@@ -12,8 +13,8 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.run.Run;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
+import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.takes.TakeReader;
@@ -118,19 +119,19 @@ class TakeVerdictTest {
     /** The demonstration: one take that is right, one that is too hot although the run predicts less. */
     @Test
     void the_demonstration_has_something_to_find() throws IOException {
-        Path file = Boathouse.build(folder);
-        Setup setup = StudioFile.read(file).setups().get(0);
-        Run run = setup.runs().get(0);
-        assertThat(LevelPlan.of(run).miss().db()).isBetween(2.0, 6.0);
-        assertThat(verdict(run, setup.takes().get(0)).sentence()).contains("right in the aim");
-        TakeVerdict hot = verdict(run, setup.takes().get(1));
+        Studio studio = StudioFile.read(Boathouse.build(folder));
+        List<Take> takes = studio.setups().get(0).takes();
+        LevelPlan run = Boathouse.bassSynth(studio);
+        assertThat(run.miss().db()).isBetween(2.0, 6.0);
+        assertThat(verdict(run, takes.get(0)).sentence()).contains("right in the aim");
+        TakeVerdict hot = verdict(run, takes.get(1));
         assertThat(hot.sentence()).startsWith("Cut off at 7 places");
-        assertThat(hot.instruction()).isEqualTo("Turn the gain on Interface from 12:00 to 9:30, then record again");
+        assertThat(hot.instruction()).startsWith("Turn the gain 3 on Interface from 12:00 to 9:30");
         assertThat(hot.findings()).extracting(Finding::code).containsExactly("clip.digital", "take.source-differs");
     }
 
-    private TakeVerdict verdict(Run run, Take take) throws IOException {
+    private TakeVerdict verdict(LevelPlan run, Take take) throws IOException {
         return TakeVerdict.of(
-                LevelPlan.of(run), Wanted.USUAL, take.positions(), TakeReader.read(folder.resolve(take.file()), Progress.NONE));
+                run, Wanted.USUAL, take.positions(), TakeReader.read(folder.resolve(take.file()), Progress.NONE));
     }
 }
