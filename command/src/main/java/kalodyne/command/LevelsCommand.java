@@ -11,16 +11,21 @@ import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
-import kalodyne.core.levels.Advice;
-import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.LevelRules;
-import kalodyne.core.levels.LevelVerdict;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import java.util.ArrayList;
+import java.util.List;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.Sensitivity;
+import kalodyne.core.gain.Turn;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.rig.Rig;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -38,6 +43,11 @@ public final class LevelsCommand implements Callable<Integer> {
     @Option(names = "--setup", paramLabel = "NAME", description = "Which setup of a studio; else its first.")
     private String setupName;
 
+    @Option(
+            names = "--advise",
+            description = "Also where every knob of what is plugged should stand, and what each school of gain costs.")
+    private boolean advise;
+
     @Option(names = "--json", description = "Print JSON, as docs/formats/levels.md describes.")
     private boolean json;
 
@@ -52,12 +62,23 @@ public final class LevelsCommand implements Callable<Integer> {
         try {
             Studio studio = AnyStudio.read(file);
             Setup setup = setup(studio);
+            SetupLevels plugged = plugged(studio, setup);
+            List<RunLevels> all = new ArrayList<>();
+            plugged.traces().forEach(trace -> all.add(plugged.run(trace)));
+            setup.runs().forEach(run -> all.add(SetupLevels.of(run)));
             if (json) {
-                output.json(LevelsJson.of(file, studio.name(), setup));
+                ObjectNode node = LevelsJson.of(file, studio.name(), setup.name(), all);
+                if (advise) {
+                    node.set("advice", LevelsJson.advice(plugged));
+                }
+                output.json(node);
             } else {
-                setup.runs().forEach(this::print);
-                if (setup.runs().isEmpty()) {
+                all.forEach(this::print);
+                if (all.isEmpty()) {
                     output.line("There are no runs in this setup.");
+                }
+                if (advise) {
+                    print(plugged);
                 }
             }
             return Output.READ;
@@ -99,41 +120,58 @@ public final class LevelsCommand implements Callable<Integer> {
         return node;
     }
 
-    private void print(Run run) {
-        LevelPlan plan = LevelPlan.of(run);
-        Advice advice = Adviser.advise(run);
-        LevelVerdict verdict = LevelVerdict.of(plan, advice);
-        output.line(run.name() + ": " + verdict.sentence());
+    private static SetupLevels plugged(Studio studio, Setup setup) {
+        Patch patch = studio.patch(setup);
+        Rig rig = Rig.of(JointRules.check(patch), patch, setup.settings());
+        return SetupLevels.of(rig, setup.settings().wanted());
+    }
+
+    private void print(RunLevels run) {
+        LevelPlan plan = run.plan();
+        output.line(plan.name() + ": " + run.verdict().sentence());
         output.line(String.format(
                 Locale.ROOT,
-                "  %-24s %12s %12s %12s %12s %12s",
+                "  %-36s %12s %12s %12s %12s %12s %7s",
                 "",
                 "peak",
                 "average",
                 "noise",
                 "clips at",
-                "headroom"));
+                "headroom",
+                "share"));
         for (StageLevel stage : plan.stages()) {
             output.line(String.format(
                     Locale.ROOT,
-                    "  %-24s %12s %12s %12s %12s %12s",
-                    stage.stage().label(),
+                    "  %-36s %12s %12s %12s %12s %12s %5.0f %%",
+                    LevelsJson.label(plan, stage),
                     stage.peak(),
                     stage.average(),
                     stage.floor(),
                     stage.stage().ceiling().map(Object::toString).orElse("–"),
-                    stage.headroom().map(Object::toString).orElse("–")));
+                    stage.headroom().map(Object::toString).orElse("–"),
+                    100 * stage.noiseShare()));
         }
-        output.line("  in the track: peak " + plan.trackPeak() + ", average " + plan.trackAverage() + ", noise "
-                + plan.trackFloor() + " (re a full-scale sine); aim " + run.aim());
-        for (Setting setting : advice.settings()) {
+        output.line("  " + (plan.isRecorded() ? "in the track" : "at the ears") + ": peak "
+                + plan.onScale(plan.endPeak()) + ", average " + plan.onScale(plan.endAverage()) + ", noise "
+                + plan.onScale(plan.endFloor()) + (plan.isRecorded() ? " (re a full-scale sine)" : "") + "; aim "
+                + plan.aim());
+        for (Setting setting : run.advice().settings()) {
             output.line("  " + setting.present().name() + " on " + setting.owner() + ": "
                     + setting.present().reading()
                     + (setting.stays() ? ", stays" : " → " + setting.advised().reading()));
         }
-        for (Finding finding : LevelRules.check(plan, advice)) {
+        for (Finding finding : run.findings()) {
             output.finding(finding);
         }
-        output.line("  next: " + verdict.nextStep());
+        output.line("  next: " + run.verdict().nextStep());
+    }
+
+    private void print(SetupLevels levels) {
+        Flow advised = levels.advised().followedOn(levels.rig().flow());
+        output.line("All knobs, school “" + levels.wanted().school().title() + "”:");
+        for (Turn turn : levels.advised().turns()) {
+            output.line("  " + turn.words() + ". "
+                    + Sensitivity.of(advised, turn.advised()).words());
+        }
     }
 }

@@ -4,19 +4,25 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
+import java.util.OptionalInt;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
-import kalodyne.core.levels.Advice;
-import kalodyne.core.levels.Adviser;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.GainSchool;
+import kalodyne.core.gain.Hindrance;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gain.Sensitivity;
+import kalodyne.core.gain.Turn;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.LevelRules;
-import kalodyne.core.levels.LevelVerdict;
+import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Setting;
+import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.levels.Station;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
@@ -24,43 +30,58 @@ import kalodyne.core.units.Level;
 final class LevelsJson {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
+    /** The stations of a run that was described without gear. */
+    private static final List<String> DESCRIBED = List.of("source", "lead", "input", "track");
+
     private LevelsJson() {}
 
-    static ObjectNode of(Path file, String studio, Setup setup) {
+    static ObjectNode of(Path file, String studio, String setup, List<RunLevels> all) {
         ObjectNode node = NODES.objectNode();
         node.put("file", file.toString());
         node.put("studio", studio);
-        node.put("setup", setup.name());
+        node.put("setup", setup);
         ArrayNode runs = node.putArray("runs");
-        setup.runs().forEach(run -> runs.add(run(run)));
+        ArrayNode listening = node.putArray("listening");
+        all.forEach(run -> (run.plan().isRecorded() ? runs : listening).add(run(run)));
         return node;
     }
 
-    private static ObjectNode run(Run run) {
-        LevelPlan plan = LevelPlan.of(run);
-        Advice advice = Adviser.advise(run);
-        LevelVerdict verdict = LevelVerdict.of(plan, advice);
-        ObjectNode node = NODES.objectNode().put("name", run.name());
+    private static ObjectNode run(RunLevels run) {
+        LevelPlan plan = run.plan();
+        ObjectNode node = NODES.objectNode().put("name", plan.name());
+        node.put("key", plan.trace().key());
         ObjectNode aim = node.putObject("aim");
-        Output.put(aim, "lowDbfs", run.aim().low().dbfs());
-        Output.put(aim, "highDbfs", run.aim().high().dbfs());
+        String unit = plan.isRecorded() ? "Dbfs" : "DbSpl";
+        Output.put(aim, "low" + unit, plan.end().low());
+        Output.put(aim, "high" + unit, plan.end().high());
+        aim.put("line", plan.end().line().name().toLowerCase(Locale.ROOT));
         ArrayNode stages = node.putArray("stages");
-        plan.stages().forEach(stage -> stages.add(stage(stage)));
-        ObjectNode track = node.putObject("track");
-        Output.put(track, "peakDbfs", plan.trackPeak().dbfs());
-        Output.put(track, "averageDbfs", plan.trackAverage().dbfs());
-        Output.put(track, "floorDbfs", plan.trackFloor().dbfs());
+        plan.stages().forEach(stage -> stages.add(stage(plan, stage)));
+        ObjectNode end = node.putObject(plan.isRecorded() ? "track" : "ears");
+        Output.put(end, "peak" + unit, plan.endPeak());
+        Output.put(end, "average" + unit, plan.endAverage());
+        Output.put(end, "floor" + unit, plan.endFloor());
+        Output.put(end, "spreadDb", plan.levels().spread(plan.trace().path().end()).db());
+        Output.put(end, "rangeDb", plan.levels().range(plan.trace().path().end()).db());
+        if (plan.isRecorded()) {
+            FlowLevels.Kept kept = plan.levels().kept(plan.trace().path().end());
+            Output.put(end, "effectiveBits", kept.effectiveBits());
+            Output.put(end, "usedBits", kept.usedBits());
+            Output.put(end, "costOf16BitsDb", kept.costOf16().db());
+            Output.put(end, "costOf24BitsDb", kept.costOf24().db());
+        }
         ArrayNode controls = node.putArray("controls");
-        advice.settings().forEach(setting -> controls.add(control(setting)));
+        run.advice().settings().forEach(setting -> controls.add(control(setting)));
         ArrayNode findings = node.putArray("findings");
-        LevelRules.check(plan, advice).forEach(finding -> findings.add(finding(finding)));
-        return node.put("verdict", verdict.sentence()).put("nextStep", verdict.nextStep());
+        run.findings().forEach(finding -> findings.add(finding(plan, finding)));
+        return node.put("verdict", run.verdict().sentence())
+                .put("nextStep", run.verdict().nextStep());
     }
 
-    private static ObjectNode stage(StageLevel stage) {
+    private static ObjectNode stage(LevelPlan plan, StageLevel stage) {
         ObjectNode node = NODES.objectNode();
         node.put("name", stage.stage().label());
-        node.put("station", name(stage.stage().part()));
+        node.put("station", name(plan, stage.stage().station()));
         Output.put(node, "peakDbu", stage.peak().dbu());
         Output.put(node, "averageDbu", stage.average().dbu());
         Output.put(node, "floorDbu", stage.floor().dbu());
@@ -71,8 +92,10 @@ final class LevelsJson {
         return node;
     }
 
-    private static String name(Station.Part part) {
-        return part.name().toLowerCase(Locale.ROOT);
+    private static String name(LevelPlan plan, int station) {
+        return plan.described().isPresent()
+                ? DESCRIBED.get(station)
+                : plan.trace().stations().get(station).name();
     }
 
     private static ObjectNode control(Setting setting) {
@@ -91,14 +114,106 @@ final class LevelsJson {
         return node;
     }
 
-    private static ObjectNode finding(Finding finding) {
+    private static ObjectNode finding(LevelPlan plan, Finding finding) {
         ObjectNode node = NODES.objectNode();
         node.put("code", finding.code());
         node.put("severity", finding.severity().word());
         if (finding.place() instanceof Place.Station station) {
-            node.put("station", name(Station.Part.at(station.station())));
+            node.put("station", name(plan, station.station()));
         }
         Output.putFinding(node, finding);
         return node;
+    }
+
+    // --- advice for all that is plugged --------------------------------------------------------------------------
+
+    /** Where every knob should stand, what it does to be off by a little, and what each school of gain would cost. */
+    static ObjectNode advice(SetupLevels levels) {
+        Flow flow = levels.rig().flow();
+        Flow advised = levels.advised().followedOn(flow);
+        ObjectNode node = NODES.objectNode();
+        node.put("school", word(levels.wanted().school()));
+        node.put("proven", levels.advised().isProven());
+        ArrayNode knobs = node.putArray("knobs");
+        levels.advised().turns().forEach(turn -> knobs.add(knob(advised, turn)));
+        ArrayNode hindrances = node.putArray("hindrances");
+        levels.advised().hindrances().forEach(each -> hindrances.add(hindrance(each)));
+        ArrayNode ends = node.putArray("ends");
+        FlowLevels then = FlowLevels.of(advised);
+        for (int e = 0; e < flow.ends().size(); e++) {
+            ObjectNode end = ends.addObject();
+            end.put("name", levels.rig().endName(e));
+            Output.put(end, "aimed", then.aimed(e));
+            Output.put(end, "rangeDb", then.range(e).db());
+            Output.put(end, "wastedDb", then.range(e).minus(levels.levels().range(e)).db());
+        }
+        ArrayNode schools = node.putArray("schools");
+        for (GainSchool school : GainSchool.values()) {
+            schools.add(school(levels, then, school));
+        }
+        return node;
+    }
+
+    private static ObjectNode school(SetupLevels levels, FlowLevels usual, GainSchool school) {
+        Flow flow = levels.rig().flow();
+        FlowLevels then = FlowLevels.of(
+                GainAdviser.advise(flow, levels.wanted().with(school)).followedOn(flow));
+        ObjectNode node = NODES.objectNode().put("school", word(school)).put("reason", school.reason());
+        double cost = 0;
+        for (int e = 0; e < flow.ends().size(); e++) {
+            cost = Math.max(cost, usual.range(e).minus(then.range(e)).db());
+        }
+        Output.put(node, "costDb", cost);
+        return node;
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static ObjectNode knob(Flow advised, Turn turn) {
+        Knob knob = turn.advised();
+        ObjectNode node = NODES.objectNode();
+        node.put("control", knob.id());
+        node.put("name", knob.control().name());
+        node.put("device", knob.owner());
+        node.put("locked", knob.isLocked());
+        Output.put(node, "position", turn.present().control().position());
+        node.put("clock", turn.present().control().clock());
+        Output.put(node, "advisedPosition", knob.control().position());
+        node.put("advisedClock", knob.control().clock());
+        Output.put(node, "advisedGainDb", knob.gain().db());
+        Sensitivity off = Sensitivity.of(advised, knob);
+        Output.put(node, "quarterUpDb", off.up().db());
+        Output.put(node, "quarterDownDb", off.down().db());
+        minutes(node, "roomMinutes", off.room());
+        minutes(node, "slackMinutes", off.slack());
+        return node.put("stays", turn.stays());
+    }
+
+    private static void minutes(ObjectNode node, String name, OptionalInt minutes) {
+        if (minutes.isPresent()) {
+            node.put(name, minutes.getAsInt());
+        } else {
+            node.putNull(name);
+        }
+    }
+
+    private static ObjectNode hindrance(Hindrance hindrance) {
+        ObjectNode node = NODES.objectNode();
+        node.put("kind", word(hindrance.kind()));
+        node.put("point", hindrance.point());
+        node.put("end", hindrance.end());
+        Output.put(node, "byDb", hindrance.by().db());
+        ArrayNode limits = node.putArray("limits");
+        hindrance.limits().forEach(knob -> limits.add(knob.id()));
+        return node.put("byLock", hindrance.isByLock());
+    }
+
+    /** How a station is told in a line of text. */
+    static String label(LevelPlan plan, StageLevel stage) {
+        Station station = plan.station(stage);
+        boolean isItself = station.isJoint() || plan.described().isPresent() || station.isEnd();
+        return isItself ? stage.stage().label() : station.name() + ", " + stage.stage().label();
     }
 }

@@ -1,0 +1,150 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.Device;
+import kalodyne.core.rig.Doubt;
+import kalodyne.core.rig.Loop;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.units.Print;
+
+/** What there is to say about a run as a part of all that is plugged. */
+final class RigRules {
+    /** Closer to howling than this, a loop rings; common practice. */
+    private static final double RINGS_DB = -6;
+
+    private final Rig rig;
+    private final LevelPlan plan;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private RigRules(Rig rig, LevelPlan plan) {
+        this.rig = rig;
+        this.plan = plan;
+    }
+
+    static List<Finding> check(Rig rig, LevelPlan plan) {
+        RigRules rules = new RigRules(rig, plan);
+        rules.loops();
+        rules.automatic();
+        rules.together();
+        rules.doubts();
+        return rules.findings;
+    }
+
+    private void add(
+            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
+        findings.add(new Finding(
+                code,
+                severity,
+                new Place.Station(station),
+                figure,
+                title,
+                text,
+                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
+    }
+
+    /** The station that a device is, where the run goes through it. */
+    private Optional<Integer> station(String device) {
+        return plan.trace().stations().stream()
+                .filter(station -> plan.trace()
+                        .marks()
+                        .get(station.index())
+                        .filter(device::equals)
+                        .isPresent())
+                .map(Station::index)
+                .findFirst();
+    }
+
+    private void loops() {
+        for (Loop loop : rig.loops()) {
+            loop.points().stream()
+                    .map(point -> point.substring(0, point.indexOf('.')))
+                    .flatMap(device -> station(device).stream())
+                    .findFirst()
+                    .ifPresent(station -> loop(loop, station));
+        }
+    }
+
+    private void loop(Loop loop, int station) {
+        double db = loop.gain().db();
+        boolean howls = db >= 0;
+        boolean rings = db > RINGS_DB;
+        add(
+                "gain.loop",
+                howls ? Severity.HARM : rings ? Severity.WRONG : Severity.WEAK,
+                station,
+                LevelRules.decibels(Math.max(-200, db)),
+                howls ? "It will howl" : "A signal comes back to where it was",
+                "Once round, it is " + Print.signed(Math.max(-200, db), 1)
+                        + " dB. From 0 dB on it howls, from −6 dB on it rings.",
+                "Take the return out of the mix that feeds it, or turn its level down");
+    }
+
+    private void automatic() {
+        String recorder = plan.flow().points().get(plan.end().point()).station();
+        Device device = rig.patch().devices().get(recorder);
+        boolean isAutomatic = plan.isRecorded()
+                && device != null
+                && device.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
+        if (isAutomatic) {
+            add(
+                    "level.automatic",
+                    Severity.NOTE,
+                    plan.last().stage().station(),
+                    LevelRules.decibels(plan.endPeak()),
+                    "It may set the level by itself",
+                    device.name() + " has an automatic level. While it is on, no knob decides, and pauses get noisy.",
+                    "Switch its automatic level off, where it can be");
+        }
+    }
+
+    /** Whoever plays loudest in the same moment as everybody else. */
+    private void together() {
+        FlowLevels levels = plan.levels();
+        for (StageLevel stage : plan.stages()) {
+            int point = stage.stage().point();
+            if (plan.station(stage).isJoint() || stage.stage().ceiling().isEmpty() || stage.clips()) {
+                continue;
+            }
+            double over = levels.worstPeak(point)
+                    .above(stage.stage().ceiling().get())
+                    .db();
+            if (over > 0) {
+                add(
+                        "level.together",
+                        Severity.NOTE,
+                        stage.stage().station(),
+                        LevelRules.decibels(over),
+                        "Tight if all comes at once",
+                        LevelRules.words(plan, stage) + " clips by " + Print.decimal(over, 1)
+                                + " dB if all players peak in one moment, at the resonance of their leads.",
+                        "");
+                return;
+            }
+        }
+    }
+
+    private void doubts() {
+        for (Doubt doubt : rig.doubts()) {
+            station(doubt.at().item())
+                    .ifPresent(station -> add(
+                            doubt.isContradiction() ? "value.contradiction" : "value.unknown",
+                            doubt.isContradiction() ? Severity.WEAK : Severity.NOTE,
+                            station,
+                            LevelRules.decibels(plan.levels().spread(plan.trace().path().end()).db()),
+                            doubt.isContradiction() ? "Two values cannot both be right" : "Not known",
+                            doubt.words(),
+                            doubt.isContradiction()
+                                    ? "Correct it on the shelf"
+                                    : "Record a test take and let it correct this, or type the value in"));
+        }
+    }
+}

@@ -1,0 +1,102 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.gain.Advised;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.Turn;
+import kalodyne.core.gain.Wanted;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.run.Run;
+
+/**
+ * The levels of all that is plugged in a setup. What is advised depends on what is plugged and not on where the knobs stand: it
+ * stays while they are turned.
+ */
+public final class SetupLevels {
+    private final Rig rig;
+    private final Wanted wanted;
+    private final List<Trace> traces;
+    private final FlowLevels levels;
+    private final Advised advised;
+
+    private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised) {
+        this.rig = rig;
+        this.wanted = wanted;
+        this.traces = traces;
+        this.levels = FlowLevels.of(rig.flow());
+        this.advised = advised;
+    }
+
+    public static SetupLevels of(Rig rig, Wanted wanted) {
+        return new SetupLevels(rig, wanted, Trace.all(rig), GainAdviser.advise(rig.flow(), wanted));
+    }
+
+    /** The same with the knobs elsewhere. */
+    public SetupLevels turned(Rig newRig) {
+        List<Turn> turns = advised.turns().stream()
+                .map(turn -> new Turn(newRig.flow().knob(turn.present().id()).orElse(turn.present()), turn.position()))
+                .toList();
+        return new SetupLevels(newRig, wanted, traces, new Advised(turns, advised.hindrances(), advised.isProven()));
+    }
+
+    /** Whether nothing but the places of knobs differs. */
+    public boolean isTurned(Rig other, Wanted otherWanted) {
+        return wanted.equals(otherWanted)
+                && rig.patch().equals(other.patch())
+                && atRest(rig.flow()).equals(atRest(other.flow()));
+    }
+
+    private static Flow atRest(Flow flow) {
+        return flow.withKnobs(knob -> knob.at(0));
+    }
+
+    public Rig rig() {
+        return rig;
+    }
+
+    public Wanted wanted() {
+        return wanted;
+    }
+
+    public FlowLevels levels() {
+        return levels;
+    }
+
+    public Advised advised() {
+        return advised;
+    }
+
+    /** The runs of what is plugged. */
+    public List<Trace> traces() {
+        return traces;
+    }
+
+    public Optional<Trace> trace(String key) {
+        return traces.stream().filter(trace -> trace.key().equals(key)).findFirst();
+    }
+
+    public LevelPlan plan(Trace trace) {
+        return LevelPlan.of(trace, levels);
+    }
+
+    /** All about one of the runs. */
+    public RunLevels run(Trace trace) {
+        LevelPlan plan = plan(trace);
+        Advice advice = Advice.of(plan, advised);
+        List<Finding> findings = new ArrayList<>(LevelRules.check(plan, advice));
+        findings.addAll(RigRules.check(rig, plan));
+        return new RunLevels(plan, advice, Finding.worstFirst(findings), LevelVerdict.of(plan, advice));
+    }
+
+    /** All about a run that was described without gear. */
+    public static RunLevels of(Run run) {
+        LevelPlan plan = LevelPlan.of(run);
+        Advice advice = Adviser.advise(run);
+        return new RunLevels(plan, advice, LevelRules.check(plan, advice), LevelVerdict.of(plan, advice));
+    }
+}
