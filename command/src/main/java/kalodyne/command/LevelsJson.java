@@ -61,8 +61,10 @@ final class LevelsJson {
         Output.put(end, "peak" + unit, plan.endPeak());
         Output.put(end, "average" + unit, plan.endAverage());
         Output.put(end, "floor" + unit, plan.endFloor());
-        Output.put(end, "spreadDb", plan.levels().spread(plan.trace().path().end()).db());
-        Output.put(end, "rangeDb", plan.levels().range(plan.trace().path().end()).db());
+        Output.put(
+                end, "spreadDb", plan.levels().spread(plan.trace().path().end()).db());
+        Output.put(
+                end, "rangeDb", plan.levels().range(plan.trace().path().end()).db());
         if (plan.isRecorded()) {
             FlowLevels.Kept kept = plan.levels().kept(plan.trace().path().end());
             Output.put(end, "effectiveBits", kept.effectiveBits());
@@ -145,7 +147,10 @@ final class LevelsJson {
             end.put("name", levels.rig().endName(e));
             Output.put(end, "aimed", then.aimed(e));
             Output.put(end, "rangeDb", then.range(e).db());
-            Output.put(end, "wastedDb", then.range(e).minus(levels.levels().range(e)).db());
+            Output.put(
+                    end,
+                    "wastedDb",
+                    then.range(e).minus(levels.levels().range(e)).db());
         }
         ArrayNode schools = node.putArray("schools");
         for (GainSchool school : GainSchool.values()) {
@@ -214,6 +219,8 @@ final class LevelsJson {
     static String label(LevelPlan plan, StageLevel stage) {
         Station station = plan.station(stage);
         boolean isItself = station.isJoint() || plan.described().isPresent() || station.isEnd();
-        return isItself ? stage.stage().label() : station.name() + ", " + stage.stage().label();
+        return isItself
+                ? stage.stage().label()
+                : station.name() + ", " + stage.stage().label();
     }
 }

@@ -274,7 +274,8 @@ class CommandsTest {
     void levels_prints_every_run() throws IOException {
         Path setup = Boathouse.build(folder);
         assertThat(levels(setup.toString(), "--json")).isZero();
-        JsonNode run = StreamSupport.stream(json("levels.schema.json").get("runs").spliterator(), false)
+        JsonNode run = StreamSupport.stream(
+                        json("levels.schema.json").get("runs").spliterator(), false)
                 .filter(each -> each.get("name").asText().equals("Bass synth → track 3"))
                 .findFirst()
                 .orElseThrow();

@@ -1,6 +1,7 @@
 package kalodyne.core.gain;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -44,7 +45,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         }
     }
 
-    /** The runs, each along the strongest of its ways; by ends, and by sources within each. */
+    /** The runs, each along the strongest of its ways; by sources, and by ends within each. */
     public List<Run> runs() {
         List<Run> runs = new ArrayList<>();
         for (int e = 0; e < ends.size(); e++) {
@@ -62,6 +63,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
                 }
             }
         }
+        runs.sort(Comparator.comparingInt(Run::source));
         return runs;
     }
 
@@ -69,8 +71,8 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
     private int[] strongest(int end) {
         int[] next = new int[points.size()];
         double[] best = new double[points.size()];
-        java.util.Arrays.fill(next, -1);
-        java.util.Arrays.fill(best, Double.NEGATIVE_INFINITY);
+        Arrays.fill(next, -1);
+        Arrays.fill(best, Double.NEGATIVE_INFINITY);
         next[end] = end;
         best[end] = 0;
         for (int to = end; to > 0; to--) {

@@ -261,7 +261,8 @@ public final class FlowLevels {
 
     private static double with(double floor, int bits) {
         double rounding = DigitalLevel.quantisingNoise(bits).dbfs();
-        return Gain.ofPowerRatio(Math.pow(10, floor / 10) + Math.pow(10, rounding / 10)).db();
+        return Gain.ofPowerRatio(Math.pow(10, floor / 10) + Math.pow(10, rounding / 10))
+                .db();
     }
 
     private static double withoutRounding(End end, double floor) {

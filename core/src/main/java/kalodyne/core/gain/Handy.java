@@ -57,7 +57,9 @@ final class Handy {
     }
 
     private boolean turnsFreely(int k) {
-        return flow.knobs().get(k).steps().length == 0 && solver.demands().ranges().low()[k] < solver.demands().ranges().high()[k];
+        return flow.knobs().get(k).steps().length == 0
+                && solver.demands().ranges().low()[k]
+                        < solver.demands().ranges().high()[k];
     }
 
     private boolean isLinked(int k) {
@@ -83,7 +85,8 @@ final class Handy {
         double at = exact;
         double[] places = DoubleStream.of(control.position(), quarter, quarter - step, quarter + step)
                 .filter(position -> position >= 0 && position <= 1)
-                .filter(position -> !Double.isInfinite(control.taper().at(position).db()))
+                .filter(position ->
+                        !Double.isInfinite(control.taper().at(position).db()))
                 .toArray();
         for (double place : places) {
             set(k, control.taper().at(place).db());

@@ -32,7 +32,9 @@ public record Sensitivity(Gain up, Gain down, OptionalInt room, OptionalInt slac
 
     private static Gain change(Control control, double step) {
         double to = Math.max(0, Math.min(1, control.position() + step));
-        return control.taper().at(to).minus(control.gain().db() == Double.NEGATIVE_INFINITY ? Gain.NONE : control.gain());
+        return control.taper()
+                .at(to)
+                .minus(control.gain().db() == Double.NEGATIVE_INFINITY ? Gain.NONE : control.gain());
     }
 
     /** How far it can go, in quarter hours, before something that was well is so no longer. */
@@ -68,9 +70,8 @@ public record Sensitivity(Gain up, Gain down, OptionalInt room, OptionalInt slac
     /** In words: "a quarter hour up adds 1.4 dB; 45 minutes more and something clips". */
     public String words() {
         String each = "A quarter hour is " + Print.decimal(Math.max(up.db(), -down.db()), 1) + " dB";
-        Optional<String> more = room.isPresent()
-                ? Optional.of("; " + hours(room.getAsInt()) + " more is too much")
-                : Optional.empty();
+        Optional<String> more =
+                room.isPresent() ? Optional.of("; " + hours(room.getAsInt()) + " more is too much") : Optional.empty();
         return each + more.orElse("") + ".";
     }
 

@@ -309,6 +309,8 @@ final class Solver {
     /** What is left to the other controls once some are set; empty where that cannot be. */
     Optional<double[]> turns(Bounds.Ranges ranges) {
         return Optional.ofNullable(relaxed(ranges))
-                .map(branch -> Arrays.stream(branch.turns()).mapToDouble(turn -> turn[0]).toArray());
+                .map(branch -> Arrays.stream(branch.turns())
+                        .mapToDouble(turn -> turn[0])
+                        .toArray());
     }
 }

@@ -1,10 +1,12 @@
 package kalodyne.core.gear;
 
+import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import kalodyne.core.units.UnreadableQuantity;
 
 /** What is known of something: for each fact a value of its own quantity. Immutable; remembers the order. */
 public final class Facts {
@@ -52,6 +54,23 @@ public final class Facts {
         Map<Fact<?>, Value<?>> fewer = new LinkedHashMap<>(values);
         fewer.remove(fact);
         return new Facts(Collections.unmodifiableMap(fewer));
+    }
+
+    /**
+     * With what its owner typed for a fact; an empty text makes it unknown. What was measured and is typed anew was measured
+     * anew; anything else was read somewhere.
+     *
+     * @throws UnreadableQuantity where the text cannot be read
+     */
+    public <T> Facts corrected(Fact<T> fact, String typed, LocalDate today) {
+        if (typed.isBlank()) {
+            return without(fact);
+        }
+        boolean isMeasured = get(fact)
+                .filter(value -> value.from().origin() == Provenance.Origin.MEASURED)
+                .isPresent();
+        Provenance from = isMeasured ? Provenance.measured(today) : Provenance.datasheet(today);
+        return with(fact, new Value<>(fact.quantity().read(typed), from));
     }
 
     public Set<Fact<?>> known() {

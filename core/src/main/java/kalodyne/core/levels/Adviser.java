@@ -14,7 +14,10 @@ public final class Adviser {
     }
 
     public static Advice advise(LevelPlan plan, Wanted wanted) {
-        return Advice.of(plan, GainAdviser.adviseAround(plan.flow(), wanted, plan.trace().path().source()));
+        return Advice.of(
+                plan,
+                GainAdviser.adviseAround(
+                        plan.flow(), wanted, plan.trace().path().source()));
     }
 
     /**

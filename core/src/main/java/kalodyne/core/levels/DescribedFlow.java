@@ -58,9 +58,11 @@ final class DescribedFlow {
                         run.lead().name(),
                         run.lead().plugs() + ", " + run.lead().length()),
                 new Station(
-                        2, Station.Kind.DEVICE, run.input().device(), run.input().socket()),
-                new Station(
-                        3, Station.Kind.END, converter.track(), converter.bits() + "-bit, " + rate + " kHz"));
+                        2,
+                        Station.Kind.DEVICE,
+                        run.input().device(),
+                        run.input().socket()),
+                new Station(3, Station.Kind.END, converter.track(), converter.bits() + "-bit, " + rate + " kHz"));
         return new Trace(
                 run.name(),
                 run.name(),

@@ -20,7 +20,8 @@ final class ImpossibleNoiseRule implements LevelRule {
         return plan.stages().stream()
                 .filter(stage -> !plan.station(stage).isJoint())
                 .flatMap(stage -> {
-                    Level rated = plan.flow().points().get(stage.stage().point()).inputNoise();
+                    Level rated =
+                            plan.flow().points().get(stage.stage().point()).inputNoise();
                     return rated.isSilence() || rated.compareTo(possible) >= 0
                             ? Stream.empty()
                             : found(stage, rated, possible).stream();

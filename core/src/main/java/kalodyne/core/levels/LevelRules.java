@@ -44,7 +44,9 @@ public final class LevelRules {
     static String words(LevelPlan plan, StageLevel stage) {
         Station station = plan.station(stage);
         String label = stage.stage().label();
-        return plan.described().isPresent() || station.isJoint() || station.name().equals(label)
+        return plan.described().isPresent()
+                        || station.isJoint()
+                        || station.name().equals(label)
                 ? label
                 : station.name() + ", " + label;
     }

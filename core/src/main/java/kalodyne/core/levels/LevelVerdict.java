@@ -6,7 +6,7 @@ import kalodyne.core.units.Print;
 public record LevelVerdict(String sentence, String nextStep) {
 
     public static LevelVerdict of(LevelPlan plan, Advice advice) {
-        return new LevelVerdict(sentence(plan), nextStep(advice));
+        return new LevelVerdict(plan.isRecorded() ? sentence(plan) : heard(plan), nextStep(plan, advice));
     }
 
     private static String sentence(LevelPlan plan) {
@@ -25,7 +25,28 @@ public record LevelVerdict(String sentence, String nextStep) {
         return miss < 0 ? start + Print.decimal(-miss, 1) + " dB too quiet" : start + "right in the aim";
     }
 
-    private static String nextStep(Advice advice) {
+    /** What is listened to goes by its average, and by who stands too much of it. */
+    private static String heard(LevelPlan plan) {
+        if (plan.firstToClip().isPresent()) {
+            return sentence(plan);
+        }
+        if (plan.last().average().isSilence()) {
+            return "Nothing is heard at " + plan.end().name() + ": something on the way is shut";
+        }
+        String start = plan.end().name() + ": " + Print.decimal(plan.endAverage(), 0) + " dB SPL on average, ";
+        double miss = plan.miss().db();
+        if (miss == 0) {
+            return start + "right for a long session";
+        }
+        return start + (miss > 0 ? "louder than is good for a long session" : "quieter than one works with");
+    }
+
+    private static String nextStep(LevelPlan plan, Advice advice) {
+        if (!plan.isRecorded()) {
+            return advice.remedy()
+                    .map(remedy -> remedy.words() + ", then put it on and listen")
+                    .orElse("Begin with the volume down, then turn up to where it stands");
+        }
         if (advice.obstacle().isPresent() && advice.isFollowed()) {
             return "No knob position fits: see what was noticed";
         }

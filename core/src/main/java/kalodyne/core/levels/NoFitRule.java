@@ -30,11 +30,8 @@ final class NoFitRule implements LevelRule {
         boolean isSmallest = obstacle.kind() == Hindrance.Kind.TOO_HOT_AT_LOWEST
                 || obstacle.kind() == Hindrance.Kind.TOO_QUIET_AT_HIGHEST;
         return plan.stages().stream()
-                .filter(stage -> plan.flow()
-                        .points()
-                        .get(stage.stage().point())
-                        .id()
-                        .equals(obstacle.point()))
+                .filter(stage ->
+                        plan.flow().points().get(stage.stage().point()).id().equals(obstacle.point()))
                 .reduce((before, after) -> after)
                 .map(stage -> stage.stage().station())
                 .map(index -> isSmallest ? Math.max(0, index - 1) : index)
@@ -48,11 +45,8 @@ final class NoFitRule implements LevelRule {
 
     private static String label(LevelPlan plan, Hindrance obstacle) {
         return plan.stages().stream()
-                .filter(stage -> plan.flow()
-                        .points()
-                        .get(stage.stage().point())
-                        .id()
-                        .equals(obstacle.point()))
+                .filter(stage ->
+                        plan.flow().points().get(stage.stage().point()).id().equals(obstacle.point()))
                 .reduce((before, after) -> after)
                 .map(stage -> LevelRules.words(plan, stage))
                 .orElse("a stage");
@@ -66,16 +60,18 @@ final class NoFitRule implements LevelRule {
                 .collect(Collectors.joining(" and "));
         String because = locks.isEmpty() ? "" : " You locked " + locks + ".";
         return switch (obstacle.kind()) {
-            case OVERLOADED -> isAtSource(plan, obstacle)
-                    ? "The source itself distorts: its loudest peak is " + missing + " above what it can give."
-                    : label(plan, obstacle) + " is overloaded by " + missing + ", however far down all before it is."
-                            + because;
+            case OVERLOADED ->
+                isAtSource(plan, obstacle)
+                        ? "The source itself distorts: its loudest peak is " + missing + " above what it can give."
+                        : label(plan, obstacle) + " is overloaded by " + missing
+                                + ", however far down all before it is." + because;
             case TOO_HOT_AT_LOWEST ->
                 "With every knob at its lowest it is still " + missing + " above the aim." + because;
             case TOO_QUIET_AT_HIGHEST -> "With every knob at its highest it still lacks " + missing + "." + because;
             case CLIPS_BEFORE_AIM ->
                 label(plan, obstacle) + " distorts " + missing + " before the aim is reached." + because;
-            case BETWEEN_CLICKS -> "One click is too little, the next too much: " + missing + " beside the aim." + because;
+            case BETWEEN_CLICKS ->
+                "One click is too little, the next too much: " + missing + " beside the aim." + because;
             case OUT_OF_BALANCE -> "It stays " + missing + " quieter than the others in the mix." + because;
             case NOT_DRIVEN -> "The preamp stays " + missing + " short of being driven." + because;
         };
@@ -87,9 +83,8 @@ final class NoFitRule implements LevelRule {
             return "Unlock it, or turn it by hand by " + Print.decimal(wanted, 1) + " dB";
         }
         return switch (obstacle.kind()) {
-            case OVERLOADED -> isAtSource(plan, obstacle)
-                    ? "Play softer, or correct what the source is described with"
-                    : pad(wanted);
+            case OVERLOADED ->
+                isAtSource(plan, obstacle) ? "Play softer, or correct what the source is described with" : pad(wanted);
             case TOO_HOT_AT_LOWEST -> pad(wanted);
             case TOO_QUIET_AT_HIGHEST, OUT_OF_BALANCE ->
                 "Add " + (long) Math.ceil(wanted) + " dB before " + plan.trace().socket()

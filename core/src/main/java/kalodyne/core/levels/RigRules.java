@@ -114,9 +114,8 @@ final class RigRules {
             if (plan.station(stage).isJoint() || stage.stage().ceiling().isEmpty() || stage.clips()) {
                 continue;
             }
-            double over = levels.worstPeak(point)
-                    .above(stage.stage().ceiling().get())
-                    .db();
+            double over =
+                    levels.worstPeak(point).above(stage.stage().ceiling().get()).db();
             if (over > 0) {
                 add(
                         "level.together",
@@ -139,7 +138,9 @@ final class RigRules {
                             doubt.isContradiction() ? "value.contradiction" : "value.unknown",
                             doubt.isContradiction() ? Severity.WEAK : Severity.NOTE,
                             station,
-                            LevelRules.decibels(plan.levels().spread(plan.trace().path().end()).db()),
+                            LevelRules.decibels(plan.levels()
+                                    .spread(plan.trace().path().end())
+                                    .db()),
                             doubt.isContradiction() ? "Two values cannot both be right" : "Not known",
                             doubt.words(),
                             doubt.isContradiction()

@@ -8,10 +8,13 @@ import kalodyne.core.gain.Advised;
 import kalodyne.core.gain.Flow;
 import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.GainSchool;
 import kalodyne.core.gain.Turn;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.rig.Rig;
 import kalodyne.core.run.Run;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
 
 /**
  * The levels of all that is plugged in a setup. What is advised depends on what is plugged and not on where the knobs stand: it
@@ -23,6 +26,9 @@ public final class SetupLevels {
     private final List<Trace> traces;
     private final FlowLevels levels;
     private final Advised advised;
+
+    /** What the usual school would advise; looked for when it is first asked for. */
+    private Advised usual;
 
     private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised) {
         this.rig = rig;
@@ -91,6 +97,23 @@ public final class SetupLevels {
         List<Finding> findings = new ArrayList<>(LevelRules.check(plan, advice));
         findings.addAll(RigRules.check(rig, plan));
         return new RunLevels(plan, advice, Finding.worstFirst(findings), LevelVerdict.of(plan, advice));
+    }
+
+    /** What the school of gain costs a run against the usual one: " Costs 3.1 dB of noise."; empty where it costs nothing. */
+    public String costOfSchool(LevelPlan plan) {
+        if (wanted.school() == GainSchool.STRONG_SOURCE) {
+            return "";
+        }
+        if (usual == null) {
+            usual = GainAdviser.advise(rig.flow(), wanted.with(GainSchool.STRONG_SOURCE));
+        }
+        int end = plan.trace().path().end();
+        Gain best = FlowLevels.of(usual.followedOn(rig.flow())).range(end);
+        Gain here = FlowLevels.of(advised.followedOn(rig.flow())).range(end);
+        double cost = best.minus(here).db();
+        return cost < 0.05 || Double.isNaN(cost)
+                ? " Costs nothing here."
+                : " Costs " + Print.decimal(cost, 1) + " dB of noise here.";
     }
 
     /** All about a run that was described without gear. */

@@ -17,10 +17,4 @@ import kalodyne.core.units.Level;
  * @param noise that it adds, as a level here
  */
 public record Stage(
-        String label,
-        int station,
-        int point,
-        OptionalInt knob,
-        Gain gain,
-        Optional<Level> ceiling,
-        Level noise) {}
+        String label, int station, int point, OptionalInt knob, Gain gain, Optional<Level> ceiling, Level noise) {}

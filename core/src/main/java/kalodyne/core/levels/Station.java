@@ -16,6 +16,16 @@ public record Station(int index, Kind kind, String name, String detail) {
         END
     }
 
+    /** "Interface, line socket 3". */
+    public String words() {
+        return joined(", ");
+    }
+
+    /** Its name and, where there is any, its detail. */
+    public String joined(String between) {
+        return detail.isEmpty() ? name : name + between + detail;
+    }
+
     public boolean isJoint() {
         return kind == Kind.JOINT;
     }

@@ -44,7 +44,9 @@ public record Trace(
 
     /** All runs of a setup. */
     public static List<Trace> all(Rig rig) {
-        return rig.flow().runs().stream().map(path -> new Tracing(rig, path).trace()).toList();
+        return rig.flow().runs().stream()
+                .map(path -> new Tracing(rig, path).trace())
+                .toList();
     }
 
     private static final class Tracing {
@@ -136,8 +138,7 @@ public record Trace(
         }
 
         private OptionalInt rate(Point end) {
-            List<Integer> rates =
-                    rig.patch().devices().get(end.station()).sampleRatesHz();
+            List<Integer> rates = rig.patch().devices().get(end.station()).sampleRatesHz();
             return rates.contains(USUAL_RATE)
                     ? OptionalInt.of(USUAL_RATE)
                     : rates.stream().mapToInt(Integer::intValue).findFirst();

@@ -37,6 +37,14 @@ public enum AimSchool {
         return reason;
     }
 
+    public double low() {
+        return low;
+    }
+
+    public double high() {
+        return high;
+    }
+
     /** A track that is aimed so. */
     public End on(End track) {
         return track.withAim(low, high, line);

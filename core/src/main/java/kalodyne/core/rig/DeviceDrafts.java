@@ -163,8 +163,7 @@ final class DeviceDrafts {
                 .filter(control -> control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM)
                 .findFirst()
                 .or(() -> acting.stream().filter(Controls::isVolume).findFirst());
-        String mark = id + "." + stage.id()
-                + (stage.side().isEmpty() && side != Side.MIDDLE ? ":" + side.word() : "");
+        String mark = id + "." + stage.id() + (stage.side().isEmpty() && side != Side.MIDDLE ? ":" + side.word() : "");
         List<Link> next = links;
         boolean isPast = false;
         for (DeviceControl control : acting) {
@@ -250,7 +249,9 @@ final class DeviceDrafts {
     }
 
     private Optional<Stage> stageOf(String stageId) {
-        return device.stages().stream().filter(stage -> stage.id().equals(stageId)).findFirst();
+        return device.stages().stream()
+                .filter(stage -> stage.id().equals(stageId))
+                .findFirst();
     }
 
     /** What a pan pot, or the balance of a stereo channel, takes on the way to a side. */

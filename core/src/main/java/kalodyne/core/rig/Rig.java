@@ -41,8 +41,7 @@ import kalodyne.core.units.Gain;
  * @param doubts what is not known or contradicts itself
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
-public record Rig(
-        Patch patch, Flow flow, Map<String, String> leads, List<Doubt> doubts, List<Loop> loops) {
+public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt> doubts, List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** A rise above the middle by less is none. */
@@ -89,9 +88,8 @@ public record Rig(
                                 point.sound().isPresent() && point.station().equals(source.station()))
                         .count()
                 > 1;
-        String what = isPlayback ? played + " playback" : played;
-        String which = isOneOfSeveral ? ", " + source.label() : "";
-        return what + which + " → " + endName(run.end());
+        String which = isPlayback || isOneOfSeveral ? ", " + source.label() : "";
+        return played + which + " → " + endName(run.end());
     }
 
     /** With the device where several record. */
@@ -126,12 +124,13 @@ public record Rig(
 
         Rig rig() {
             List<Transfer> ways = new ArrayList<>();
-            joints.forEach(joint -> joint.reading().ifPresent(reading -> reading.ways().stream()
-                    .filter(way -> !way.isLost())
-                    .forEach(way -> {
-                        ways.add(way);
-                        nameLeads(joint.patch(), way);
-                    })));
+            joints.forEach(joint -> joint.reading()
+                    .ifPresent(reading -> reading.ways().stream()
+                            .filter(way -> !way.isLost())
+                            .forEach(way -> {
+                                ways.add(way);
+                                nameLeads(joint.patch(), way);
+                            })));
             for (Map.Entry<String, Device> entry : patch.devices().entrySet()) {
                 List<Signal> received = new ArrayList<>();
                 List<Signal> given = new ArrayList<>();
@@ -156,7 +155,8 @@ public record Rig(
         }
 
         private void nameLeads(Patch joint, Transfer way) {
-            String names = joint.leads().values().stream().map(Lead::name).distinct().collect(Collectors.joining(", "));
+            String names =
+                    joint.leads().values().stream().map(Lead::name).distinct().collect(Collectors.joining(", "));
             if (!names.isEmpty()) {
                 leads.put(
                         Signal.mark(way.from().socket(), way.from().channel()) + ">"

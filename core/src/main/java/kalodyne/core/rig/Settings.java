@@ -81,9 +81,9 @@ public record Settings(
         Map<Spot, Double> moved = new HashMap<>();
         positions.forEach((spot, position) -> moved.put(anew.apply(spot), position));
         Map<String, Double> balance = new HashMap<>();
-        balanceDb.forEach((device, db) -> balance.put(anew.apply(new Spot(device, "x")).item(), db));
-        return new Settings(
-                moved, locked.stream().map(anew).collect(Collectors.toSet()), school, aim, balance);
+        balanceDb.forEach(
+                (device, db) -> balance.put(anew.apply(new Spot(device, "x")).item(), db));
+        return new Settings(moved, locked.stream().map(anew).collect(Collectors.toSet()), school, aim, balance);
     }
 
     public Wanted wanted() {

@@ -74,6 +74,8 @@ public final class SettingsMapping extends Mapping {
     }
 
     private static void numbers(JsonPlace object, BiConsumer<String, Double> each) {
-        object.node().properties().forEach(field -> each.accept(field.getKey(), field.getValue().asDouble()));
+        object.node()
+                .properties()
+                .forEach(field -> each.accept(field.getKey(), field.getValue().asDouble()));
     }
 }

@@ -58,7 +58,8 @@ public final class SetupMapping extends Mapping {
         requireTheirRuns(root.get("takes"), runs, takes);
         return build(
                 root,
-                () -> new Setup(root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, settings, wish, takes));
+                () -> new Setup(
+                        root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, settings, wish, takes));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {

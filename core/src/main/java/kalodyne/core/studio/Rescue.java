@@ -19,8 +19,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.rig.Settings;
 
 /**
  * Takes what can still be read out of a damaged studio. The damaged file is moved aside, whole; a new one with what was

@@ -48,8 +48,7 @@ public record TakeVerdict(
      * @param wanted how the controls should be set
      * @param whenRecorded where they stood when the take was made
      */
-    public static TakeVerdict of(
-            LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded, TakeReport take) {
+    public static TakeVerdict of(LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded, TakeReport take) {
         LevelPlan predicted = now.turned(whenRecorded);
         if (take.isSilent()) {
             return silent(now, wanted, predicted, take);

@@ -23,8 +23,7 @@ class BoathouseTest {
         Take take = studio.setups().get(0).takes().get(0);
         LevelPlan plan = Boathouse.bassSynth(studio).turned(take.positions());
         String file = folder.resolve(take.file()).toString();
-        assertThat(stat(Tool.run("sox", file, "-n", "stats"), "Pk lev dB"))
-                .isCloseTo(plan.endPeak(), within(0.02));
+        assertThat(stat(Tool.run("sox", file, "-n", "stats"), "Pk lev dB")).isCloseTo(plan.endPeak(), within(0.02));
         // Before the first note there is nothing but noise. SoX tells RMS re 1.0, 3.01 dB under the sine reference.
         assertThat(stat(Tool.run("sox", file, "-n", "trim", "0", "0.7", "stats"), "RMS lev dB") + 3.01)
                 .isCloseTo(plan.endFloor(), within(0.2));

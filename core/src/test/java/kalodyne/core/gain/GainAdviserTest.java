@@ -22,7 +22,9 @@ class GainAdviserTest {
         double cost = 0;
         for (int e = 0; e < count; e++) {
             double off = levels.aimed(e) - levels.flow().ends().get(e).middle();
-            cost += -levels.range(e).db() + 100 * Math.abs(levels.miss(e).db()) + (off > 0 ? 3 * count * off : -2 * off);
+            cost += -levels.range(e).db()
+                    + 100 * Math.abs(levels.miss(e).db())
+                    + (off > 0 ? 3 * count * off : -2 * off);
         }
         return cost;
     }

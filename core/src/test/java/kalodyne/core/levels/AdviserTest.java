@@ -26,8 +26,7 @@ class AdviserTest {
         assertThat(advice.obstacle()).isEmpty();
         assertThat(advice.of(Run.VOLUME).orElseThrow().stays()).isTrue();
         assertThat(advice.remedy().orElseThrow().words()).isEqualTo("Turn the gain on Interface from 12:00 to 10:15");
-        assertThat(LevelPlan.of(Runs.plain().turned(advice.turns())).endPeak())
-                .isCloseTo(-9, within(1e-9));
+        assertThat(LevelPlan.of(Runs.plain().turned(advice.turns())).endPeak()).isCloseTo(-9, within(1e-9));
     }
 
     @Test
@@ -52,11 +51,10 @@ class AdviserTest {
     void names_what_is_in_the_way() {
         Run run = Runs.plain();
         Run fixed = run.withSource(Runs.source(6, -6, -80, 18, 0, Optional.empty()));
-        assertThat(obstacle(fixed, Runs.linear(10, 40), 24, 22))
-                .hasValueSatisfying(obstacle -> {
-                    assertThat(obstacle.kind()).isEqualTo(Hindrance.Kind.TOO_HOT_AT_LOWEST);
-                    assertThat(obstacle.by().db()).isCloseTo(2, within(1e-6));
-                });
+        assertThat(obstacle(fixed, Runs.linear(10, 40), 24, 22)).hasValueSatisfying(obstacle -> {
+            assertThat(obstacle.kind()).isEqualTo(Hindrance.Kind.TOO_HOT_AT_LOWEST);
+            assertThat(obstacle.by().db()).isCloseTo(2, within(1e-6));
+        });
         assertThat(obstacle(fixed, Runs.linear(-30, -10), 24, 22).map(Hindrance::kind))
                 .contains(Hindrance.Kind.TOO_QUIET_AT_HIGHEST);
         assertThat(obstacle(fixed, Runs.linear(-8, 32), 24, 0).map(Hindrance::kind))
@@ -67,7 +65,8 @@ class AdviserTest {
         assertThat(Adviser.advise(loud).obstacle().map(Hindrance::kind)).contains(Hindrance.Kind.OVERLOADED);
     }
 
-    private static Optional<Hindrance> obstacle(Run run, kalodyne.core.gear.Taper taper, double ceiling, double socket) {
+    private static Optional<Hindrance> obstacle(
+            Run run, kalodyne.core.gear.Taper taper, double ceiling, double socket) {
         return Adviser.advise(run.withInput(
                         Runs.input(InputKind.LINE, 10_000, Optional.of(socket), Runs.knob("gain", taper, 0), ceiling)))
                 .obstacle();

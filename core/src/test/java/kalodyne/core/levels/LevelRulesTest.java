@@ -130,8 +130,7 @@ class LevelRulesTest {
             TOO_QUIET_AT_HIGHEST | track  | 4.2  | With every knob at its highest it still lacks 4.2 dB. | Add 5 dB before socket 3 with a preamp or booster, or use a louder output
             CLIPS_BEFORE_AIM     | input  | 3.1  | Interface gain distorts 3.1 dB before the aim is reached. | Aim lower by 4 dB, or use another input
             """)
-    void names_the_cure_for_each_obstacle(
-            Hindrance.Kind kind, String point, double by, String reason, String cure) {
+    void names_the_cure_for_each_obstacle(Hindrance.Kind kind, String point, double by, String reason, String cure) {
         Hindrance obstacle = new Hindrance(kind, point, "", new Gain(by), List.of());
         Finding finding = new NoFitRule()
                 .check(LevelPlan.of(Runs.plain()), new Advice(List.of(), Optional.of(obstacle)))

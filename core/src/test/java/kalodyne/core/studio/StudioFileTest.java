@@ -28,8 +28,8 @@ import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.testing.Runs;
-import org.junit.jupiter.api.BeforeEach;
 import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -271,8 +271,11 @@ class StudioFileTest {
     /** A file of the first version, whose takes belonged to runs, is brought to this one with all that is in it. */
     @Test
     void an_older_file_is_brought_to_this_version() throws Exception {
-        Studio studio = Studio.empty().changing("setup-1", setup -> setup.with(Runs.plain())
-                .with(new Take("Take 1", Runs.plain().name(), "a.wav", Instant.EPOCH, Map.of())));
+        Studio studio = Studio.empty()
+                .changing(
+                        "setup-1",
+                        setup -> setup.with(Runs.plain())
+                                .with(new Take("Take 1", Runs.plain().name(), "a.wav", Instant.EPOCH, Map.of())));
         Path present = folder.resolve("present.kalodyne");
         StudioFile.write(present, studio);
         Flyway.configure()

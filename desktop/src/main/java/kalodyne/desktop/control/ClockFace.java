@@ -12,10 +12,11 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.StrokeLineCap;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
+import kalodyne.core.units.Gain;
 
 /**
  * A knob as a clock: the hand is where it stands, the mark on the rim where it should. The hand follows the mouse by
- * quarter hours, with Shift freely; so do the arrow keys and the wheel.
+ * quarter hours, with Shift freely; so do the arrow keys and the wheel; with Ctrl the keys turn by a decibel.
  */
 public final class ClockFace extends PaintedRegion {
     private static final int HOURS = 12;
@@ -101,6 +102,10 @@ public final class ClockFace extends PaintedRegion {
     }
 
     private void key(KeyEvent event) {
+        if (event.isShortcutDown()) {
+            keyWithShortcut(event);
+            return;
+        }
         switch (event.getCode()) {
             case UP, RIGHT -> nudge(1, event.isShiftDown());
             case DOWN, LEFT -> nudge(-1, event.isShiftDown());
@@ -112,6 +117,27 @@ public final class ClockFace extends PaintedRegion {
             }
         }
         event.consume();
+    }
+
+    private void keyWithShortcut(KeyEvent event) {
+        switch (event.getCode()) {
+            case UP -> nudgeByDecibel(1);
+            case DOWN -> nudgeByDecibel(-1);
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    /** What is shut opens by the least that can be set. */
+    private void nudgeByDecibel(double db) {
+        boolean isShut = Double.isInfinite(present.gain().db());
+        if (present.taper().isStepped() || isShut) {
+            nudge(db, false);
+        } else {
+            turn(this, present.taper().positionFor(present.gain().plus(new Gain(db))));
+        }
     }
 
     private void nudge(double direction, boolean finely) {

@@ -1,39 +1,62 @@
 package kalodyne.desktop.levels;
 
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.model.StudioModel;
 
-/** One control: its clock face, where it stands as text that can be typed over, and where it should stand. */
+/**
+ * One control: its clock face, where it stands as text that can be typed over, where it should stand, and whether it must stay.
+ */
 final class ControlPanel extends VBox {
     private final ClockFace face;
     private final Label name = new Label();
     private final QuantityField typed;
     private final Label advice = new Label();
     private final Label problem = new Label();
+    private final ToggleButton lock = new ToggleButton("Lock");
     private final Tooltip hint = new Tooltip();
     private Setting shown;
 
-    ControlPanel(String control, PeakDrag.Turn turn) {
+    ControlPanel(String control, StudioModel studio) {
+        String id = control.replace('.', '-');
         getStyleClass().add("control-panel");
-        face = new ClockFace((gesture, position) -> turn.turn(gesture, control, position));
-        face.setId(control + "-face");
+        face = new ClockFace((gesture, position) -> studio.turn(gesture, control, position));
+        face.setId(id + "-face");
+        face.addEventHandler(javafx.scene.input.KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.L && !event.isShortcutDown() && lock.isVisible()) {
+                lock.fire();
+                event.consume();
+            }
+        });
         Tooltip.install(face, hint);
         typed = new QuantityField(
-                text -> turn.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
-        typed.setId(control + "-field");
+                text -> studio.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
+        typed.setId(id + "-field");
         name.getStyleClass().addAll("strong", "small", "control-name");
         advice.getStyleClass().addAll("advised", "small");
-        advice.setId(control + "-advice");
+        advice.setId(id + "-advice");
+        lock.getStyleClass().addAll("quiet", "lock");
+        lock.setId(id + "-lock");
+        lock.setTooltip(new Tooltip("A locked knob stays where it is; the others are set around it (L)"));
+        lock.setOnAction(event -> studio.editSettings(
+                lock.isSelected() ? "lock a knob" : "unlock a knob",
+                settings -> settings.turned(java.util.Map.of(
+                                Spot.read(control), shown.present().position()))
+                        .locked(Spot.read(control), lock.isSelected())));
+        lock.managedProperty().bind(lock.visibleProperty());
         problem.getStyleClass().addAll("problem", "small");
         problem.setWrapText(true);
-        problem.setId(control + "-problem");
+        problem.setId(id + "-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        getChildren().addAll(face, name, typed, advice, problem);
+        getChildren().addAll(face, name, typed, advice, lock, problem);
     }
 
     /** What stands in the field has two parts; somebody who types over one of them means that one. */
@@ -46,19 +69,30 @@ final class ControlPanel extends VBox {
         return parts[0].strip().equals(before[0].strip()) ? parts[1] : parts[0];
     }
 
-    void show(Setting setting) {
+    void show(Setting setting, boolean canLock) {
         shown = setting;
         face.show(setting.present(), setting.advised());
         name.setText(setting.present().name());
+        name.setTooltip(new Tooltip(setting.present().name() + " on " + setting.owner()));
         typed.show(setting.present().reading());
         hint.setText("A quarter of an hour is "
                 + Print.decimal(setting.present().perQuarterHour().db(), 1)
-                + " dB here. Arrow keys turn; Enter sets as advised.");
+                + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.");
         typed.setAccessibleText(setting.present().name() + " on " + setting.owner());
-        advice.setText(
-                setting.stays()
-                        ? "stays"
-                        : "→ " + Print.signed(setting.advised().gain().db(), 1) + " dB · "
-                                + setting.advised().clock());
+        lock.setVisible(canLock);
+        lock.setSelected(setting.isLocked());
+        lock.setText(setting.isLocked() ? "Locked" : "Lock");
+        lock.setAccessibleText("Lock the " + setting.present().name() + " on " + setting.owner());
+        advice.setText(advised(setting));
+    }
+
+    private static String advised(Setting setting) {
+        if (setting.isLocked()) {
+            return "stays, locked";
+        }
+        return setting.stays()
+                ? "stays"
+                : "→ " + Print.signed(setting.advised().gain().db(), 1) + " dB · "
+                        + setting.advised().clock();
     }
 }

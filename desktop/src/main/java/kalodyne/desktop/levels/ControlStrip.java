@@ -1,54 +1,53 @@
 package kalodyne.desktop.levels;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Setting;
-import kalodyne.core.run.Run;
-import kalodyne.desktop.model.RunReading;
+import kalodyne.desktop.model.StudioModel;
 
-/** The controls of the run, each under the column of the corridor that it acts in; under the track, the noise. */
+/** The controls of the run, each under the column of the corridor that it acts in. */
 final class ControlStrip extends Pane {
-    private static final double GAP = 12;
-
     private final Corridor corridor;
-    private final PeakDrag.Turn turn;
+    private final StudioModel studio;
     private final Map<String, ControlPanel> panels = new LinkedHashMap<>();
-    private final NoiseShares noise = new NoiseShares();
+    private List<String> order = List.of();
 
-    ControlStrip(Corridor corridor, PeakDrag.Turn turn) {
+    ControlStrip(Corridor corridor, StudioModel studio) {
         this.corridor = corridor;
-        this.turn = turn;
-        getChildren().add(noise);
+        this.studio = studio;
         setMinHeight(Region.USE_PREF_SIZE);
         corridor.widthProperty().addListener(change -> requestLayout());
     }
 
-    void show(RunReading reading) {
-        for (Setting setting : reading.advice().settings()) {
-            panels.computeIfAbsent(setting.name(), this::newPanel).show(setting);
+    void show(RunLevels run) {
+        List<Setting> settings = run.advice().settings();
+        List<String> names = settings.stream().map(Setting::name).toList();
+        boolean canLock = run.plan().described().isEmpty();
+        for (Setting setting : settings) {
+            panels.computeIfAbsent(setting.name(), name -> new ControlPanel(name, studio))
+                    .show(setting, canLock);
         }
-        panels.forEach(
-                (name, panel) -> panel.setVisible(reading.run().controls().containsKey(name)));
-        noise.show(reading.plan());
+        if (!names.equals(order)) {
+            order = names;
+            // In the order of the signal, so that Tab goes along it.
+            getChildren().setAll(names.stream().map(panels::get).toList());
+            panels.keySet().retainAll(names);
+        }
         requestLayout();
-    }
-
-    private ControlPanel newPanel(String control) {
-        ControlPanel panel = new ControlPanel(control, turn);
-        // In the order of the signal, so that Tab goes along it.
-        getChildren().add(control.equals(Run.VOLUME) ? 0 : getChildren().size() - 1, panel);
-        return panel;
     }
 
     @Override
     protected double computePrefHeight(double width) {
-        double highest = noise.prefHeight(-1);
-        for (ControlPanel panel : panels.values()) {
-            highest = Math.max(highest, panel.prefHeight(-1));
-        }
-        return highest;
+        return panels.values().stream()
+                .mapToDouble(panel -> panel.prefHeight(-1))
+                .max()
+                .orElse(0);
     }
 
     @Override
@@ -57,29 +56,26 @@ final class ControlStrip extends Pane {
             return;
         }
         corridor.measure(corridor.getWidth(), corridor.getHeight());
-        int last = corridor.plan().stages().size() - 1;
-        panels.forEach((name, panel) -> place(panel, name.equals(Run.VOLUME) ? 0 : last - 1));
-        placeNoise(last);
+        double free = 0;
+        for (String name : order) {
+            ControlPanel panel = panels.get(name);
+            int stage = stage(corridor.plan(), name);
+            double width = Math.max(panel.prefWidth(-1), corridor.columns().width(stage));
+            double x = Math.max(free, corridor.centre(stage) - width / 2);
+            panel.resizeRelocate(x, 0, width, panel.prefHeight(width));
+            free = x + width;
+        }
     }
 
-    /** Under the track where that is free, else between the controls; where neither is, the findings tell it. */
-    private void placeNoise(int last) {
-        double width = noise.prefWidth(-1);
-        double right = getWidth() - width;
-        ControlPanel gain = panels.get(Run.GAIN);
-        double besideGain = gain.getLayoutX() + (gain.getWidth() + gain.prefWidth(-1)) / 2 + GAP;
-        double between = corridor.centre(1) - corridor.columnWidth() / 2;
-        double gainStart = gain.getLayoutX() + (gain.getWidth() - gain.prefWidth(-1)) / 2;
-        double x = Math.min(right, corridor.centre(last) - width / 2);
-        boolean fitsBeside = right >= besideGain;
-        boolean fitsBetween = between + width + GAP <= gainStart;
-        noise.setVisible(fitsBeside || fitsBetween);
-        noise.resizeRelocate(fitsBeside ? Math.max(x, besideGain) : between, 0, width, noise.prefHeight(-1));
-    }
-
-    private void place(ControlPanel panel, int stage) {
-        double width = Math.max(panel.prefWidth(-1), corridor.columnWidth());
-        double x = Math.max(0, corridor.centre(stage) - width / 2);
-        panel.resizeRelocate(x, 0, width, panel.prefHeight(width));
+    /** The first stage that a control acts in. */
+    private static int stage(LevelPlan plan, String knob) {
+        return IntStream.range(0, plan.stages().size())
+                .filter(i -> {
+                    var acting = plan.stages().get(i).stage().knob();
+                    return acting.isPresent()
+                            && plan.flow().knobs().get(acting.getAsInt()).id().equals(knob);
+                })
+                .findFirst()
+                .orElse(0);
     }
 }

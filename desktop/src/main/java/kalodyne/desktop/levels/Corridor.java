@@ -14,8 +14,6 @@ import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.run.Station;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
@@ -26,16 +24,23 @@ import kalodyne.desktop.control.Texture;
  * the walls, the loudest peak, the average and the noise run between them, the aim stands at the end.
  */
 final class Corridor extends PaintedRegion {
+    private static final double LEFT_EM = 3.4;
+    private static final double RIGHT_EM = 3.4;
     private static final double[] SOLID = null;
     private static final double[] DASHED = {8, 5};
     private static final double[] DOTTED = {1.5, 4.5};
+    private static final double[] DOTTED_RULE = {1, 4};
+    private static final double[] DASHED_THIN = {3, 3};
 
     private LevelPlan plan;
-    private Station.Part focus = Station.Part.INPUT;
+    private List<LevelPlan> others = List.of();
+    private int focus;
+    private double zoom = 1;
+    private double scrolled;
     private CorridorScale scale;
+    private Columns columns;
     private double left;
     private double top;
-    private double columnWidth;
 
     Corridor() {
         setId("corridor");
@@ -47,11 +52,39 @@ final class Corridor extends PaintedRegion {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     }
 
-    void show(LevelPlan shown, Station.Part focused) {
+    /**
+     * Shows a run.
+     *
+     * @param focused the station to stand out
+     * @param overlaid other runs to be seen behind it
+     */
+    void show(LevelPlan shown, int focused, List<LevelPlan> overlaid) {
         plan = shown;
         focus = focused;
-        setAccessibleText("Levels along " + shown.run().name() + ": loudest peak in the track " + shown.trackPeak());
+        others = overlaid;
+        setAccessibleText(
+                "Levels along " + shown.name() + ": loudest peak at its end " + shown.onScale(shown.endPeak()));
+        setMinWidth(neededWidth());
         repaint();
+    }
+
+    /** Wider columns, where more than 1. */
+    void zoom(double newZoom) {
+        zoom = newZoom;
+        if (plan != null) {
+            setMinWidth(neededWidth());
+            repaint();
+        }
+    }
+
+    /** How much of it is out of sight on the left: the scale stays in sight. */
+    void scrolled(double pixels) {
+        scrolled = pixels;
+        repaint();
+    }
+
+    private double neededWidth() {
+        return Columns.needed(plan, em(), zoom) + (LEFT_EM + RIGHT_EM) * em();
     }
 
     LevelPlan plan() {
@@ -64,7 +97,7 @@ final class Corridor extends PaintedRegion {
 
     /** The middle of a stage's column, in pixels from the left edge. */
     double centre(int stage) {
-        return left + (stage + 0.5) * columnWidth;
+        return columns.centre(stage);
     }
 
     /** The size of the text, in pixels. */
@@ -72,8 +105,8 @@ final class Corridor extends PaintedRegion {
         return em();
     }
 
-    double columnWidth() {
-        return columnWidth;
+    Columns columns() {
+        return columns;
     }
 
     /** Where a level is painted, in pixels from the upper edge. */
@@ -82,12 +115,11 @@ final class Corridor extends PaintedRegion {
     }
 
     private String numbersAt(double x) {
-        if (plan == null || columnWidth == 0) {
+        if (plan == null || columns == null) {
             return "";
         }
-        int column = (int) Math.floor((x - left) / columnWidth);
-        StageLevel stage = plan.stages().get(Math.max(0, Math.min(plan.stages().size() - 1, column)));
-        return stage.stage().label() + "\n" + stage.words();
+        StageLevel stage = plan.stages().get(columns.at(x));
+        return plan.station(stage).name() + ", " + stage.stage().label() + "\n" + stage.words();
     }
 
     /** The same height, counted from the top of the scale. */
@@ -97,10 +129,10 @@ final class Corridor extends PaintedRegion {
 
     /** Works out where things lie; also called by others who must know before it is painted. */
     void measure(double width, double height) {
-        left = 3.4 * em();
+        left = LEFT_EM * em();
         top = 1.5 * em();
-        double bottom = 1.7 * em();
-        columnWidth = Math.max(1, (width - left - 3.4 * em()) / plan.stages().size());
+        double bottom = (hasGroups() ? 2.9 : 1.7) * em();
+        columns = Columns.of(plan, em(), zoom, left, Math.max(1, width - left - RIGHT_EM * em()));
         scale = CorridorScale.of(plan, Math.max(1, height - top - bottom));
     }
 
@@ -112,67 +144,77 @@ final class Corridor extends PaintedRegion {
         measure(width, height);
         g.setTextBaseline(VPos.CENTER);
         paintGround(g);
-        paintRules(g);
+        paintRules(g, width);
         paintWalls(g);
         paintAim(g);
-        paintSeparators(g);
+        paintSeparators(g, height);
+        others.forEach(other -> paintOther(g, other));
         paintLine(g, Ink.FLOOR, 1.6, DOTTED, StageLevel::floor);
         paintLine(g, Ink.AVERAGE, 2, DASHED, StageLevel::average);
         paintLine(g, Ink.PEAK, 3.2, SOLID, StageLevel::peak);
         paintNumbers(g);
         paintColumnNames(g, height);
+        paintScale(g, width);
+    }
+
+    /** Of a run through gear the stages are grouped by the devices that they are in. */
+    private boolean hasGroups() {
+        return plan.described().isEmpty();
     }
 
     private void paintGround(GraphicsContext g) {
         g.setFill(color(Ink.CARD));
-        g.fillRect(left, top, columnWidth * plan.stages().size(), scale.height());
-        int[] focused = focusedColumns();
+        g.fillRect(left, top, columns.end() - left, scale.height());
         g.setFill(color(Ink.ACT).deriveColor(0, 1, 1, 0.06));
-        g.fillRect(left + focused[0] * columnWidth, top, (focused[1] - focused[0]) * columnWidth, scale.height());
-    }
-
-    private int[] focusedColumns() {
-        int from = plan.stages().size();
-        int to = 0;
-        for (int i = 0; i < plan.stages().size(); i++) {
-            if (plan.stages().get(i).stage().part() == focus) {
-                from = Math.min(from, i);
-                to = i + 1;
+        for (int i = 0; i < columns.count(); i++) {
+            if (plan.stages().get(i).stage().station() == focus) {
+                g.fillRect(columns.start(i), top, columns.width(i), scale.height());
             }
         }
-        return new int[] {Math.min(from, to), to};
     }
 
-    private void paintRules(GraphicsContext g) {
-        double right = left + columnWidth * plan.stages().size();
-        g.setFont(labelFont());
+    private void paintRules(GraphicsContext g, double width) {
         g.setLineWidth(1);
-        g.setTextAlign(TextAlignment.RIGHT);
+        g.setStroke(color(Ink.RULE));
         for (double tick : scale.ticks(0, em())) {
             double y = Math.rint(y(tick)) + 0.5;
-            g.setStroke(color(Ink.RULE));
-            g.strokeLine(left, y, right, y);
-            g.setFill(color(Ink.SECOND));
-            g.fillText(Print.signed(tick, 0), left - 0.5 * em(), y);
+            g.strokeLine(left, y, columns.end(), y);
         }
-        g.setFont(strongFont());
-        g.fillText("dBu", left - 0.5 * em(), top - 0.8 * em());
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText("dBFS", right + 0.5 * em(), top - 0.8 * em());
         g.setFont(labelFont());
-        paintDigitalTicks(g, right + 0.5 * em());
-        paintKnee(g, right);
+        g.setFill(color(Ink.SECOND));
+        paintKnee(g, columns.end());
     }
 
-    /** Round levels in the recording, and the edges of the aim, which go before. */
-    private void paintDigitalTicks(GraphicsContext g, double x) {
-        double fullScale = plan.run().converter().fullScale().dbu();
-        double high = plan.run().aim().high().dbfs();
-        double low = plan.run().aim().low().dbfs();
+    /** The numbers of both scales, over whatever is scrolled beneath them. */
+    private void paintScale(GraphicsContext g, double width) {
+        double x = scrolled + left;
+        if (scrolled > 0) {
+            g.setFill(color(Ink.SUNK));
+            g.fillRect(scrolled, 0, left - 0.2 * em(), top + scale.height());
+        }
+        g.setFont(labelFont());
+        g.setFill(color(Ink.SECOND));
+        g.setTextAlign(TextAlignment.RIGHT);
+        for (double tick : scale.ticks(0, em())) {
+            g.fillText(Print.signed(tick, 0), x - 0.5 * em(), Math.rint(y(tick)) + 0.5);
+        }
+        g.setFont(strongFont());
+        g.fillText("dBu", x - 0.5 * em(), top - 0.8 * em());
+        g.setTextAlign(TextAlignment.LEFT);
+        g.fillText(plan.isRecorded() ? "dBFS" : "dB SPL", columns.end() + 0.3 * em(), top - 0.8 * em());
+        g.setFont(labelFont());
+        paintEndTicks(g, columns.end() + 0.5 * em());
+    }
+
+    /** Round levels at the end, and the edges of the aim, which go before. */
+    private void paintEndTicks(GraphicsContext g, double x) {
+        double fullScale = plan.end().zero().dbu();
+        double high = plan.end().high();
+        double low = plan.end().low();
         for (double tick : scale.ticks(fullScale, em())) {
             double y = y(fullScale + tick);
             boolean free = Math.abs(y - y(fullScale + high)) > em() && Math.abs(y - y(fullScale + low)) > em();
-            if (tick <= 0 && free) {
+            if ((tick <= 0 || !plan.isRecorded()) && free) {
                 g.fillText(Print.decimal(tick, 0), x, Math.rint(y) + 0.5);
             }
         }
@@ -200,7 +242,8 @@ final class Corridor extends PaintedRegion {
     private void paintWalls(GraphicsContext g) {
         for (int i = 0; i < plan.stages().size(); i++) {
             StageLevel stage = plan.stages().get(i);
-            double x = left + i * columnWidth;
+            double x = columns.start(i);
+            double columnWidth = columns.width(i);
             if (stage.stage().ceiling().isPresent()) {
                 double y = y(stage.stage().ceiling().get().dbu());
                 Texture.hatch(g, color(Ink.WALL), x, top, columnWidth, y - top);
@@ -214,10 +257,11 @@ final class Corridor extends PaintedRegion {
 
     private void paintAim(GraphicsContext g) {
         int last = plan.stages().size() - 1;
-        Level fullScale = plan.run().converter().fullScale();
-        double high = y(plan.run().aim().high().at(fullScale).dbu());
-        double low = y(plan.run().aim().low().at(fullScale).dbu());
-        double x = left + last * columnWidth;
+        double zero = plan.end().zero().dbu();
+        double high = y(zero + plan.end().high());
+        double low = y(zero + plan.end().low());
+        double x = columns.start(last);
+        double columnWidth = columns.width(last);
         g.setFill(color(Ink.AIM));
         g.fillRect(x, high, columnWidth, low - high);
         g.setStroke(color(Ink.AIM_EDGE));
@@ -227,21 +271,46 @@ final class Corridor extends PaintedRegion {
         g.setFont(strongFont());
         g.setTextAlign(TextAlignment.LEFT);
         double labelY = low - 0.65 * em();
-        boolean isFree = Math.abs(labelY - numberY(plan.track().peak(), -1)) > 1.1 * em() || columnWidth > 10 * em();
+        boolean isFree = Math.abs(labelY - numberY(plan.last().peak(), -1)) > 1.1 * em() || columnWidth > 10 * em();
         if (low - high > 1.1 * em() && isFree) {
             g.fillText("aim", x + 0.4 * em(), labelY);
         }
     }
 
-    private void paintSeparators(GraphicsContext g) {
+    private void paintSeparators(GraphicsContext g, double height) {
         g.setStroke(color(Ink.RULE));
         g.setLineWidth(1);
-        g.setLineDashes(1, 4);
-        for (int i = 1; i < plan.stages().size(); i++) {
-            double x = Math.rint(left + i * columnWidth) + 0.5;
-            g.strokeLine(x, top, x, top + scale.height());
+        for (int i = 1; i < columns.count(); i++) {
+            boolean isWithin = plan.stages().get(i).stage().station()
+                    == plan.stages().get(i - 1).stage().station();
+            double x = Math.rint(columns.start(i)) + 0.5;
+            g.setLineDashes(isWithin ? DOTTED_RULE : SOLID);
+            g.strokeLine(x, top, x, isWithin || !hasGroups() ? top + scale.height() : height - 0.2 * em());
         }
         g.setLineDashes(SOLID);
+    }
+
+    /** Another run's loudest peak, spread over the same width, with the name of its source where it begins. */
+    private void paintOther(GraphicsContext g, LevelPlan other) {
+        List<StageLevel> stages = other.stages();
+        double step = (columns.centre(columns.count() - 1) - columns.centre(0)) / Math.max(1, stages.size() - 1);
+        g.setStroke(color(Ink.SECOND));
+        g.setLineWidth(1.1);
+        g.setLineDashes(DASHED_THIN);
+        for (int i = 1; i < stages.size(); i++) {
+            g.strokeLine(
+                    columns.centre(0) + (i - 1) * step,
+                    y(stages.get(i - 1).peak().dbu()),
+                    columns.centre(0) + i * step,
+                    y(stages.get(i).peak().dbu()));
+        }
+        g.setLineDashes(SOLID);
+        g.setFont(labelFont());
+        g.setFill(color(Ink.SECOND));
+        g.setTextAlign(TextAlignment.LEFT);
+        String name =
+                fitting(other.trace().stations().get(0).name(), labelFont(), columns.width(0) / 2 + columns.width(1));
+        g.fillText(name, columns.centre(0) + 0.6 * em(), y(stages.get(0).peak().dbu()) - 0.6 * em());
     }
 
     private void paintLine(
@@ -279,45 +348,29 @@ final class Corridor extends PaintedRegion {
                 paintClip(g, centre(i), y(stage.peak().dbu()));
             }
         }
-        number(
-                g,
-                Ink.PEAK,
-                0,
-                dbu(plan.stages().get(0).peak()),
-                plan.stages().get(0).peak(),
-                -1);
-        number(
-                g,
-                Ink.AVERAGE,
-                0,
-                dbu(plan.stages().get(0).average()),
-                plan.stages().get(0).average(),
-                1);
-        number(
-                g,
-                Ink.PEAK,
-                last - 1,
-                dbu(plan.stages().get(last - 1).peak()),
-                plan.stages().get(last - 1).peak(),
-                -1);
-        number(g, Ink.PEAK, last, dbfs(plan.trackPeak()), plan.track().peak(), -1);
-        number(g, Ink.AVERAGE, last, dbfs(plan.trackAverage()), plan.track().average(), 1);
-        number(g, Ink.FLOOR, last, dbfs(plan.trackFloor()), plan.track().floor(), -1);
+        StageLevel first = plan.stages().get(0);
+        number(g, Ink.PEAK, 0, dbu(first.peak()), first.peak(), -1);
+        number(g, Ink.AVERAGE, 0, dbu(first.average()), first.average(), 1);
+        for (int i = 1; i < last; i++) {
+            StageLevel stage = plan.stages().get(i);
+            if (stage.stage().knob().isPresent()) {
+                number(g, Ink.PEAK, i, dbu(stage.peak()), stage.peak(), -1);
+            }
+        }
+        StageLevel end = plan.last();
+        number(g, Ink.PEAK, last, plan.onScale(plan.endPeak()), end.peak(), -1);
+        number(g, Ink.AVERAGE, last, plan.onScale(plan.endAverage()), end.average(), 1);
+        number(g, Ink.FLOOR, last, plan.onScale(plan.endFloor()), end.floor(), -1);
     }
 
     private static String dbu(Level level) {
         return Print.signed(level.dbu(), 1);
     }
 
-    private static String dbfs(DigitalLevel level) {
-        return Print.decimal(level.dbfs(), 1) + " dBFS";
-    }
-
     /** A number beside its point, on a ground of its own so that no line crosses it. */
     private void number(GraphicsContext g, Ink ink, int stage, String text, Level at, int side) {
         double half = text.length() * 0.25 * em() + 0.2 * em();
-        double right = left + columnWidth * plan.stages().size();
-        double x = Math.min(centre(stage), right - half);
+        double x = Math.min(centre(stage), columns.end() - half);
         double y = numberY(at, side);
         g.setFill(color(Ink.CARD).deriveColor(0, 1, 1, 0.88));
         g.fillRect(x - half, y - 0.52 * em(), 2 * half, 1.04 * em());
@@ -342,13 +395,38 @@ final class Corridor extends PaintedRegion {
 
     private void paintColumnNames(GraphicsContext g, double height) {
         g.setTextAlign(TextAlignment.CENTER);
-        for (int i = 0; i < plan.stages().size(); i++) {
-            boolean focused = plan.stages().get(i).stage().part() == focus;
-            Font font = focused ? strongFont() : labelFont();
-            String name = fitting(plan.stages().get(i).stage().label(), font, columnWidth - 0.4 * em());
+        double y = height - (hasGroups() ? 2.05 : 0.75) * em();
+        for (int i = 0; i < columns.count(); i++) {
+            boolean isFocused = plan.stages().get(i).stage().station() == focus;
+            boolean isJointInGroups =
+                    hasGroups() && plan.station(plan.stages().get(i)).isJoint();
+            Font font = isFocused ? strongFont() : labelFont();
+            String label = isJointInGroups ? "" : plan.stages().get(i).stage().label();
             g.setFont(font);
             g.setFill(color(Ink.TEXT));
-            g.fillText(name, centre(i), height - 0.75 * em());
+            g.fillText(fitting(label, font, columns.width(i) - 0.4 * em()), centre(i), y);
+        }
+        if (hasGroups()) {
+            paintGroups(g, height - 0.75 * em());
+        }
+    }
+
+    /** Under its stages the name of each device, and under a joint's its lead. */
+    private void paintGroups(GraphicsContext g, double y) {
+        int from = 0;
+        for (int i = 1; i <= columns.count(); i++) {
+            int station = plan.stages().get(from).stage().station();
+            if (i == columns.count() || plan.stages().get(i).stage().station() != station) {
+                double width = columns.start(from) < columns.end() ? columns.left()[i] - columns.start(from) : 0;
+                Font font = station == focus ? strongFont() : labelFont();
+                g.setFont(font);
+                g.setFill(color(plan.trace().stations().get(station).isJoint() ? Ink.SECOND : Ink.TEXT));
+                g.fillText(
+                        fitting(plan.trace().stations().get(station).name(), font, width - 0.4 * em()),
+                        columns.start(from) + width / 2,
+                        y);
+                from = i;
+            }
         }
     }
 }

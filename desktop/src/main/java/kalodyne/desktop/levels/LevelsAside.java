@@ -2,6 +2,7 @@ package kalodyne.desktop.levels;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -11,10 +12,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
-import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.Station;
 import kalodyne.desktop.control.QuantityField;
-import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
 
 /** The key to the three lines, and the values that the chosen station is described with, to be corrected in place. */
@@ -24,10 +25,15 @@ final class LevelsAside extends VBox {
     private final Label title = new Label();
     private final GridPane fields = new GridPane();
     private final Label problem = new Label();
-    private final List<ShownField> shown = new ArrayList<>();
-    private Station.Part part;
+    private final NoiseShares noise = new NoiseShares();
+    private final RangeFacts range = new RangeFacts();
+    private final Label noiseTitle = new Label();
+    private final GearFields gear;
+    private final List<Shown> shown = new ArrayList<>();
+    private Object built;
 
-    private record ShownField(StationFields.Field field, QuantityField control) {}
+    /** A field with what brings it up to date. */
+    private record Shown(QuantityField control, Supplier<String> value) {}
 
     LevelsAside(StudioModel studio) {
         super(8);
@@ -41,7 +47,11 @@ final class LevelsAside extends VBox {
         problem.setId("field-problem");
         problem.setWrapText(true);
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        getChildren().addAll(legend(), title, here, fields, problem);
+        gear = new GearFields(studio);
+        noiseTitle.getStyleClass().add("section");
+        Label rangeTitle = new Label("Room for the music");
+        rangeTitle.getStyleClass().add("section");
+        getChildren().addAll(legend(), rangeTitle, range, noiseTitle, noise, title, here, fields, problem);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
         show();
@@ -75,38 +85,77 @@ final class LevelsAside extends VBox {
         if (!has) {
             return;
         }
-        Run run = studio.reading().map(RunReading::run).orElseThrow();
-        if (part != studio.focusProperty().get()) {
-            part = studio.focusProperty().get();
-            build();
+        RunLevels run = studio.reading().orElseThrow();
+        Station station = run.plan().trace().stations().get(studio.focus());
+        Object toBuild = List.of(run.plan().trace().key(), station);
+        if (!toBuild.equals(built)) {
+            built = toBuild;
+            build(run.plan(), station);
         }
-        Station station = Station.of(run).get(part.index());
-        here.setText(studio.reading().orElseThrow().plan().last(part).words());
-        title.setText(station.name() + ", " + station.detail());
-        shown.forEach(each -> each.control().show(each.field().shown().apply(run)));
+        here.setText(run.plan().leaving(station.index()).words());
+        title.setText(station.words());
+        shown.forEach(each -> each.control().show(each.value().get()));
+        noiseTitle.setText(run.plan().isRecorded() ? "Noise in the track" : "Noise at the ears");
+        noise.show(run.plan());
+        range.show(run);
     }
 
-    private void build() {
+    private void build(LevelPlan plan, Station station) {
         fields.getChildren().clear();
         shown.clear();
         problem.setText("");
-        int row = 0;
-        for (StationFields.Field field : StationFields.of(part)) {
-            Label label = new Label(field.label());
-            label.getStyleClass().addAll("second", "small");
-            label.setMinWidth(Region.USE_PREF_SIZE);
-            QuantityField control = new QuantityField(
-                    text -> studio.editRun(
-                            "change the " + field.label(), run -> field.typed().apply(run, text)),
-                    problem::setText);
-            control.setId("field-" + field.label().replace(' ', '-'));
-            control.setTooltip(new Tooltip(field.help()));
-            control.setAccessibleText(field.label());
-            label.setLabelFor(control);
-            label.setTooltip(new Tooltip(field.help()));
-            GridPane.setHgrow(control, Priority.ALWAYS);
-            fields.addRow(row++, label, control);
-            shown.add(new ShownField(field, control));
+        if (plan.described().isPresent()) {
+            StationFields.of(station.index()).forEach(this::add);
+        } else {
+            gear.of(plan, station.index()).forEach(field -> add(station.index(), field));
         }
+    }
+
+    private void add(StationFields.Field field) {
+        QuantityField control = new QuantityField(
+                text -> studio.editRun(
+                        "change the " + field.label(), run -> field.typed().apply(run, text)),
+                problem::setText);
+        add(
+                field.label(),
+                field.label(),
+                field.help(),
+                control,
+                () -> studio.reading()
+                        .flatMap(run -> run.plan().described())
+                        .map(field.shown())
+                        .orElse(""));
+    }
+
+    private void add(int station, GearFields.Field field) {
+        QuantityField control = new QuantityField(field.typed(), problem::setText);
+        add(
+                field.id(),
+                field.label(),
+                field.help(),
+                control,
+                () -> studio.reading().stream()
+                        .flatMap(run -> gear.of(run.plan(), station).stream())
+                        .filter(each -> each.id().equals(field.id()))
+                        .map(GearFields.Field::shown)
+                        .findFirst()
+                        .orElse(""));
+    }
+
+    private void add(String id, String words, String help, QuantityField control, Supplier<String> value) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll("second", "small");
+        label.setMinWidth(0);
+        label.setWrapText(true);
+        control.setId("field-" + id.replace(' ', '-'));
+        control.setTooltip(new Tooltip(help));
+        control.setAccessibleText(words);
+        control.setPrefColumnCount(7);
+        control.setMinWidth(Region.USE_PREF_SIZE);
+        label.setLabelFor(control);
+        label.setTooltip(new Tooltip(help));
+        GridPane.setHgrow(label, Priority.ALWAYS);
+        fields.addRow(shown.size(), label, control);
+        shown.add(new Shown(control, value));
     }
 }

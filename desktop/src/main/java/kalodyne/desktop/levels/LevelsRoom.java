@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
-import kalodyne.desktop.model.RunReading;
+import kalodyne.core.levels.RunLevels;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -31,6 +31,10 @@ public final class LevelsRoom implements Room {
 
     @Override
     public Node node() {
+        return view();
+    }
+
+    private LevelsView view() {
         if (view == null) {
             view = new LevelsView(studio);
         }
@@ -50,7 +54,7 @@ public final class LevelsRoom implements Room {
         return studio.readingProperty().map(LevelsRoom::report);
     }
 
-    private static Report report(Optional<RunReading> reading) {
+    private static Report report(Optional<RunLevels> reading) {
         return reading.map(run -> new Report(
                         "What was noticed on this run",
                         run.findings(),
@@ -62,7 +66,12 @@ public final class LevelsRoom implements Room {
 
     @Override
     public List<Command> commands() {
-        return List.of(Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised));
+        return List.of(
+                Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised),
+                Command.of("Show the other runs behind this one", "Shortcut+Shift+O", () -> view().toggleOthers()),
+                Command.of("Show where runs meet", "Shortcut+Shift+M", () -> view().toggleMeetings()),
+                Command.of("Wider columns", "Shortcut+Shift+Right", () -> view().zoomIn()),
+                Command.of("Narrower columns", "Shortcut+Shift+Left", () -> view().zoomOut()));
     }
 
     @Override

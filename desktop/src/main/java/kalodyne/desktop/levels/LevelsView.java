@@ -1,99 +1,273 @@
 package kalodyne.desktop.levels;
 
+import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.GainSchool;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.rig.AimSchool;
 import kalodyne.core.run.Aim;
+import kalodyne.core.units.DigitalLevel;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
 
-/** The sentence, the corridor and the controls beneath it. */
+/** The Levels room's surface: what is the case, how it should be, the corridor, and the controls under it. */
 final class LevelsView extends VBox {
+    private static final double ZOOM_STEP = 1.25;
+    private static final double LEAST_ZOOM = 0.5;
+    private static final double MOST_ZOOM = 4;
+
     private final StudioModel studio;
     private final Label sentence = new Label();
-    private final ComboBox<Aim> aim = new ComboBox<>();
+    private final ComboBox<AimSchool> aim = new ComboBox<>();
+    private final ComboBox<GainSchool> school = new ComboBox<>();
+    private final Label reason = new Label();
     private final Button setAll = new Button("Set all as advised");
+    private final ToggleButton others = new ToggleButton("Other runs");
+    private final ToggleButton meetings = new ToggleButton("Where runs meet");
     private final Corridor corridor = new Corridor();
     private final ControlStrip strip;
-    private boolean showing;
+    private final MeetingsView meetingsView;
+    private final ScrollPane along = new ScrollPane();
+    /** Shows what the choice comes to for this run. */
+    private final ListCell<AimSchool> aimCell = new ListCell<>();
+
+    private double zoom = 1;
+    private boolean isShowing;
 
     LevelsView(StudioModel studio) {
         this.studio = studio;
-        getStyleClass().add("room");
-        strip = new ControlStrip(corridor, studio::turn);
+        getStyleClass().addAll("room", "levels-room");
+        strip = new ControlStrip(corridor, studio);
+        meetingsView = new MeetingsView(studio);
+        VBox picture = new VBox(10, corridor, strip);
         VBox.setVgrow(corridor, Priority.ALWAYS);
-        getChildren().addAll(header(), corridor, strip);
+        picture.minWidthProperty().bind(corridor.minWidthProperty());
+        along.setContent(picture);
+        along.setFitToWidth(true);
+        along.setFitToHeight(true);
+        along.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        along.setFocusTraversable(false);
+        along.getStyleClass().add("along");
+        along.hvalueProperty().addListener(change -> followScrolling());
+        along.viewportBoundsProperty().addListener(change -> followScrolling());
+        StackPane pages = new StackPane(along, meetingsView);
+        VBox.setVgrow(pages, Priority.ALWAYS);
+        getChildren().addAll(header(), tools(), pages);
         PeakDrag.install(corridor, studio::turn);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
         show();
     }
 
+    private void followScrolling() {
+        double hidden = corridor.getWidth() - along.getViewportBounds().getWidth();
+        corridor.scrolled(Math.max(0, hidden * along.getHvalue()));
+    }
+
     private RoomHeader header() {
         sentence.setId("levels-sentence");
         aim.setId("aim");
-        aim.setConverter(new AimNames());
-        aim.setTooltip(new Tooltip("Where the loudest peak should lie in the recording"));
+        aim.setConverter(Words.of(each -> "Aim: " + aimWords(each)));
+        aim.setButtonCell(aimCell);
+        aim.setTooltip(new Tooltip("Where the signal should lie in the recording"));
         aim.setOnAction(event -> chooseAim());
         aim.setMinWidth(Region.USE_PREF_SIZE);
         setAll.getStyleClass().add("primary");
         setAll.setId("set-all");
         setAll.setMinWidth(Region.USE_PREF_SIZE);
-        setAll.setTooltip(new Tooltip("Turn every knob to its advised place (Ctrl+Enter)"));
+        setAll.setTooltip(new Tooltip("Turn every knob of this setup to its advised place (Ctrl+Enter)"));
         setAll.setOnAction(event -> studio.setAllAsAdvised());
         return new RoomHeader(sentence, aim, setAll);
     }
 
+    private Node tools() {
+        school.setId("gain-school");
+        school.getItems().setAll(GainSchool.values());
+        school.setConverter(Words.of(GainSchool::title));
+        school.setTooltip(new Tooltip("Where the gain is made"));
+        school.setOnAction(event -> chooseSchool());
+        school.setMinWidth(Region.USE_PREF_SIZE);
+        reason.getStyleClass().addAll("second", "small");
+        reason.setId("school-reason");
+        reason.setMinWidth(0);
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        reason.setMaxWidth(Double.MAX_VALUE);
+        others.setId("overlay-runs");
+        others.getStyleClass().add("quiet");
+        others.setTooltip(new Tooltip("Show the loudest peaks of the other runs behind this one (Ctrl+Shift+O)"));
+        others.setOnAction(event -> show());
+        meetings.setId("show-meetings");
+        meetings.getStyleClass().add("quiet");
+        meetings.setTooltip(new Tooltip("Who comes together on each bus, and how loud (Ctrl+Shift+M)"));
+        meetings.setOnAction(event -> show());
+        Button wider = zoomButton("+", "zoom-in", "Wider columns (Ctrl+Shift+Right)", ZOOM_STEP);
+        Button narrower = zoomButton("−", "zoom-out", "Narrower columns (Ctrl+Shift+Left)", 1 / ZOOM_STEP);
+        for (Region each : List.of(others, meetings, wider, narrower)) {
+            each.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        HBox tools = new HBox(8, school, reason, others, meetings, narrower, wider);
+        tools.setAlignment(Pos.CENTER_LEFT);
+        return tools;
+    }
+
+    private Button zoomButton(String words, String id, String help, double factor) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setTooltip(new Tooltip(help));
+        button.setAccessibleText(help);
+        button.setOnAction(event -> zoomBy(factor));
+        return button;
+    }
+
+    void zoomIn() {
+        zoomBy(ZOOM_STEP);
+    }
+
+    void zoomOut() {
+        zoomBy(1 / ZOOM_STEP);
+    }
+
+    private void zoomBy(double factor) {
+        zoom = Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, zoom * factor));
+        corridor.zoom(zoom);
+    }
+
+    void toggleOthers() {
+        others.fire();
+    }
+
+    void toggleMeetings() {
+        meetings.fire();
+    }
+
+    private static String aimWords(AimSchool each) {
+        return Character.toLowerCase(each.title().charAt(0)) + each.title().substring(1);
+    }
+
+    // --- choices -------------------------------------------------------------------------------------------------
+
     private void chooseAim() {
-        Aim chosen = aim.getValue();
-        if (!showing && chosen != null) {
-            studio.editRun("change the aim", run -> run.withAim(chosen));
+        AimSchool chosen = aim.getValue();
+        if (isShowing || chosen == null) {
+            return;
+        }
+        if (isDescribed()) {
+            studio.editRun("change the aim", run -> run.withAim(described(chosen)));
+        } else {
+            studio.editSettings("change the aim", settings -> settings.with(chosen));
         }
     }
 
+    private boolean isDescribed() {
+        return studio.reading().flatMap(run -> run.plan().described()).isPresent();
+    }
+
+    private static Aim described(AimSchool school) {
+        return new Aim(new DigitalLevel(school.low()), new DigitalLevel(school.high()));
+    }
+
+    private void chooseSchool() {
+        GainSchool chosen = school.getValue();
+        if (!isShowing && chosen != null) {
+            studio.editSettings("change the school of gain", settings -> settings.with(chosen));
+        }
+    }
+
+    // --- showing -------------------------------------------------------------------------------------------------
+
     private void show() {
-        Optional<RunReading> reading = studio.reading();
+        Optional<RunLevels> reading = studio.reading();
         if (reading.isEmpty()) {
             return;
         }
-        RunReading run = reading.get();
+        RunLevels run = reading.get();
         sentence.setText(run.verdict().sentence());
-        showing = true;
-        showAim(run.run().aim());
-        showing = false;
-        setAll.setDisable(run.advice().isFollowed());
-        corridor.show(run.plan(), studio.focusProperty().get());
-        strip.show(run);
+        isShowing = true;
+        showAim(run.plan());
+        showSchool(run);
+        isShowing = false;
+        boolean isAllSet = isDescribed()
+                ? run.advice().isFollowed()
+                : studio.levels().advised().isFollowed();
+        setAll.setDisable(isAllSet);
+        boolean isMeeting = meetings.isSelected() && !isDescribed();
+        along.setVisible(!isMeeting);
+        meetingsView.setVisible(isMeeting);
+        meetings.setDisable(isDescribed());
+        others.setDisable(isDescribed() || isMeeting);
+        if (isMeeting) {
+            meetingsView.show();
+        } else {
+            corridor.show(run.plan(), studio.focus(), overlaid(run.plan()));
+            strip.show(run);
+        }
     }
 
-    private void showAim(Aim present) {
-        if (present.equals(aim.getValue())) {
-            return;
+    /** The runs that end like this one: tracks with tracks, ears with ears. */
+    private List<LevelPlan> overlaid(LevelPlan shown) {
+        if (!others.isSelected() || isDescribed()) {
+            return List.of();
         }
-        aim.getItems().setAll(Aim.EVEN, Aim.UNEVEN);
-        if (!aim.getItems().contains(present)) {
-            aim.getItems().add(present);
-        }
-        aim.setValue(present);
+        return studio.levels().traces().stream()
+                .filter(trace -> !trace.key().equals(shown.trace().key()))
+                .map(studio.levels()::plan)
+                .filter(plan -> plan.isRecorded() == shown.isRecorded())
+                .toList();
     }
 
-    /** "Aim: even player, −12…−6". */
-    private static final class AimNames extends StringConverter<Aim> {
-        @Override
-        public String toString(Aim aim) {
-            return aim == null ? "" : "Aim: " + aim.name() + ", " + aim.edges();
+    private void showAim(LevelPlan plan) {
+        boolean isChosen = plan.isRecorded();
+        aim.setVisible(isChosen);
+        aim.setManaged(isChosen);
+        List<AimSchool> schools = isDescribed()
+                ? List.of(AimSchool.EVEN, AimSchool.UNEVEN, AimSchool.QUIET)
+                : List.of(AimSchool.values());
+        if (!aim.getItems().equals(schools)) {
+            aim.getItems().setAll(schools);
         }
+        AimSchool present = isDescribed()
+                ? schools.stream()
+                        .filter(each -> each.low() == plan.end().low()
+                                && each.high() == plan.end().high())
+                        .findFirst()
+                        .orElse(null)
+                : studio.setup().settings().aim();
+        if (aim.getValue() != present) {
+            aim.setValue(present);
+        }
+        aimCell.setText("Aim: " + plan.aim() + (plan.end().line() == End.Line.AVERAGE ? " on average" : ""));
+        if (present != null) {
+            aim.getTooltip().setText(present.title() + ". " + present.reason() + " Here: " + plan.aim() + ".");
+        }
+    }
 
-        @Override
-        public Aim fromString(String text) {
-            throw new UnsupportedOperationException("the aim is chosen, not typed");
+    private void showSchool(RunLevels run) {
+        boolean isOffered = !isDescribed();
+        school.setVisible(isOffered);
+        school.setManaged(isOffered);
+        GainSchool present = studio.setup().settings().school();
+        if (school.getValue() != present) {
+            school.setValue(present);
         }
+        String cost = isOffered ? studio.levels().costOfSchool(run.plan()) : "";
+        reason.setText(isOffered ? present.reason() + cost : "");
+        reason.setTooltip(isOffered ? new Tooltip(reason.getText()) : null);
     }
 }

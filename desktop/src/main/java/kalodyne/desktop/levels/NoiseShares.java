@@ -3,36 +3,39 @@ package kalodyne.desktop.levels;
 import java.util.Comparator;
 import java.util.List;
 import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.units.Print;
 
-/** Which stages make the noise in the track: the three that make most of it. */
+/** Which stages make the noise at the end: those that make most of it, with their shares. */
 final class NoiseShares extends GridPane {
-    private static final int MOST = 3;
-    private static final double WIDEST_EM = 4;
+    private static final int MOST = 5;
+    private static final double LEAST = 0.005;
+    private static final double WIDEST_EM = 3.6;
 
     NoiseShares() {
         setHgap(6);
-        setVgap(3);
+        setVgap(2);
         setId("noise-shares");
+        ColumnConstraints name = new ColumnConstraints();
+        name.setHgrow(Priority.ALWAYS);
+        getColumnConstraints().add(name);
     }
 
     void show(LevelPlan plan) {
         getChildren().clear();
-        Label title = new Label("Noise in the track");
-        title.getStyleClass().add("section");
-        add(title, 0, 0, 3, 1);
         List<StageLevel> noisiest = plan.stages().stream()
-                .filter(stage -> !stage.stage().noise().isSilence())
+                .filter(stage -> stage.noiseShare() >= LEAST)
                 .sorted(Comparator.comparingDouble(StageLevel::noiseShare).reversed())
                 .limit(MOST)
                 .toList();
         for (int row = 0; row < noisiest.size(); row++) {
             StageLevel stage = noisiest.get(row);
-            Label name = new Label(stage.stage().label());
+            Label name = new Label(name(plan, stage));
             name.getStyleClass().addAll("small", "second");
             name.setMinWidth(0);
             Region bar = new Region();
@@ -45,7 +48,13 @@ final class NoiseShares extends GridPane {
             Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
             share.getStyleClass().add("small");
             share.setMinWidth(Region.USE_PREF_SIZE);
-            addRow(row + 1, name, bar, share);
+            addRow(row, name, bar, share);
         }
+    }
+
+    private static String name(LevelPlan plan, StageLevel stage) {
+        String station = plan.station(stage).name();
+        String label = stage.stage().label();
+        return plan.described().isPresent() || station.equals(label) ? label : station + ", " + label;
     }
 }

@@ -1,11 +1,12 @@
 package kalodyne.desktop.levels;
 
+import java.util.OptionalInt;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import kalodyne.core.gain.Knob;
 import kalodyne.core.gear.Control;
-import kalodyne.core.run.Run;
 import kalodyne.core.units.Gain;
 
 /**
@@ -36,7 +37,7 @@ final class PeakDrag {
      * What can be dragged.
      *
      * @param stage whose column it is in
-     * @param name of the control in the run
+     * @param name mark of the control in the run
      * @param control as it stood when it was grabbed
      */
     private record Handle(int stage, String name, Control control) {}
@@ -101,18 +102,17 @@ final class PeakDrag {
                 : control.gain();
     }
 
-    /** The control whose peak is near the mouse: the volume at the source, the gain behind it. */
+    /** The control whose peak is near the mouse. */
     private Handle handleAt(MouseEvent event) {
         if (corridor.plan() == null || corridor.scale() == null) {
             return null;
         }
-        Run run = corridor.plan().run();
-        int gainStage = corridor.plan().stages().size() - 2;
-        if (isNear(event, gainStage)) {
-            return new Handle(gainStage, Run.GAIN, run.input().gain());
-        }
-        if (isNear(event, 0) && run.source().volume().isPresent()) {
-            return new Handle(0, Run.VOLUME, run.source().volume().get());
+        for (int stage = 0; stage < corridor.plan().stages().size(); stage++) {
+            OptionalInt knob = corridor.plan().stages().get(stage).stage().knob();
+            if (knob.isPresent() && isNear(event, stage)) {
+                Knob here = corridor.plan().flow().knobs().get(knob.getAsInt());
+                return new Handle(stage, here.id(), here.control());
+            }
         }
         return null;
     }

@@ -13,7 +13,6 @@ import kalodyne.core.run.Run;
 import kalodyne.core.run.RunLead;
 import kalodyne.core.run.SignalLevels;
 import kalodyne.core.run.Source;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
@@ -60,12 +59,13 @@ final class StationFields {
 
     private StationFields() {}
 
-    static List<Field> of(Station.Part part) {
-        return switch (part) {
-            case SOURCE -> source();
-            case LEAD -> lead();
-            case INPUT -> input();
-            case TRACK -> track();
+    /** Of a station of a described run, by its index. */
+    static List<Field> of(int station) {
+        return switch (station) {
+            case 0 -> source();
+            case 1 -> lead();
+            case 2 -> input();
+            default -> track();
         };
     }
 

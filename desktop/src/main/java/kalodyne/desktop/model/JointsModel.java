@@ -10,14 +10,13 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Plugging;
-import kalodyne.core.joint.Wiring;
-import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.run.Run;
 import kalodyne.core.run.RunJoint;
-import kalodyne.core.run.Station;
 import kalodyne.core.units.Print;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
@@ -29,12 +28,6 @@ public final class JointsModel {
 
     /** While the run follows the joint, the joint need not follow the run. */
     private boolean isFollowing;
-
-    private final JointChecks checks = new JointChecks();
-    private Inputs computed;
-
-    /** All that joints follow from. */
-    private record Inputs(List<Device> devices, List<Lead> leads, Wiring wiring) {}
 
     public JointsModel(StudioModel studio) {
         this.studio = studio;
@@ -48,16 +41,16 @@ public final class JointsModel {
         refresh();
     }
 
-    private static Optional<String> name(Optional<RunReading> reading) {
-        return reading.map(each -> each.run().name());
+    private static Optional<String> name(Optional<RunLevels> reading) {
+        return reading.map(each -> each.plan().trace().key());
     }
 
     /** Looks at the joint of the run that is looked at, if it is plugged. */
     private void chooseOfRun() {
         if (!isFollowing) {
             studio.reading()
-                    .flatMap(reading -> RunJoint.of(reading.run(), joints(), Checked::patch))
-                    .ifPresent(chosen -> this.chosen.set(Optional.of(chosen)));
+                    .flatMap(reading -> new RunJoints(reading.plan()).at(studio.focus(), joints()))
+                    .ifPresent(joint -> this.chosen.set(Optional.of(joint)));
         }
     }
 
@@ -78,15 +71,10 @@ public final class JointsModel {
     }
 
     private void refresh() {
-        Inputs inputs = new Inputs(
-                studio.studio().devices(),
-                studio.studio().leads(),
-                studio.setup().wiring());
-        if (inputs.equals(computed)) {
+        List<Checked> all = studio.joints();
+        if (all == joints.get()) {
             return;
         }
-        computed = inputs;
-        List<Checked> all = checks.check(studio.studio().patch(studio.setup()));
         Optional<Checked> before = chosen();
         joints.set(all);
         chosen.set(before.flatMap(this::sameAs).or(() -> worst(all)));
@@ -122,20 +110,25 @@ public final class JointsModel {
         chosen.set(Optional.of(joint));
         isFollowing = true;
         if (!isOfRun()) {
-            studio.setup().runs().stream()
-                    .filter(run -> RunJoint.isOf(run, joint.patch()))
+            studio.levels().traces().stream()
+                    .filter(trace -> new RunJoints(studio.levels().plan(trace)).has(joint))
+                    .map(Trace::key)
                     .findFirst()
-                    .ifPresent(run -> studio.showRun(run.name()));
+                    .or(() -> studio.setup().runs().stream()
+                            .filter(run -> RunJoint.isOf(run, joint.patch()))
+                            .map(Run::name)
+                            .findFirst())
+                    .ifPresent(studio::showRun);
         }
-        if (isOfRun()) {
-            studio.focusProperty().set(Station.Part.LEAD);
-        }
+        studio.reading()
+                .ifPresent(
+                        reading -> new RunJoints(reading.plan()).station(joint).ifPresent(studio::focusOn));
         isFollowing = false;
     }
 
     /** Whether the joint that is looked at belongs to the run that is looked at. */
     public boolean isOfRun() {
-        return chosen().flatMap(joint -> studio.reading().map(reading -> RunJoint.isOf(reading.run(), joint.patch())))
+        return chosen().flatMap(joint -> studio.reading().map(reading -> new RunJoints(reading.plan()).has(joint)))
                 .orElse(false);
     }
 

@@ -254,20 +254,8 @@ public final class ShelfModel {
      * @throws UnreadableQuantity where it cannot be read
      */
     public <T> void value(String part, Fact<T> fact, String typed) {
-        Facts facts = facts(part);
-        Facts after = typed.isBlank()
-                ? facts.without(fact)
-                : facts.with(fact, new Value<>(fact.quantity().read(typed), provenance(facts, fact)));
+        Facts after = facts(part).corrected(fact, typed, LocalDate.now(clock));
         values("change the " + fact.label().toLowerCase(Locale.ROOT), part, after);
-    }
-
-    /** Whoever corrects a measured value has measured again; else it was read somewhere. */
-    private <T> Provenance provenance(Facts facts, Fact<T> fact) {
-        boolean isMeasured = facts.get(fact)
-                .map(value -> value.from().origin() == Provenance.Origin.MEASURED)
-                .orElse(false);
-        LocalDate today = LocalDate.now(clock);
-        return isMeasured ? Provenance.measured(today) : Provenance.datasheet(today);
     }
 
     /**

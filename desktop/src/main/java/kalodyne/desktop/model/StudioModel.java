@@ -2,8 +2,10 @@ package kalodyne.desktop.model;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +17,8 @@ import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -23,10 +27,15 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.gain.Knob;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Names;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.run.Run;
-import kalodyne.core.run.Station;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Kept;
 import kalodyne.core.studio.OpenStudio;
@@ -41,13 +50,13 @@ public final class StudioModel implements AutoCloseable {
     private final Clock clock;
 
     private final ReadOnlyObjectWrapper<Studio> document = new ReadOnlyObjectWrapper<>(this, "studio");
-    private final ReadOnlyObjectWrapper<Optional<RunReading>> reading =
+    private final ReadOnlyObjectWrapper<Optional<RunLevels>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
     private final ReadOnlyBooleanWrapper awaited = new ReadOnlyBooleanWrapper(this, "awaited");
     private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept");
     private final ReadOnlyLongWrapper pointed = new ReadOnlyLongWrapper(this, "pointed");
-    private final ObjectProperty<Station.Part> focus = new SimpleObjectProperty<>(this, "focus", Station.Part.INPUT);
+    private final ReadOnlyIntegerWrapper focus = new ReadOnlyIntegerWrapper(this, "focus", 0);
     private final ObjectProperty<Optional<Notice>> notice =
             new SimpleObjectProperty<>(this, "notice", Optional.empty());
     private OpenStudio open;
@@ -57,8 +66,10 @@ public final class StudioModel implements AutoCloseable {
 
     private Setup setup = Setup.empty();
     private String setupId = "";
-    private String runName = "";
+    private String runKey = "";
     private int runPlace;
+    private final PluggedLevels plugged = new PluggedLevels();
+    private SetupLevels levels;
 
     /**
      * A model of a studio that is open; closes it in the end.
@@ -74,7 +85,7 @@ public final class StudioModel implements AutoCloseable {
     public void show(OpenStudio other) {
         letGo();
         setupId = "";
-        runName = "";
+        runKey = "";
         begin(other);
     }
 
@@ -125,11 +136,15 @@ public final class StudioModel implements AutoCloseable {
     }
 
     /** The run that is looked at with all that is computed from it; empty where the setup has no run. */
-    public ReadOnlyObjectProperty<Optional<RunReading>> readingProperty() {
+    public ReadOnlyObjectProperty<Optional<RunLevels>> readingProperty() {
         return reading.getReadOnlyProperty();
     }
 
-    public Optional<RunReading> reading() {
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    public Optional<RunLevels> reading() {
         return reading.get();
     }
 
@@ -155,15 +170,50 @@ public final class StudioModel implements AutoCloseable {
         return kept.getReadOnlyProperty();
     }
 
-    /** The station on which every room is focused. */
-    public ObjectProperty<Station.Part> focusProperty() {
-        return focus;
+    /** The levels of all that is plugged. */
+    public SetupLevels levels() {
+        return levels;
+    }
+
+    /** What is plugged, each part that hangs together by itself. */
+    public List<Checked> joints() {
+        return plugged.joints();
+    }
+
+    /** The runs that can be looked at: those of what is plugged, what is recorded first, then those that were described. */
+    public List<RunChoice> runs() {
+        List<RunChoice> choices = new ArrayList<>();
+        for (boolean isRecorded : new boolean[] {true, false}) {
+            levels.traces().stream()
+                    .filter(trace -> isRecorded(trace) == isRecorded)
+                    .forEach(trace -> choices.add(new RunChoice(trace.key(), trace.name(), isRecorded)));
+        }
+        setup.runs().forEach(run -> choices.add(new RunChoice(run.name(), run.name(), true)));
+        return choices;
+    }
+
+    private boolean isRecorded(Trace trace) {
+        return levels.plan(trace).isRecorded();
+    }
+
+    /** Index of the station on which every room is focused. */
+    public ReadOnlyIntegerProperty focusProperty() {
+        return focus.getReadOnlyProperty();
+    }
+
+    public int focus() {
+        return focus.get();
     }
 
     /** Focuses every room on a station; one that somebody points at again counts too. */
-    public void pointAt(Station.Part part) {
-        focus.set(part);
+    public void pointAt(int station) {
+        focusOn(station);
         pointed.set(pointed.get() + 1);
+    }
+
+    /** Focuses every room on a station, without anybody having pointed there. */
+    public void focusOn(int station) {
+        focus.set(station);
     }
 
     /** Rises with every pointing. */
@@ -232,7 +282,7 @@ public final class StudioModel implements AutoCloseable {
 
     public void showSetup(String id) {
         setupId = id;
-        runName = "";
+        runKey = "";
         refresh();
     }
 
@@ -245,7 +295,14 @@ public final class StudioModel implements AutoCloseable {
     public void duplicateSetup() {
         addSetup(
                 "duplicate the setup",
-                new Setup(Ids.fresh("setup"), setup.name(), setup.runs(), setup.wiring(), setup.settings(), setup.wish(), List.of()));
+                new Setup(
+                        Ids.fresh("setup"),
+                        setup.name(),
+                        setup.runs(),
+                        setup.wiring(),
+                        setup.settings(),
+                        setup.wish(),
+                        List.of()));
     }
 
     private void addSetup(String description, Setup another) {
@@ -264,23 +321,23 @@ public final class StudioModel implements AutoCloseable {
         }
     }
 
-    public void showRun(String name) {
-        runName = name;
+    public void showRun(String key) {
+        runKey = key;
         refresh();
     }
 
-    /** Changes the run that is looked at. */
+    /** Changes the run that is looked at, where it was described. */
     public void editRun(String description, UnaryOperator<Run> change) {
         gesture(null, description, change);
     }
 
-    /** Changes the run as one step of a gesture, all of whose steps are undone together. */
-    public void gesture(Object gesture, String description, UnaryOperator<Run> change) {
-        reading().ifPresent(present -> {
+    /** Changes a described run as one step of a gesture, all of whose steps are undone together. */
+    private void gesture(Object gesture, String description, UnaryOperator<Run> change) {
+        reading().flatMap(present -> present.plan().described()).ifPresent(run -> {
             if (!isRefused()) {
-                Run changed = change.apply(present.run());
-                String before = runName;
-                runName = changed.name();
+                Run changed = change.apply(run);
+                String before = runKey;
+                runKey = changed.name();
                 change(gesture, description, studio().with(setup.replacing(before, changed)));
             }
         });
@@ -291,27 +348,54 @@ public final class StudioModel implements AutoCloseable {
         change(null, description, studio().with(change.apply(setup)));
     }
 
-    /** Turns one control of the run. */
+    /** Turns one control, by its mark. */
     public void turn(Object gesture, String control, double position) {
-        gesture(gesture, "turn the " + control, run -> run.turned(Map.of(control, position)));
+        turn(gesture, "turn " + words(control), Map.of(control, position));
+    }
+
+    private String words(String control) {
+        return reading()
+                .flatMap(present -> present.plan().flow().knob(control))
+                .map(Knob::words)
+                .orElse("the " + control);
     }
 
     /** Does what a finding proposes. */
     public void apply(Remedy remedy) {
-        editRun("follow the advice", run -> run.turned(remedy.turns()));
+        turn(null, "follow the advice", remedy.turns());
     }
 
+    /** All controls of the setup; of a described run its own. */
     public void setAllAsAdvised() {
-        reading()
-                .ifPresent(present ->
-                        editRun("set all as advised", run -> present.advice().followedOn(run)));
+        reading().ifPresent(present -> {
+            boolean isDescribed = present.plan().described().isPresent();
+            turn(
+                    null,
+                    "set all as advised",
+                    isDescribed ? present.advice().turns() : levels.advised().positions());
+        });
+    }
+
+    private void turn(Object gesture, String description, Map<String, Double> positions) {
+        boolean isDescribed =
+                reading().flatMap(present -> present.plan().described()).isPresent();
+        if (isDescribed) {
+            gesture(gesture, description, run -> run.turned(positions));
+        } else if (!isRefused()) {
+            change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
+        }
+    }
+
+    /** Changes how the controls of what is plugged should be set. */
+    public void editSettings(String description, UnaryOperator<Settings> change) {
+        edit(description, each -> each.withSettings(change.apply(each.settings())));
     }
 
     /** Adds a run and looks at it. */
     public void addRun(Run run) {
         if (!isRefused()) {
             Setup more = setup.with(run);
-            runName = more.runs().get(more.runs().size() - 1).name();
+            runKey = more.runs().get(more.runs().size() - 1).name();
             change(null, "add a run", studio().with(more));
         }
     }
@@ -319,7 +403,7 @@ public final class StudioModel implements AutoCloseable {
     /** Gives the run another name; says why not, where it cannot have it. */
     public Optional<String> renameRun(String typed) {
         return renamed(typed, name -> {
-            if (!name.equals(runName) && setup().run(name).isPresent()) {
+            if (!name.equals(runKey) && setup().run(name).isPresent()) {
                 throw new UnreadableQuantity("Another run has this name.", "Write another one.");
             }
             editRun("rename the run", run -> run.withName(name));
@@ -347,8 +431,8 @@ public final class StudioModel implements AutoCloseable {
 
     public void removeRun() {
         reading()
-                .ifPresent(present -> edit(
-                        "remove the run", setup -> setup.without(present.run().name())));
+                .flatMap(present -> present.plan().described())
+                .ifPresent(run -> edit("remove the run", each -> each.without(run.name())));
     }
 
     private void refresh() {
@@ -357,16 +441,37 @@ public final class StudioModel implements AutoCloseable {
                 .or(() -> studio().setups().stream().findFirst())
                 .orElseGet(Setup::empty);
         setupId = setup.id();
-        Optional<Run> run = setup().run(runName).or(this::atItsPlace);
-        runName = run.map(Run::name).orElse("");
-        run.ifPresent(shown -> runPlace = setup().runs().indexOf(shown));
-        reading.set(run.map(RunReading::of));
+        levels = plugged.of(studio(), setup);
+        List<RunChoice> choices = runs();
+        String before = runKey;
+        Optional<RunChoice> run = choices.stream()
+                .filter(choice -> choice.key().equals(runKey))
+                .findFirst()
+                .or(() -> atItsPlace(choices));
+        runKey = run.map(RunChoice::key).orElse("");
+        run.ifPresent(shown -> runPlace = choices.indexOf(shown));
+        Optional<RunLevels> now = run.flatMap(this::levelsOf);
+        now.ifPresent(shown -> keepFocus(shown, !runKey.equals(before)));
+        reading.set(now);
         revision.set(revision.get() + 1);
     }
 
-    /** What now stands where the run stood that is no longer known by its name: the renamed one, or its neighbour. */
-    private Optional<Run> atItsPlace() {
-        List<Run> runs = setup().runs();
+    private Optional<RunLevels> levelsOf(RunChoice choice) {
+        return levels.trace(choice.key())
+                .map(levels::run)
+                .or(() -> setup.run(choice.key()).map(SetupLevels::of));
+    }
+
+    /** Of another run, on the device that records or is listened to. */
+    private void keepFocus(RunLevels shown, boolean isAnother) {
+        int stations = shown.plan().trace().stations().size();
+        if (isAnother || focus.get() >= stations) {
+            focus.set(Math.max(0, stations - 2));
+        }
+    }
+
+    /** What now stands where the run stood that is no longer known by its key: the renamed one, or its neighbour. */
+    private Optional<RunChoice> atItsPlace(List<RunChoice> runs) {
         return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(Math.min(runPlace, runs.size() - 1)));
     }
 

@@ -8,7 +8,9 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.run.Run;
+import kalodyne.core.gain.Wanted;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunLevels;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.verdict.TakeVerdict;
@@ -65,7 +67,7 @@ public final class TakesModel {
 
     private List<Take> takesOfRun() {
         return studio.reading()
-                .map(reading -> studio.setup().takesOf(reading.run().name()))
+                .map(reading -> studio.setup().takesOf(reading.plan().trace().key()))
                 .map(TakesModel::newestFirst)
                 .orElse(List.of());
     }
@@ -85,12 +87,12 @@ public final class TakesModel {
 
     /** Reads a recording and, if it can be read, adds it to the run with the knobs as they stand. */
     public void add(Path recording) {
-        Optional<RunReading> reading = studio.reading();
+        Optional<RunLevels> reading = studio.reading();
         if (reading.isEmpty()) {
             studio.notice("There is no run yet", "A take belongs to a run. Add one in Levels first.");
             return;
         }
-        Run run = reading.get().run();
+        LevelPlan run = reading.get().plan();
         Path file = recording.toAbsolutePath().normalize();
         if (reports.of(file).isPresent()) {
             log(run, file);
@@ -100,25 +102,22 @@ public final class TakesModel {
         }
     }
 
-    private void log(Run run, Path file) {
-        if (studio.setup().run(run.name()).isEmpty()) {
+    private void log(LevelPlan run, Path file) {
+        String key = run.trace().key();
+        if (studio.runs().stream().noneMatch(each -> each.key().equals(key))) {
             // The run was removed, or another setup opened, while the take was read.
             return;
         }
         Take take = new Take(
-                nextName(run),
-                run.name(),
-                stored(file),
-                clock.instant().truncatedTo(ChronoUnit.SECONDS),
-                run.positions());
+                nextName(key), key, stored(file), clock.instant().truncatedTo(ChronoUnit.SECONDS), run.positions());
         selected = Optional.of(take);
         studio.noticeProperty().set(Optional.empty());
         studio.edit("add a take", setup -> setup.with(take));
     }
 
     /** One more than the highest number in use, so that a name never means two takes. */
-    private String nextName(Run run) {
-        int highest = studio.setup().takesOf(run.name()).stream()
+    private String nextName(String run) {
+        int highest = studio.setup().takesOf(run).stream()
                 .map(Take::name)
                 .filter(name -> name.matches("Take \\d{1,6}"))
                 .mapToInt(name -> Integer.parseInt(name.substring("Take ".length())))
@@ -147,7 +146,8 @@ public final class TakesModel {
 
     private void refresh() {
         List<Take> takes = takesOfRun();
-        String run = studio.reading().map(reading -> reading.run().name()).orElse("");
+        String run =
+                studio.reading().map(reading -> reading.plan().trace().key()).orElse("");
         if (selected.filter(takes::contains).isEmpty() || !run.equals(selectedRun)) {
             selected = takes.stream().findFirst();
             selectedRun = run;
@@ -161,8 +161,11 @@ public final class TakesModel {
         if (report.isEmpty() && reports.state(file) == TakeReports.State.NOT_READ) {
             reports.read(file, ready -> refresh(), this::told);
         }
-        Optional<Shown> shown = report.map(measured -> new Shown(
-                take, measured, TakeVerdict.of(studio.reading().orElseThrow().run(), take.positions(), measured)));
+        LevelPlan plan = studio.reading().orElseThrow().plan();
+        Wanted wanted =
+                plan.described().isPresent() ? Wanted.USUAL : studio.levels().wanted();
+        Optional<Shown> shown = report.map(
+                measured -> new Shown(take, measured, TakeVerdict.of(plan, wanted, take.positions(), measured)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
         return new Selection(takes, Optional.of(take), shown, sentence);
     }

@@ -21,8 +21,6 @@ import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
-import kalodyne.core.run.PlannedRuns;
-import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 
@@ -156,15 +154,16 @@ public final class WayModel {
 
     // --- using -------------------------------------------------------------------------------------------------
 
-    /** Plugs all of a way and makes its runs, in one step that can be taken back; only where all of it is owned. */
+    /** Plugs all of a way, from which its runs follow, in one step that can be taken back; only where all of it is owned. */
     public void use(Way way) {
         if (way.missing().isEmpty()) {
-            List<String> before = studio.setup().runs().stream().map(Run::name).toList();
             studio.edit("use “" + way.title() + "”", setup -> used(setup, way));
-            studio.setup().runs().stream()
-                    .map(Run::name)
-                    .filter(name -> !before.contains(name))
+            way.strands().stream()
+                    .map(strand -> strand.stations().get(0) + ".")
+                    .flatMap(source ->
+                            studio.runs().stream().filter(run -> run.key().startsWith(source) && run.isRecorded()))
                     .findFirst()
+                    .map(RunChoice::key)
                     .ifPresent(studio::showRun);
             way.patch().parted().stream().findFirst().ifPresent(part -> joints.chooseWith(part.pluggings()));
         }
@@ -173,12 +172,8 @@ public final class WayModel {
     private static Setup used(Setup setup, Way way) {
         Wiring wiring = setup.wiring().unplugged(way.unplugged());
         Set<Plugging> there = new HashSet<>(wiring.plugged());
-        Setup changed = setup.withWiring(wiring.plugging(way.patch().pluggings().stream()
+        return setup.withWiring(wiring.plugging(way.patch().pluggings().stream()
                 .filter(plugging -> !there.contains(plugging))
                 .toList()));
-        for (Run run : PlannedRuns.of(way)) {
-            changed = changed.with(run);
-        }
-        return changed;
     }
 }

@@ -21,7 +21,6 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
-import kalodyne.core.run.Station;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
@@ -190,11 +189,11 @@ public final class MainWindow {
     private List<Command> findable() {
         List<Command> all = commandsHere();
         studio.reading()
-                .ifPresent(reading -> Station.of(reading.run())
-                        .forEach(station -> all.add(Command.of(
-                                station.name() + ", " + station.detail(),
-                                null,
-                                () -> studio.pointAt(station.part())))));
+                .ifPresent(reading -> reading.plan()
+                        .trace()
+                        .stations()
+                        .forEach(station ->
+                                all.add(Command.of(station.words(), null, () -> studio.pointAt(station.index())))));
         for (Room room : rooms) {
             room.findable()
                     .forEach(thing -> all.add(Command.of(thing.name(), null, () -> {
@@ -202,9 +201,7 @@ public final class MainWindow {
                         thing.run().run();
                     })));
         }
-        studio.setup()
-                .runs()
-                .forEach(run -> all.add(Command.of("Run: " + run.name(), null, () -> studio.showRun(run.name()))));
+        studio.runs().forEach(run -> all.add(Command.of("Run: " + run.name(), null, () -> studio.showRun(run.key()))));
         return all;
     }
 
@@ -344,7 +341,8 @@ public final class MainWindow {
 
     private void renameRun() {
         studio.reading()
-                .ifPresent(reading -> rename("Rename this run", reading.run().name(), studio::renameRun));
+                .flatMap(reading -> reading.plan().described())
+                .ifPresent(described -> rename("Rename this run", described.name(), studio::renameRun));
     }
 
     private void rename(String title, String present, Function<String, Optional<String>> rename) {

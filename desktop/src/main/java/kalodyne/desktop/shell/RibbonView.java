@@ -10,6 +10,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -17,35 +18,41 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import kalodyne.core.run.Station;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.Station;
 import kalodyne.desktop.control.RunLine;
 import kalodyne.desktop.control.SeverityMark;
-import kalodyne.desktop.model.RunReading;
 import kalodyne.desktop.model.StudioModel;
 
-/** The run as a row of stations and joints, each with the worst that was found at it. Choosing one focuses every room. */
-final class RibbonView extends HBox {
+/**
+ * The run as a row of stations and joints, each with the worst that was found at it. Choosing one focuses every room. A run that
+ * is longer than the window is scrolled, and the chosen one kept in sight.
+ */
+final class RibbonView extends ScrollPane {
     /** All wires start as long and grow alike. */
     private static final double WIRE_WIDTH = 80;
 
     private final StudioModel studio;
+    private final HBox row = new HBox();
     private final ToggleGroup group = new ToggleGroup();
     private final List<Piece> pieces = new ArrayList<>();
+    private List<Station> shownStations = List.of();
 
     private final InvalidationListener shown = change -> show();
     private ObservableBooleanValue onRun = new SimpleBooleanProperty(true);
 
-    private record Piece(Station.Part part, ToggleButton button, Label name, Label detail, SeverityMark mark) {}
+    private record Piece(ToggleButton button, Label name, Label detail, SeverityMark mark) {}
 
     RibbonView(StudioModel studio) {
         this.studio = studio;
-        getStyleClass().add("ribbon");
-        setId("ribbon");
-        addStation(Station.Part.SOURCE);
-        addJoint(Station.Part.LEAD);
-        addStation(Station.Part.INPUT);
-        getChildren().add(plainWire());
-        addStation(Station.Part.TRACK);
+        getStyleClass().add("ribbon-scroll");
+        setVbarPolicy(ScrollBarPolicy.NEVER);
+        setFitToHeight(true);
+        setFitToWidth(true);
+        setFocusTraversable(false);
+        setContent(row);
+        row.getStyleClass().add("ribbon");
+        row.setId("ribbon");
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
         show();
@@ -59,7 +66,26 @@ final class RibbonView extends HBox {
         show();
     }
 
-    private void addStation(Station.Part part) {
+    private void build(List<Station> stations) {
+        shownStations = stations;
+        row.getChildren().clear();
+        pieces.clear();
+        for (Station station : stations) {
+            boolean isBehindDevice = station.index() > 0
+                    && !station.isJoint()
+                    && !stations.get(station.index() - 1).isJoint();
+            if (isBehindDevice) {
+                row.getChildren().add(plainWire(station.detail().startsWith("at the ears") ? "" : "converter"));
+            }
+            if (station.isJoint()) {
+                addJoint(station);
+            } else {
+                addStation(station);
+            }
+        }
+    }
+
+    private void addStation(Station station) {
         Label name = new Label();
         name.getStyleClass().addAll("strong", "card-title");
         Label detail = new Label();
@@ -67,43 +93,44 @@ final class RibbonView extends HBox {
         SeverityMark mark = new SeverityMark();
         HBox head = new HBox(6, name, mark);
         head.setAlignment(Pos.CENTER_LEFT);
-        add(part, new VBox(2, head, detail), name, detail, mark, "station");
+        add(station, new VBox(2, head, detail), name, detail, mark, "station");
     }
 
-    private void addJoint(Station.Part part) {
+    private void addJoint(Station station) {
         Label name = new Label();
         name.getStyleClass().addAll("second", "small");
         SeverityMark mark = new SeverityMark();
         StackPane wire = new StackPane(new RunLine(), mark);
         VBox content = new VBox(3, name, wire);
         content.setAlignment(Pos.CENTER);
-        Piece piece = add(part, content, name, new Label(), mark, "joint");
+        Piece piece = add(station, content, name, new Label(), mark, "joint");
         HBox.setHgrow(piece.button(), Priority.ALWAYS);
         piece.button().setPrefWidth(WIRE_WIDTH);
+        piece.button().setMinWidth(WIRE_WIDTH);
         content.prefWidthProperty().bind(piece.button().widthProperty());
     }
 
-    private Piece add(Station.Part part, Node content, Label name, Label detail, SeverityMark mark, String style) {
+    private Piece add(Station station, Node content, Label name, Label detail, SeverityMark mark, String style) {
         ToggleButton button = new ToggleButton();
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         button.setGraphic(content);
         button.getStyleClass().add(style);
         button.setToggleGroup(group);
-        button.setId("station-" + part.index());
+        button.setId("station-" + station.index());
         button.setTooltip(new Tooltip());
         // Pressing the chosen one again must not leave none chosen.
         button.setOnAction(event -> {
             button.setSelected(true);
-            studio.pointAt(part);
+            studio.pointAt(station.index());
         });
-        Piece piece = new Piece(part, button, name, detail, mark);
+        Piece piece = new Piece(button, name, detail, mark);
         pieces.add(piece);
-        getChildren().add(button);
+        row.getChildren().add(button);
         return piece;
     }
 
-    private static Node plainWire() {
-        Label name = new Label("converter");
+    private static Node plainWire(String words) {
+        Label name = new Label(words);
         name.getStyleClass().addAll("second", "small");
         StackPane line = new StackPane(new RunLine());
         VBox wire = new VBox(3, name, line);
@@ -114,25 +141,38 @@ final class RibbonView extends HBox {
     }
 
     private void show() {
-        Optional<RunReading> reading = studio.reading();
+        Optional<RunLevels> reading = studio.reading();
         reading.ifPresent(run -> {
-            List<Station> stations = Station.of(run.run());
-            for (Piece piece : pieces) {
-                Station station = stations.get(piece.part().index());
-                boolean joint = piece.part() == Station.Part.LEAD;
-                piece.name().setText(joint ? station.name() + " · " + station.detail() : station.name());
-                piece.detail().setText(station.detail());
-                piece.mark().show(run.worstAt(piece.part()));
-                piece.button()
-                        .setSelected(onRun.get()
-                                && piece.part() == studio.focusProperty().get());
-                piece.button().getTooltip().setText(station.name() + ", " + station.detail());
-                piece.button()
-                        .setAccessibleText(station.name() + ", " + station.detail()
-                                + run.worstAt(piece.part())
-                                        .map(worst -> ", " + worst.word())
-                                        .orElse(""));
+            List<Station> stations = run.plan().trace().stations();
+            if (!stations.equals(shownStations)) {
+                build(stations);
             }
+            stations.forEach(station -> show(run, station, pieces.get(station.index())));
+            reveal();
         });
+    }
+
+    private void show(RunLevels run, Station station, Piece piece) {
+        piece.name().setText(station.isJoint() ? station.joined(" · ") : station.name());
+        piece.detail().setText(station.detail());
+        piece.mark().show(run.worstAt(station.index()));
+        piece.button().setSelected(onRun.get() && station.index() == studio.focus());
+        piece.button().getTooltip().setText(station.words());
+        piece.button()
+                .setAccessibleText(station.words()
+                        + run.worstAt(station.index())
+                                .map(worst -> ", " + worst.word())
+                                .orElse(""));
+    }
+
+    /** Scrolls so far that the chosen one is seen. */
+    private void reveal() {
+        double hidden = row.getWidth() - getViewportBounds().getWidth();
+        if (hidden > 0 && studio.focus() < pieces.size()) {
+            ToggleButton chosen = pieces.get(studio.focus()).button();
+            double middle = chosen.getBoundsInParent().getCenterX()
+                    - getViewportBounds().getWidth() / 2;
+            setHvalue(Math.max(0, Math.min(1, middle / hidden)));
+        }
     }
 }

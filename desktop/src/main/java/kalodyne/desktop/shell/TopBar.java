@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Starters;
+import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 
 /** The bar at the top: which studio, setup and run this is, finding, undo and redo, help. */
@@ -100,13 +101,20 @@ final class TopBar extends HBox {
         String name = studio.studio().name();
         studioMenu.setText(studio.isAwaited() ? name : name + " / " + setup.name());
         showSetups(setup);
-        runMenu.setText(studio.reading().map(reading -> reading.run().name()).orElse("none yet"));
+        runMenu.setText(studio.reading().map(reading -> reading.plan().name()).orElse("none yet"));
         runMenu.getItems().clear();
-        for (Run run : setup.runs()) {
+        boolean isHeard = false;
+        for (RunChoice run : studio.runs()) {
             MenuItem item = new MenuItem(run.name());
-            item.setOnAction(event -> studio.showRun(run.name()));
+            item.setOnAction(event -> studio.showRun(run.key()));
+            if (!run.isRecorded() && !isHeard) {
+                isHeard = true;
+                runMenu.getItems().add(new SeparatorMenuItem());
+            }
             runMenu.getItems().add(item);
         }
+        boolean isDescribed =
+                studio.reading().flatMap(reading -> reading.plan().described()).isPresent();
         Menu add = new Menu("Add a run");
         for (Run starter : starters()) {
             MenuItem item = new MenuItem(starter.name());
@@ -114,10 +122,10 @@ final class TopBar extends HBox {
             add.getItems().add(item);
         }
         MenuItem remove = new MenuItem("Remove this run");
-        remove.setDisable(setup.runs().isEmpty());
+        remove.setDisable(!isDescribed);
         remove.setOnAction(event -> studio.removeRun());
         MenuItem rename = item(renameRun);
-        rename.setDisable(setup.runs().isEmpty());
+        rename.setDisable(!isDescribed);
         runMenu.getItems().addAll(new SeparatorMenuItem(), add, rename, remove);
         showUndo(undo, "Undo", studio.undoable().orElse(null));
         showUndo(redo, "Redo", studio.redoable().orElse(null));

@@ -1,12 +1,9 @@
 package kalodyne.desktop.takes;
 
-import java.util.Map;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Control;
-import kalodyne.core.run.Run;
 import kalodyne.core.setup.Take;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
@@ -56,14 +53,12 @@ final class TakesAside extends VBox {
 
     /** "volume 5:00, gain 10:45". */
     private String knobs(Take take) {
-        Map<String, Control> controls = studio.setup()
-                .run(take.run())
-                .map(run -> run.turned(take.positions()).controls())
-                .orElse(Map.of());
-        return controls.entrySet().stream()
-                .filter(entry ->
-                        entry.getKey().equals(Run.GAIN) || take.positions().containsKey(entry.getKey()))
-                .map(entry -> entry.getValue().name() + " " + entry.getValue().clock())
-                .collect(Collectors.joining(", "));
+        return studio.reading()
+                .map(reading -> reading.plan().turned(take.positions()).knobs().stream()
+                        .filter(knob -> take.positions().containsKey(knob.id()))
+                        .map(knob ->
+                                knob.control().name() + " " + knob.control().clock())
+                        .collect(Collectors.joining(", ")))
+                .orElse("");
     }
 }

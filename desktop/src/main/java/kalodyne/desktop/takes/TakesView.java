@@ -146,7 +146,7 @@ final class TakesView extends VBox {
     }
 
     private void show(TakesModel.Shown shown) {
-        waveform.show(shown.report(), shown.verdict().aim());
+        waveform.show(shown.report(), shown.verdict().end());
         comparison.begin(shown.take().name(), "predicted", "measured", "aim");
         for (Comparison row : shown.verdict().comparisons()) {
             comparison.row(

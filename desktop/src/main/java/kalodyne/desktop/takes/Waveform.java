@@ -6,7 +6,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
-import kalodyne.core.run.Aim;
+import kalodyne.core.gain.End;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.Overview;
 import kalodyne.core.takes.Stretch;
@@ -21,7 +21,7 @@ final class Waveform extends PaintedRegion {
     private static final int MOST_LANES = 8;
 
     private TakeReport take;
-    private Aim aim;
+    private End aim;
 
     Waveform() {
         setId("waveform");
@@ -29,7 +29,7 @@ final class Waveform extends PaintedRegion {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     }
 
-    void show(TakeReport shown, Aim itsAim) {
+    void show(TakeReport shown, End itsAim) {
         take = shown;
         aim = itsAim;
         setAccessibleText("Waveform of " + shown.file().getFileName() + ", " + shown.clipPlaces() + " places cut off");
@@ -85,8 +85,8 @@ final class Waveform extends PaintedRegion {
     }
 
     private void paintAim(GraphicsContext g, Lane lane) {
-        double high = new Gain(aim.high().dbfs()).ratio();
-        double low = new Gain(aim.low().dbfs()).ratio();
+        double high = new Gain(aim.high()).ratio();
+        double low = new Gain(aim.low()).ratio();
         g.setFill(color(Ink.AIM));
         g.fillRect(lane.x(), lane.at(high), lane.width(), lane.at(low) - lane.at(high));
         g.fillRect(lane.x(), lane.at(-low), lane.width(), lane.at(-high) - lane.at(-low));
@@ -95,10 +95,10 @@ final class Waveform extends PaintedRegion {
         g.fillText("0", lane.x() - 0.4 * em(), lane.at(1) + 0.2 * em());
         g.setFill(color(Ink.AIM_EDGE));
         if (lane.at(high) - lane.at(1) > 1.2 * em()) {
-            g.fillText(Print.plain(aim.high().dbfs()), lane.x() - 0.4 * em(), lane.at(high));
+            g.fillText(Print.plain(aim.high()), lane.x() - 0.4 * em(), lane.at(high));
         }
         if (lane.at(low) - lane.at(high) > em()) {
-            g.fillText(Print.plain(aim.low().dbfs()), lane.x() - 0.4 * em(), lane.at(low));
+            g.fillText(Print.plain(aim.low()), lane.x() - 0.4 * em(), lane.at(low));
         }
     }
 

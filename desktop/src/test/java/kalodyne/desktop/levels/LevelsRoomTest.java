@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class LevelsRoomTest {
-    private static final String TOO_HOT = "Loudest peaks reach −2.8 dBFS: 3.2 dB too hot";
+    private static final String TOO_HOT = "Loudest peaks reach −2.9 dBFS: 3.1 dB too hot";
 
     @TempDir
     Path folder;
@@ -47,9 +47,10 @@ class LevelsRoomTest {
                 .studio()
                 .reading()
                 .orElseThrow()
-                .run()
-                .input()
-                .gain()
+                .plan()
+                .flow()
+                .knob("interface.gain-3")
+                .orElseThrow()
                 .gain()
                 .db();
     }
@@ -65,7 +66,7 @@ class LevelsRoomTest {
         desk.rest();
         assertThat(gainDb()).isCloseTo(4, within(0.51));
         assertThat(desk.text("#levels-sentence")).contains("right in the aim");
-        assertThat(desk.text("#gain-field")).startsWith("+4.0 dB · 10:00");
+        assertThat(desk.text("#interface-gain-3-field")).startsWith("+4.0 dB · 10:00");
         assertThat(desk.text("#undo")).isEqualTo("Undo");
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         assertThat(desk.text("#levels-sentence")).isEqualTo(TOO_HOT);
@@ -92,7 +93,7 @@ class LevelsRoomTest {
 
     @Test
     void dragging_the_hand_of_a_clock_turns_it() {
-        ClockFace face = desk.find("#gain-face");
+        ClockFace face = desk.find("#interface-gain-3-face");
         double centre = face.getWidth() / 2;
         // Nine o'clock is to the left of the centre.
         desk.robot()
@@ -101,39 +102,41 @@ class LevelsRoomTest {
                 .moveTo(desk.point(face, centre - 20, centre))
                 .drop();
         desk.rest();
-        assertThat(desk.text("#gain-field")).isEqualTo("0.0 dB · 9:00");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("0.0 dB · 9:00");
     }
 
     @ParameterizedTest
     @CsvSource({"10:30, +6.0 dB · 10:30", "+6 dB, +6.0 dB · 10:30", "'6,5', +6.5 dB · 10:38", "7:00, −8.0 dB · 7:00"})
     void typing_turns_too(String typed, String shown) {
-        desk.typeInto("#gain-field", typed);
-        assertThat(desk.text("#gain-field")).isEqualTo(shown);
+        desk.typeInto("#interface-gain-3-field", typed);
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo(shown);
     }
 
     @Test
     void what_cannot_be_read_stays_with_the_reason_and_changes_nothing() {
-        desk.typeInto("#gain-field", "a bit less");
-        assertThat(desk.text("#gain-field")).isEqualTo("a bit less");
-        assertThat(desk.text("#gain-problem")).startsWith("“a bit less” does not begin with a number.");
-        assertThat(desk.find("#gain-field").getPseudoClassStates()).contains(PseudoClass.getPseudoClass("refused"));
+        desk.typeInto("#interface-gain-3-field", "a bit less");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("a bit less");
+        assertThat(desk.text("#interface-gain-3-problem")).startsWith("“a bit less” does not begin with a number.");
+        assertThat(desk.find("#interface-gain-3-field").getPseudoClassStates())
+                .contains(PseudoClass.getPseudoClass("refused"));
         assertThat(desk.text("#levels-sentence")).isEqualTo(TOO_HOT);
         desk.press(KeyCode.ESCAPE);
-        assertThat(desk.text("#gain-field")).isEqualTo("+12.0 dB · 12:00");
-        assertThat(desk.text("#gain-problem")).isEmpty();
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+12.0 dB · 12:00");
+        assertThat(desk.text("#interface-gain-3-problem")).isEmpty();
     }
 
     @Test
     void the_keyboard_turns_by_quarter_hours_and_sets_as_advised() {
-        Node face = desk.find("#gain-face");
+        Node face = desk.find("#interface-gain-3-face");
         Desk.onScreen(() -> {
             face.requestFocus();
             return null;
         });
         desk.press(KeyCode.DOWN);
-        assertThat(desk.text("#gain-field")).isEqualTo("+11.0 dB · 11:45");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+11.0 dB · 11:45");
         desk.press(KeyCode.END);
-        assertThat(desk.text("#levels-sentence")).isEqualTo("Interface gain distorts: 13.2 dB too loud for it");
+        assertThat(desk.text("#levels-sentence"))
+                .isEqualTo("Interface, line stage 3 distorts: 13.1 dB too loud for it");
         desk.press(KeyCode.ENTER);
         assertThat(desk.text("#levels-sentence")).contains("right in the aim");
         assertThat(desk.text("#next-step")).isEqualTo("Record a test take of the loudest part");
@@ -147,7 +150,7 @@ class LevelsRoomTest {
         assertThat(desk.find("#set-all").isDisabled()).isTrue();
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         desk.click("#set-all");
-        assertThat(desk.text("#gain-field")).isEqualTo("+6.0 dB · 10:30");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+6.0 dB · 10:30");
     }
 
     @Test

@@ -1,0 +1,73 @@
+package kalodyne.desktop.levels;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunLevels;
+import kalodyne.core.units.Print;
+
+/** What is left between the loudest peak and the noise at the end of a run, and what is lost of it. */
+final class RangeFacts extends GridPane {
+    private final Row range = row("Peak above the noise", "dB", "The loudest peak over all noise: more is cleaner.");
+    private final Row waste = row("Wasted as it stands", "dB", "So much more is had with the knobs as advised.");
+    private final Row spread =
+            row("Not known better than", "± dB", "The true peak may lie so far above or below. A test take tells.");
+    private final Row bits =
+            row("Bits that are used", "", "The loudest peak over the noise, told as bits of a recording.");
+    private final Row sixteen = row("Noise more in 16 bits", "dB", "So much more noise if the recorder keeps 16 bits.");
+
+    /** One of the facts. */
+    private record Row(Label name, Label number, String unit) {
+        void show(double value, boolean isShown) {
+            boolean isThere = isShown && Double.isFinite(value);
+            for (Label each : List.of(name, number)) {
+                each.setVisible(isThere);
+                each.setManaged(isThere);
+            }
+            if (isThere) {
+                number.setText((Print.decimal(value, 1) + " " + unit).strip());
+            }
+        }
+    }
+
+    RangeFacts() {
+        setHgap(8);
+        setVgap(2);
+        setId("range-facts");
+        ColumnConstraints name = new ColumnConstraints();
+        name.setHgrow(Priority.ALWAYS);
+        getColumnConstraints().add(name);
+        for (Row each : List.of(range, waste, spread, bits, sixteen)) {
+            addRow(getRowCount(), each.name(), each.number());
+        }
+    }
+
+    private static Row row(String words, String unit, String help) {
+        Label name = new Label(words);
+        name.getStyleClass().addAll("small", "second");
+        name.setTooltip(new Tooltip(help));
+        Label number = new Label();
+        number.getStyleClass().add("small");
+        number.setMinWidth(Region.USE_PREF_SIZE);
+        return new Row(name, number, unit);
+    }
+
+    void show(RunLevels run) {
+        LevelPlan plan = run.plan();
+        int end = plan.trace().path().end();
+        double present = plan.levels().range(end).db();
+        double best = plan.turned(run.advice().turns()).levels().range(end).db();
+        FlowLevels.Kept kept = plan.levels().kept(end);
+        range.show(present, true);
+        waste.show(best - present, best - present > 0.05);
+        spread.show(plan.levels().spread(end).db(), plan.levels().spread(end).db() >= 1);
+        bits.show(kept.usedBits(), plan.isRecorded());
+        sixteen.show(kept.costOf16().db(), plan.isRecorded());
+    }
+}

@@ -1,0 +1,47 @@
+package kalodyne.desktop.model;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
+import kalodyne.core.joint.Wiring;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.studio.Studio;
+
+/** Puts controls of a setup somewhere: knobs to a position, switches to the one of their positions that is nearest. */
+final class Turning {
+    private final Studio studio;
+    private final Setup setup;
+
+    Turning(Studio studio, Setup setup) {
+        this.studio = studio;
+        this.setup = setup;
+    }
+
+    Setup to(Map<String, Double> positions) {
+        Wiring wiring = setup.wiring();
+        Map<Spot, Double> knobs = new HashMap<>();
+        for (Map.Entry<String, Double> each : positions.entrySet()) {
+            Spot spot = Spot.read(each.getKey());
+            Optional<DeviceControl> named =
+                    control(spot).filter(control -> control.positions().size() > 1);
+            if (named.isPresent()) {
+                int last = named.get().positions().size() - 1;
+                String at = named.get().positions().get((int) Math.round(each.getValue() * last));
+                wiring = wiring.with(new Switched(spot, at));
+            } else {
+                knobs.put(spot, each.getValue());
+            }
+        }
+        return setup.withWiring(wiring).withSettings(setup.settings().turned(knobs));
+    }
+
+    private Optional<DeviceControl> control(Spot spot) {
+        return studio.device(spot.item()).stream()
+                .flatMap(device -> device.controls().stream())
+                .filter(control -> control.id().equals(spot.part()))
+                .findFirst();
+    }
+}
