@@ -3,8 +3,10 @@ package kalodyne.core.gain;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
@@ -46,6 +48,7 @@ final class Demands {
     private final List<Use> uses = new ArrayList<>();
     private final List<Integer> balances = new ArrayList<>();
     private final Bounds.Ranges ranges;
+    private final BitSet alone;
 
     /** Noise at an end, as a level over the level of an unknown. */
     private record Noise(int unknown, double db) {}
@@ -65,6 +68,7 @@ final class Demands {
         averageDb = new double[count];
         aims = new int[flow.ends().size()];
         ranges = ranges();
+        alone = servingAlone();
         List<Mix> mixes = new ArrayList<>();
         double[][] balance = new double[count][];
         int[] in = new int[count];
@@ -121,13 +125,22 @@ final class Demands {
         return new Bounds.Ranges(low, high);
     }
 
-    /** The faders and trims of what mixes. */
+    /** The faders and trims of what stands between others: it gets a signal from one device and gives it to another. */
     private BitSet mixers() {
-        BitSet mixers = new BitSet();
-        List<String> stations =
-                flow.points().stream().filter(Point::isBus).map(Point::station).toList();
+        Set<String> fed = new HashSet<>();
+        Set<String> giving = new HashSet<>();
         for (Point point : flow.points()) {
-            if (point.knob().isPresent() && stations.contains(point.station())) {
+            for (Feed feed : point.feeds()) {
+                String from = flow.points().get(feed.from()).station();
+                if (!from.equals(point.station())) {
+                    fed.add(point.station());
+                    giving.add(from);
+                }
+            }
+        }
+        BitSet mixers = new BitSet();
+        for (Point point : flow.points()) {
+            if (point.knob().isPresent() && fed.contains(point.station()) && giving.contains(point.station())) {
                 int knob = point.knob().getAsInt();
                 ControlKind kind = flow.knobs().get(knob).kind();
                 mixers.set(knob, kind == ControlKind.TRIM || kind == ControlKind.FADER || kind == ControlKind.LEVEL);
@@ -140,7 +153,8 @@ final class Demands {
 
     /**
      * How much each of several ways into a point should be louder than the reference, in dB. What has a control of its own can
-     * be made as loud as the others; what has none stays as it is.
+     * be made as loud as the others; what has none stays as it is. What has one that must also serve an end by itself comes as
+     * loud as that end wants it, and is told as not a number: it should only not drown the others.
      */
     private double[] balance(Point point, List<Mix> mixes) {
         List<Feed> feeds = point.feeds();
@@ -160,13 +174,36 @@ final class Demands {
                 }
             }
             isFree[f] = !own.isEmpty();
+            own.andNot(alone);
+            balance[f] = isFree[f] && own.isEmpty() ? Double.NaN : 0;
             present[f] = mix.presentDb() + db(feeds.get(f));
             loudest = isFree[f] ? loudest : Math.max(loudest, present[f]);
         }
         for (int f = 0; f < feeds.size(); f++) {
-            balance[f] = isFree[f] ? wish(mixes.get(feeds.get(f).from())) : present[f] - loudest;
+            if (!Double.isNaN(balance[f])) {
+                balance[f] = isFree[f] ? wish(mixes.get(feeds.get(f).from())) : present[f] - loudest;
+            }
         }
         return balance;
+    }
+
+    /** The controls from which a signal comes to some end all by itself. */
+    private BitSet servingAlone() {
+        BitSet leading = new BitSet();
+        flow.ends().forEach(end -> leading.set(end.point()));
+        BitSet serving = new BitSet();
+        for (int i = flow.points().size() - 1; i >= 0; i--) {
+            Point point = flow.points().get(i);
+            if (leading.get(i) && !point.isBus()) {
+                point.feeds().forEach(feed -> leading.set(feed.from()));
+                point.knob().ifPresent(serving::set);
+            }
+        }
+        return serving;
+    }
+
+    private static double known(double balance) {
+        return Double.isNaN(balance) ? 0 : balance;
     }
 
     /** Only one alone can be made louder than others. */
@@ -192,10 +229,10 @@ final class Demands {
             for (int f = 0; f < balance.length; f++) {
                 Feed feed = point.feeds().get(f);
                 Mix from = mixes.get(feed.from());
-                double ratio = ratio(balance[f]);
+                double ratio = ratio(known(balance[f]));
                 from.peaks().forEach((player, peak) -> peaks.merge(player, peak * ratio, Double::sum));
                 knobs.or(from.knobs());
-                reference = Math.max(reference, from.presentDb() + db(feed) - balance[f]);
+                reference = Math.max(reference, from.presentDb() + db(feed) - known(balance[f]));
             }
             present += reference;
         }
@@ -255,8 +292,11 @@ final class Demands {
                 Feed feed = point.feeds().get(f);
                 Bounds.Cause mixed = new Bounds.Cause(Bounds.Cause.Kind.BALANCE, feed.from());
                 Bounds.Cause held = new Bounds.Cause(Bounds.Cause.Kind.GAIN, index);
-                balances.add(bounds.atMost(out[feed.from()], lower, balance[f] - db(feed), held));
-                balances.add(bounds.atMost(lower, out[feed.from()], db(feed) - balance[f], mixed));
+                double to = known(balance[f]);
+                balances.add(bounds.atMost(out[feed.from()], lower, to - db(feed), held));
+                if (!Double.isNaN(balance[f])) {
+                    balances.add(bounds.atMost(lower, out[feed.from()], db(feed) - to, mixed));
+                }
             }
         } else {
             lower = out[point.feeds().get(0).from()];
@@ -331,7 +371,7 @@ final class Demands {
             for (int i = flow.ends().get(e).point(); i >= 0; i--) {
                 List<Feed> feeds = flow.points().get(i).feeds();
                 for (int f = 0; f < feeds.size(); f++) {
-                    ratios[feeds.get(f).from()] += ratios[i] * ratio(balance[i][f]);
+                    ratios[feeds.get(f).from()] += ratios[i] * ratio(known(balance[i][f]));
                 }
             }
             all[e] = ratios;

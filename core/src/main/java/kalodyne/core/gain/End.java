@@ -39,6 +39,11 @@ public record End(int point, String name, Kind kind, Level zero, double low, dou
         return new End(point, name, kind, zero, newLow, newHigh, newLine, bits);
     }
 
+    /** The same at another point. */
+    public End at(int newPoint) {
+        return new End(newPoint, name, kind, zero, low, high, line, bits);
+    }
+
     public double middle() {
         return (low + high) / 2;
     }

@@ -116,6 +116,16 @@ public final class FlowLevels {
         }
     }
 
+    /** From before a point's control and gain to behind those of a later one. */
+    public Gain gain(int from, int to) {
+        Point point = flow.points().get(from);
+        double knob = point.knob().isPresent()
+                ? flow.knobs().get(point.knob().getAsInt()).gain().db()
+                : 0;
+        return new Gain(
+                Gain.ofRatio(Math.abs(passed[from][to])).db() + point.gain().db() + knob);
+    }
+
     public Flow flow() {
         return flow;
     }

@@ -96,6 +96,7 @@ public final class SetupLevels {
         Advice advice = Advice.of(plan, advised);
         List<Finding> findings = new ArrayList<>(LevelRules.check(plan, advice));
         findings.addAll(RigRules.check(rig, plan));
+        findings.addAll(EarRules.check(rig, plan));
         return new RunLevels(plan, advice, Finding.worstFirst(findings), LevelVerdict.of(plan, advice));
     }
 

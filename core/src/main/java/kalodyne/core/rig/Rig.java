@@ -193,7 +193,7 @@ public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt>
             for (String id : kept) {
                 Draft draft = drafts.get(id);
                 index.put(id, points.size());
-                draft.end().ifPresent(end -> ends.add(at(points.size(), end)));
+                draft.end().ifPresent(end -> ends.add(end.at(points.size())));
                 OptionalInt knob = draft.knob().isEmpty()
                         ? OptionalInt.empty()
                         : OptionalInt.of(knobs.computeIfAbsent(draft.knob().get(), spot -> knobs.size()));
@@ -216,10 +216,6 @@ public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt>
             List<Knob> all = knobs.keySet().stream().map(controls::knob).toList();
             Flow flow = new Flow(points, all, List.of());
             return new Flow(points, all, aimed(flow, ends));
-        }
-
-        private static End at(int point, End end) {
-            return new End(point, end.name(), end.kind(), end.zero(), end.low(), end.high(), end.line(), end.bits());
         }
 
         /** Each behind what feeds it. A way that comes back to itself is cut where it was found. */

@@ -1,0 +1,286 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
+import kalodyne.core.gear.StageKind;
+import kalodyne.core.joint.Usual;
+import kalodyne.core.listening.Crossover;
+import kalodyne.core.listening.Damping;
+import kalodyne.core.listening.Exposure;
+import kalodyne.core.listening.Howling;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.units.Frequency;
+import kalodyne.core.units.Impedance;
+import kalodyne.core.units.MicSensitivity;
+import kalodyne.core.units.Print;
+
+/** What there is to say about what is heard: by ears, and by microphones that hear the loudspeakers. */
+final class EarRules {
+    /** Where a microphone is taken to stand in front of a loudspeaker, as nobody said; common practice in small rooms. */
+    private static final double USUAL_METRES = 1;
+
+    private static final double UNBEARABLE_DB = 100;
+
+    /** So far from howling nothing is heard of it; common practice. */
+    private static final double SAFE_DB = -20;
+
+    private final Rig rig;
+    private final LevelPlan plan;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private EarRules(Rig rig, LevelPlan plan) {
+        this.rig = rig;
+        this.plan = plan;
+    }
+
+    static List<Finding> check(Rig rig, LevelPlan plan) {
+        EarRules rules = new EarRules(rig, plan);
+        if (!plan.isRecorded()) {
+            rules.exposure();
+            rules.full();
+            rules.damping();
+            rules.crossover();
+        }
+        rules.howling();
+        return rules.findings;
+    }
+
+    private void add(
+            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
+        findings.add(new Finding(
+                code,
+                severity,
+                new Place.Station(station),
+                figure,
+                title,
+                text,
+                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
+    }
+
+    private int end() {
+        return plan.last().stage().station();
+    }
+
+    private static Figure sound(double db) {
+        return new Figure(db, "dB SPL");
+    }
+
+    private void exposure() {
+        double average = plan.endAverage();
+        if (average < Exposure.WEEKLY_DB) {
+            return;
+        }
+        Severity severity = average >= UNBEARABLE_DB || plan.endPeak() >= Exposure.PEAK_DB
+                ? Severity.HARM
+                : average >= Exposure.AT_WORK_DB ? Severity.WRONG : Severity.WEAK;
+        add(
+                "ears.exposure",
+                severity,
+                end(),
+                sound(average),
+                "Loud for ears",
+                "At " + Print.decimal(average, 0) + " dB a week's allowance (ITU-T H.870) is used up in "
+                        + Exposure.words(Exposure.hoursAWeek(average)) + ", a day's (NIOSH 98-126) in "
+                        + Exposure.words(Exposure.hoursADay(average)) + ".",
+                "Turn down what you listen with; the recording stays as it is");
+    }
+
+    /** With every knob on the way at its highest: what comes out when somebody does not look. */
+    private void full() {
+        Map<String, Double> up = new HashMap<>();
+        plan.knobs().forEach(knob -> up.put(knob.id(), 1.0));
+        double most = plan.turned(up).endAverage();
+        if (most >= UNBEARABLE_DB && plan.endAverage() < UNBEARABLE_DB) {
+            add(
+                    "ears.full",
+                    Severity.NOTE,
+                    end(),
+                    sound(most),
+                    "It can get far too loud",
+                    "With every knob full it is " + Print.decimal(most, 0)
+                            + " dB SPL on average. Turn down before you put anything on your ears.",
+                    "");
+        }
+    }
+
+    private void damping() {
+        List<Integer> points = plan.trace().path().points();
+        Device ears = device(plan.flow().points().get(points.get(points.size() - 1)));
+        Optional<Double> driver = Optional.ofNullable(ears)
+                .filter(device -> device.facts().get(Fact.SOUND_PER_MILLIWATT).isPresent())
+                .flatMap(device -> device.facts().quantity(Fact.DRIVER_IMPEDANCE))
+                .map(Impedance::ohms)
+                .filter(ohms -> ohms > 0);
+        if (driver.isEmpty() || points.size() < 2) {
+            return;
+        }
+        Point output = plan.flow().points().get(points.get(points.size() - 2));
+        Device amplifier = device(output);
+        Optional<Socket> socket = Optional.ofNullable(amplifier).flatMap(device -> device.socket(part(output)));
+        if (socket.isEmpty()) {
+            return;
+        }
+        Damping damping = Damping.of(driver.get(), Usual.sourceOhms(amplifier, socket.get()));
+        if (!damping.isEnough()) {
+            add(
+                    "headphones.damping",
+                    damping.factor() < 2 ? Severity.WEAK : Severity.NOTE,
+                    end(),
+                    new Figure(damping.factor(), "times"),
+                    "Loosely held headphones",
+                    "They have " + Print.decimal(damping.factor(), 1)
+                            + " times the impedance of this output, 8 times or more is good."
+                            + " Their resonance may stand out by up to "
+                            + Print.decimal(damping.colouration().db(), 1) + " dB.",
+                    "Judge bass on other headphones or on speakers");
+        }
+    }
+
+    private Device device(Point point) {
+        return rig.patch().devices().get(point.station());
+    }
+
+    /** Of "interface.phones:left" the part: "phones". */
+    private static String part(Point point) {
+        return point.id().substring(point.id().indexOf('.') + 1).replaceFirst("[:/].*", "");
+    }
+
+    // --- subwoofer -----------------------------------------------------------------------------------------------
+
+    private void crossover() {
+        for (int index : plan.trace().path().points()) {
+            Point point = plan.flow().points().get(index);
+            Device subwoofer = device(point);
+            Optional<Stage> stage = subwoofer == null
+                    ? Optional.empty()
+                    : subwoofer.stages().stream()
+                            .filter(each -> each.id().equals(part(point)) && each.kind() == StageKind.CROSSOVER)
+                            .findFirst();
+            if (stage.isPresent()) {
+                crossover(subwoofer, stage.get());
+                return;
+            }
+        }
+    }
+
+    private void crossover(Device subwoofer, Stage stage) {
+        Crossover crossover = stage.facts()
+                .quantity(Fact.CROSSOVER)
+                .map(Frequency::hertz)
+                .filter(hertz -> hertz > 0)
+                .map(Crossover::new)
+                .orElse(Crossover.USUAL);
+        int station = plan.trace().stations().stream()
+                .filter(each -> plan.trace()
+                        .marks()
+                        .get(each.index())
+                        .filter(mark -> rig.patch().devices().get(mark) == subwoofer)
+                        .isPresent())
+                .map(Station::index)
+                .findFirst()
+                .orElse(end());
+        Device speaker = device(plan.flow().points().get(plan.end().point()));
+        double lowest = Optional.ofNullable(speaker)
+                .flatMap(device -> device.facts().quantity(Fact.LOWEST_FREQUENCY))
+                .map(Frequency::hertz)
+                .orElse(0.0);
+        double hertz = crossover.hertz();
+        if (lowest > hertz) {
+            add(
+                    "sub.gap",
+                    Severity.WEAK,
+                    station,
+                    new Figure(lowest, "Hz"),
+                    "A gap above the subwoofer",
+                    "The speakers go down to " + Print.decimal(lowest, 0) + " Hz, the subwoofer only up to "
+                            + Print.decimal(hertz, 0) + " Hz.",
+                    "Set its crossover to " + Print.decimal(Math.min(Crossover.HIGHEST_HERTZ, lowest), 0) + " Hz");
+        } else if (hertz > Crossover.HIGHEST_HERTZ) {
+            add(
+                    "sub.high",
+                    Severity.WEAK,
+                    station,
+                    new Figure(hertz, "Hz"),
+                    "The subwoofer reaches too high",
+                    "Above 120 Hz one hears where it stands. 80 Hz is usual.",
+                    "Set its crossover to 80 Hz, 120 Hz at the most");
+        } else {
+            add(
+                    "sub.crossover",
+                    Severity.NOTE,
+                    station,
+                    new Figure(hertz, "Hz"),
+                    "The subwoofer takes over at " + Print.decimal(hertz, 0) + " Hz",
+                    "There both are 6 dB down and together whole (Linkwitz–Riley, 4th order). A metre farther away is "
+                            + Print.decimal(Crossover.delayMilliseconds(1), 1) + " ms late; up to "
+                            + Print.decimal(crossover.mostMetresApart(), 1) + " m do not matter.",
+                    "");
+        }
+    }
+
+    // --- howling -------------------------------------------------------------------------------------------------
+
+    /** Of the microphone of this run to every loudspeaker that it is heard on; for what is listened to, of every microphone. */
+    private void howling() {
+        FlowLevels levels = plan.levels();
+        Flow flow = plan.flow();
+        for (Flow.Run run : flow.runs()) {
+            boolean isOfThis = plan.isRecorded()
+                    ? run.source() == plan.trace().path().source()
+                    : run.end() == plan.trace().path().end();
+            End end = flow.ends().get(run.end());
+            Point source = flow.points().get(run.source());
+            Device microphone = device(source);
+            Device speaker = device(flow.points().get(end.point()));
+            if (isOfThis
+                    && end.kind() == End.Kind.EARS
+                    && speaker != null
+                    && speaker.kind() == DeviceKind.SPEAKER
+                    && microphone != null
+                    && microphone.kind() == DeviceKind.MICROPHONE) {
+                microphone
+                        .facts()
+                        .quantity(Fact.MIC_SENSITIVITY)
+                        .ifPresent(sensitivity -> howling(levels, run, microphone, speaker, sensitivity));
+            }
+        }
+    }
+
+    private void howling(
+            FlowLevels levels, Flow.Run run, Device microphone, Device speaker, MicSensitivity sensitivity) {
+        End end = plan.flow().ends().get(run.end());
+        Howling howling = Howling.of(sensitivity, levels.gain(run.source(), end.point()), end.zero(), USUAL_METRES);
+        if (howling.gain().db() < SAFE_DB) {
+            return;
+        }
+        int station = plan.isRecorded() ? 0 : end();
+        add(
+                "gain.feedback",
+                howling.howls() ? Severity.HARM : howling.rings() ? Severity.WRONG : Severity.WEAK,
+                station,
+                LevelRules.decibels(howling.gain().db()),
+                howling.howls() ? "It will howl" : howling.rings() ? "Close to howling" : "It can howl",
+                microphone.name() + " hears " + speaker.name() + ": once round at 1 m it is "
+                        + Print.signed(howling.gain().db(), 1) + " dB, and howls from 0 dB on.",
+                "Listen on headphones, or turn the speakers down by "
+                        + Print.decimal(Math.ceil(howling.gain().db() - SAFE_DB), 0)
+                        + " dB");
+    }
+}

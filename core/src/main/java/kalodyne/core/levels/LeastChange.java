@@ -1,0 +1,322 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
+import kalodyne.core.gain.Advised;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Feed;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gain.Wanted;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Form;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointChecks;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.rig.Settings;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Level;
+
+/**
+ * The least change of a rig after which the knobs along a run can do what is wanted: each is made, and everything computed anew.
+ * What costs nothing goes before what must be bought; of two of a kind the one with less noise.
+ */
+public final class LeastChange {
+    /** Pads and boosters as they are sold; common practice. */
+    private static final double[] PADS_DB = {10, 15, 20, 30, 40};
+
+    private static final double[] BOOSTS_DB = {10, 20, 25, 30, 40};
+    private static final Level BOOSTER_NOISE = new Level(-128);
+    private static final Level BOOSTER_CEILING = new Level(10);
+
+    /** Above this it is no microphone that is boosted. */
+    private static final Level LINE = new Level(-15);
+
+    private final Rig rig;
+    private final Settings settings;
+    private final Wanted wanted;
+    private final Trace trace;
+    private final BooleanSupplier isCancelled;
+    private final List<Change> found = new ArrayList<>();
+
+    /**
+     * A change that helps.
+     *
+     * @param kind what sort of change
+     * @param words an instruction: "Put a pad of 20 dB between Bass synth and Mixer"
+     * @param range the loudest peak above the noise at the end, once it is made and the advice followed
+     * @param aimed the aimed line at the end then, on its scale
+     */
+    public record Change(Kind kind, String words, Gain range, double aimed) {
+        /** In the order of what they cost. */
+        public enum Kind {
+            UNLOCK,
+            OTHER_SOCKET,
+            OTHER_OUTPUT,
+            PAD,
+            BOOSTER
+        }
+    }
+
+    private LeastChange(Rig rig, Settings settings, Trace trace, BooleanSupplier isCancelled) {
+        this.rig = rig;
+        this.settings = settings;
+        this.wanted = settings.wanted();
+        this.trace = trace;
+        this.isCancelled = isCancelled;
+    }
+
+    /**
+     * Changes that help a run, the least first; none where nothing is in its way, or where nothing helps.
+     *
+     * @param isCancelled asked between two of them
+     */
+    public static List<Change> of(Rig rig, Settings settings, Trace trace, BooleanSupplier isCancelled) {
+        LeastChange changes = new LeastChange(rig, settings, trace, isCancelled);
+        if (changes.isFine(rig.flow())) {
+            return List.of();
+        }
+        changes.unlock();
+        changes.otherSockets();
+        changes.padsAndBoosters();
+        return changes.found.stream()
+                .sorted(Comparator.comparing(Change::kind)
+                        .thenComparing(change -> change.range().db(), Comparator.reverseOrder()))
+                .toList();
+    }
+
+    // --- trying --------------------------------------------------------------------------------------------------
+
+    private String sourceId() {
+        return rig.flow().points().get(trace.path().source()).id();
+    }
+
+    private Optional<Flow> advised(Flow flow) {
+        OptionalInt source = flow.indexOf(sourceId());
+        if (source.isEmpty() || isCancelled.getAsBoolean()) {
+            return Optional.empty();
+        }
+        Advised advised = GainAdviser.adviseAround(flow, wanted, source.getAsInt());
+        return Optional.of(advised.followedOn(flow));
+    }
+
+    private boolean isFine(Flow flow) {
+        return fine(flow).isPresent();
+    }
+
+    /** A run of the source to an end of the same kind that is in its aim with nothing clipping, once the advice is followed. */
+    private Optional<FlowEnd> fine(Flow flow) {
+        return advised(flow).flatMap(then -> {
+            FlowLevels levels = FlowLevels.of(then);
+            End.Kind kind = rig.flow().ends().get(trace.path().end()).kind();
+            int source = then.indexOf(sourceId()).orElseThrow();
+            return then.runs().stream()
+                    .filter(run -> run.source() == source
+                            && then.ends().get(run.end()).kind() == kind
+                            && levels.isMet(run.end())
+                            && run.points().stream().noneMatch(levels::clips))
+                    .map(run -> new FlowEnd(levels.range(run.end()), levels.aimed(run.end())))
+                    .findFirst();
+        });
+    }
+
+    private record FlowEnd(Gain range, double aimed) {}
+
+    private boolean offer(Change.Kind kind, String words, Flow flow) {
+        Optional<FlowEnd> end = fine(flow);
+        end.ifPresent(each -> found.add(new Change(kind, words, each.range(), each.aimed())));
+        return end.isPresent();
+    }
+
+    // --- locks ---------------------------------------------------------------------------------------------------
+
+    private void unlock() {
+        for (Knob knob : rig.flow().knobs()) {
+            if (knob.isLocked() && settings.locked().contains(Spot.read(knob.id()))) {
+                Flow free = rig.flow().withKnobs(each -> each.id().equals(knob.id()) ? each.locked(false) : each);
+                offer(Change.Kind.UNLOCK, "Unlock " + knob.words(), free);
+            }
+        }
+    }
+
+    // --- pads and boosters -----------------------------------------------------------------------------------------
+
+    private void padsAndBoosters() {
+        List<Integer> points = trace.path().points();
+        for (int i = 1; i < points.size(); i++) {
+            Point from = rig.flow().points().get(points.get(i - 1));
+            int to = points.get(i);
+            if (!from.station().equals(rig.flow().points().get(to).station())) {
+                pads(points.get(i - 1), to);
+                boosters(points.get(i - 1), to);
+            }
+        }
+    }
+
+    private String between(int from, int to) {
+        return " between " + rig.station(rig.flow().points().get(from)) + " and "
+                + rig.station(rig.flow().points().get(to));
+    }
+
+    private void pads(int from, int to) {
+        for (double pad : PADS_DB) {
+            String words = "Put a pad of " + (int) pad + " dB" + between(from, to);
+            if (offer(Change.Kind.PAD, words, withFeed(from, to, -pad))) {
+                return;
+            }
+        }
+    }
+
+    private Flow withFeed(int from, int to, double db) {
+        Point fed = rig.flow().points().get(to);
+        List<Feed> feeds = fed.feeds().stream()
+                .map(feed -> feed.from() == from ? feed.plus(new Gain(db)) : feed)
+                .toList();
+        return rig.flow().withPoint(to, fed.withFeeds(feeds));
+    }
+
+    private void boosters(int from, int to) {
+        Level peak = FlowLevels.of(rig.flow()).peak(from);
+        if (peak.compareTo(LINE) > 0) {
+            return;
+        }
+        for (double boost : BOOSTS_DB) {
+            String words = "Put a booster of " + (int) boost + " dB" + between(from, to);
+            if (offer(Change.Kind.BOOSTER, words, withBooster(from, to, boost))) {
+                return;
+            }
+        }
+    }
+
+    /** The point that is fed gets the booster's gain, noise and ceiling before its own: as one more point. */
+    private Flow withBooster(int from, int to, double db) {
+        List<Point> points = new ArrayList<>();
+        Flow flow = rig.flow();
+        for (int i = 0; i < flow.points().size(); i++) {
+            if (i == to) {
+                points.add(new Point(
+                        "booster",
+                        "booster",
+                        "booster",
+                        Optional.empty(),
+                        List.of(Feed.of(from, 0)),
+                        OptionalInt.empty(),
+                        new Gain(db),
+                        Optional.of(BOOSTER_CEILING),
+                        BOOSTER_NOISE,
+                        Level.SILENCE));
+            }
+            points.add(shifted(flow.points().get(i), i, from, to));
+        }
+        List<End> ends = flow.ends().stream()
+                .map(end -> end.at(end.point() >= to ? end.point() + 1 : end.point()))
+                .toList();
+        return new Flow(points, flow.knobs(), ends);
+    }
+
+    private static Point shifted(Point point, int index, int from, int to) {
+        return point.withFeeds(point.feeds().stream()
+                .map(feed -> {
+                    boolean isBoosted = index == to && feed.from() == from;
+                    int now = isBoosted ? to : feed.from() >= to ? feed.from() + 1 : feed.from();
+                    return new Feed(now, feed.gain(), feed.rise(), feed.isInverted());
+                })
+                .toList());
+    }
+
+    // --- other sockets -------------------------------------------------------------------------------------------
+
+    /** The plugs of this run into other sockets of the same gear. */
+    private void otherSockets() {
+        List<Integer> points = trace.path().points();
+        for (int i = 1; i < points.size(); i++) {
+            Point from = rig.flow().points().get(points.get(i - 1));
+            Point to = rig.flow().points().get(points.get(i));
+            if (!from.station().equals(to.station())) {
+                replug(Change.Kind.OTHER_SOCKET, to);
+                replug(Change.Kind.OTHER_OUTPUT, from);
+            }
+        }
+    }
+
+    private void replug(Change.Kind kind, Point point) {
+        String id = point.id().replaceFirst(":.*", "");
+        Device device = rig.patch().devices().get(point.station());
+        if (device == null) {
+            return;
+        }
+        Spot present = Spot.read(id);
+        Way way = kind == Change.Kind.OTHER_SOCKET ? Way.IN : Way.OUT;
+        for (Socket socket : device.sockets()) {
+            Spot other = new Spot(point.station(), socket.id());
+            boolean isOther = !other.equals(present)
+                    && socket.way() == way
+                    && socket.form() == Form.SOCKET
+                    && !rig.patch().isTaken(other);
+            if (isOther && !isCancelled.getAsBoolean()) {
+                replugged(present, other).ifPresent(patch -> tryPatch(kind, device, socket, patch));
+            }
+        }
+    }
+
+    /** With the plug that is in one socket in another; empty where it does not go in. */
+    private Optional<Patch> replugged(Spot present, Spot other) {
+        Patch patch = rig.patch();
+        List<Plugging> pluggings = patch.pluggings().stream()
+                .map(plugging -> plugging.socket().equals(present) ? new Plugging(plugging.plug(), other) : plugging)
+                .toList();
+        boolean isMoved = !pluggings.equals(patch.pluggings());
+        boolean fits = pluggings.stream()
+                .filter(plugging -> plugging.socket().equals(other))
+                .allMatch(plugging -> !patch.readings(plugging).isEmpty());
+        return isMoved && fits
+                ? Optional.of(new Patch(patch.devices(), patch.leads(), pluggings, patch.busy(), patch.switched()))
+                : Optional.empty();
+    }
+
+    private void tryPatch(Change.Kind kind, Device device, Socket socket, Patch patch) {
+        List<Checked> joints = new JointChecks().check(patch);
+        Rig changed = Rig.of(joints, patch, settings);
+        String words = (kind == Change.Kind.OTHER_SOCKET ? "Plug it into " : "Take it from ") + socket.name() + " of "
+                + device.name();
+        boolean isHarmless = joints.stream()
+                .filter(joint -> joint.patch().pluggings().stream()
+                        .flatMap(plugging -> Stream.of(plugging.socket()))
+                        .anyMatch(spot -> spot.part().equals(socket.id())
+                                && patch.devices().get(spot.item()) == device))
+                .noneMatch(Checked::cannotWork);
+        if (!isHarmless) {
+            return;
+        }
+        if (kind == Change.Kind.OTHER_SOCKET) {
+            offer(kind, words, changed.flow());
+        } else {
+            otherOutput(words, changed, socket);
+        }
+    }
+
+    /** From another output the run begins at another point. */
+    private void otherOutput(String words, Rig changed, Socket socket) {
+        Point source = rig.flow().points().get(trace.path().source());
+        Trace.all(changed).stream()
+                .filter(other ->
+                        other.key().contains("." + socket.id()) || other.key().startsWith(source.id()))
+                .filter(other -> other.marks().get(0).equals(trace.marks().get(0)))
+                .findFirst()
+                .flatMap(other -> new LeastChange(changed, settings, other, isCancelled).fine(changed.flow()))
+                .ifPresent(end -> found.add(new Change(Change.Kind.OTHER_OUTPUT, words, end.range(), end.aimed())));
+    }
+}

@@ -1,0 +1,309 @@
+package kalodyne.core.levels;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.GainSchool;
+import kalodyne.core.gain.Hindrance;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Facts;
+import kalodyne.core.gear.Parts;
+import kalodyne.core.gear.Provenance;
+import kalodyne.core.gear.Value;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rig.AimSchool;
+import kalodyne.core.rig.Doubt;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.rig.Settings;
+import kalodyne.core.testing.Plugged;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Impedance;
+import kalodyne.core.units.Level;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Whole setups of gear from the catalogue. */
+class SetupLevelsTest {
+    /** A preamp into a mixer's line input into an interface, as S9 has it. */
+    private static final String PREAMP = "mic-dynamic-low.out xlr-xlr preamp-strip.mic; preamp-strip.out-trs trs-trs"
+            + " mixer-small.line-1; mixer-small.main-left trs-trs interface-2.line-1;"
+            + " mixer-small.main-right trs-trs interface-2.line-2";
+
+    /** Synths into a rack mixer that feeds speakers and an interface, as S3 has it. */
+    private static final String RACK = "synth-desktop.out-left ts-ts mixer-rack.in-1-left;"
+            + " synth-desktop.out-right ts-ts mixer-rack.in-1-right; synth-semi-modular.out ts-ts mixer-rack.in-2-left;"
+            + " mixer-rack.main-left trs-trs interface-2.line-1; mixer-rack.main-right trs-trs interface-2.line-2;"
+            + " mixer-rack.monitor-left trs-xlr speakers-powered#1.in-xlr;"
+            + " mixer-rack.monitor-right trs-xlr speakers-powered#2.in-xlr";
+
+    /** A piano in stereo and a voice on one interface that is heard directly, as S13 has it. */
+    private static final String PIANO = "piano-digital.out-left ts-ts interface-4.line-3;"
+            + " piano-digital.out-right ts-ts interface-4.line-4; mic-dynamic-voice.out xlr-xlr interface-4.mic-1;"
+            + " headphones-80.plug interface-4.phones; interface-4.direct=on";
+
+    private static Rig rig(Patch patch, Settings settings) {
+        return Rig.of(JointRules.check(patch), patch, settings);
+    }
+
+    private static SetupLevels levels(String line, Settings settings) {
+        return SetupLevels.of(rig(Plugged.of(line), settings), settings.wanted());
+    }
+
+    private static FlowLevels advised(SetupLevels levels) {
+        return FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
+    }
+
+    /** Followed, the advice has every track in its aim and clips nothing, in every situation and school. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            mic-dynamic-voice.out xlr-xlr interface-1.mic-1
+            guitar-humbucker.out ts-ts interface-2.inst-1
+            mic-condenser-large.out xlr-xlr interface-2.mic-1; interface-2.phantom=on
+            drum-machine.out-left ts-ts interface-4.line-3; drum-machine.out-right ts-ts interface-4.line-4
+            turntable-mm.out-left rca-rca-earth#1 phono-preamp.in-left; phono-preamp.out-left rca-ts interface-2.line-1
+            mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic; mic-dynamic-voice.out xlr-xlr mixer-small.mic-1
+            player-rca.out-left rca-rca dj-mixer.line-1-left
+            """)
+    void advice_that_is_followed_is_fine(String line) {
+        for (GainSchool school : GainSchool.values()) {
+            SetupLevels levels = levels(line, Settings.NONE.with(school));
+            FlowLevels then = advised(levels);
+            assertThat(levels.advised().isProven()).isTrue();
+            for (int e = 0; e < then.flow().ends().size(); e++) {
+                boolean isHindered = !levels.advised().hindrances().isEmpty();
+                assertThat(then.isMet(e) || isHindered)
+                        .as("%s, %s", school, line)
+                        .isTrue();
+            }
+            boolean isDriven = school == GainSchool.DRIVE;
+            boolean isOverloaded =
+                    levels.advised().hindrances().stream().anyMatch(each -> each.kind() == Hindrance.Kind.OVERLOADED);
+            assertThat(then.clips(new Gain(isDriven ? 3.01 : 0.01)) && !isOverloaded)
+                    .as("%s, %s", school, line)
+                    .isFalse();
+        }
+    }
+
+    /** Common practice: a low-output dynamic wants about 65 dB of the preamp; the mixer's trim stays where it does nothing. */
+    @Test
+    void the_preamp_makes_the_gain_and_the_mixer_none() {
+        SetupLevels levels = levels(PREAMP, Settings.NONE.with(AimSchool.EVEN));
+        double preamp = levels.advised()
+                .of("preamp-strip.gain")
+                .orElseThrow()
+                .advised()
+                .gain()
+                .db();
+        assertThat(preamp).isBetween(60.0, 65.0);
+        assertThat(levels.advised()
+                        .of("mixer-small.gain-1")
+                        .orElseThrow()
+                        .advised()
+                        .gain()
+                        .db())
+                .isZero();
+        SetupLevels unity = levels(PREAMP, Settings.NONE.with(GainSchool.UNITY));
+        assertThat(unity.advised()
+                        .of("mixer-small.level-1")
+                        .orElseThrow()
+                        .advised()
+                        .gain()
+                        .db())
+                .isCloseTo(0, within(0.5));
+        assertThat(unity.advised()
+                        .of("mixer-small.main")
+                        .orElseThrow()
+                        .advised()
+                        .gain()
+                        .db())
+                .isCloseTo(0, within(0.5));
+    }
+
+    /** The schools differ as they say: free room is kept, the preamp is driven past its ceiling, and none is cleaner than the usual. */
+    @Test
+    void schools_do_what_they_say() {
+        SetupLevels usual = levels(PREAMP, Settings.NONE);
+        int preamp = usual.rig().flow().indexOf("preamp-strip.pre").orElseThrow();
+        assertThat(advised(usual).headroom(preamp).orElseThrow().db()).isBetween(0.0, 2.0);
+        FlowLevels up = advised(levels(PREAMP, Settings.NONE.with(GainSchool.WORK_UP)));
+        assertThat(up.headroom(preamp).orElseThrow().db()).isBetween(9.0, 12.0);
+        FlowLevels driven = advised(levels(PREAMP, Settings.NONE.with(GainSchool.DRIVE)));
+        assertThat(driven.headroom(preamp).orElseThrow().db()).isBetween(-4.5, -0.5);
+        assertThat(up.range(0).db()).isLessThanOrEqualTo(advised(usual).range(0).db() + 0.5);
+    }
+
+    @ParameterizedTest
+    @EnumSource(AimSchool.class)
+    void every_aim_is_met(AimSchool aim) {
+        SetupLevels levels = levels(RACK, Settings.NONE.with(aim));
+        FlowLevels then = advised(levels);
+        assertThat(IntStream.range(0, then.flow().ends().size()).allMatch(then::isMet))
+                .as("%s", aim)
+                .isTrue();
+    }
+
+    /** Two synths on one bus to two outputs: as loud as each other, or as was wished; one knob for each output. */
+    @Test
+    void a_mix_is_balanced_as_wished() {
+        for (double wish : new double[] {0, -7}) {
+            SetupLevels levels = levels(RACK, Settings.NONE.balanced("synth-semi-modular", wish));
+            FlowLevels then = advised(levels);
+            int bus = levels.rig().flow().indexOf("mixer-rack.mix-left").orElseThrow();
+            assertThat(then.peak(bus, "synth-semi-modular")
+                            .above(then.peak(bus, "synth-desktop"))
+                            .db())
+                    .isCloseTo(wish, within(1.0));
+            assertThat(levels.traces()).hasSize(8);
+            assertThat(levels.advised().of("mixer-rack.main").orElseThrow().stays())
+                    .isFalse();
+        }
+    }
+
+    @Test
+    void a_lock_is_kept_or_said_to_be_in_the_way() {
+        Spot main = Spot.read("mixer-rack.main");
+        Settings locked = Settings.NONE.turned(Map.of(main, 0.6)).locked(main, true);
+        SetupLevels levels = levels(RACK, locked);
+        assertThat(levels.advised().of("mixer-rack.main").orElseThrow().stays()).isTrue();
+        assertThat(advised(levels).isMet(0)).isTrue();
+        Settings impossible = Settings.NONE.turned(Map.of(main, 0.0)).locked(main, true);
+        SetupLevels shut = levels(RACK, impossible);
+        assertThat(shut.advised().hindrances()).anyMatch(Hindrance::isByLock);
+        Finding finding = shut.run(shut.traces().get(0)).findings().stream()
+                .filter(each -> each.code().equals("level.no-fit"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(finding.text()).contains("You locked the main level on Rack line mixer");
+        List<LeastChange.Change> changes =
+                LeastChange.of(shut.rig(), impossible, shut.traces().get(0), () -> false);
+        assertThat(changes.get(0).kind()).isEqualTo(LeastChange.Change.Kind.UNLOCK);
+    }
+
+    /** What helps where no knob does: each is made and computed anew, and helps; what costs nothing comes first. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            modular-output.out 35-ts-635 interface-2.inst-1 | OTHER_SOCKET | Plug it into Input 1, line
+            modular-output.out patch-35 camera-mic-in.mic | PAD | Put a pad of
+            mic-ribbon-passive.out xlr-trs interface-4.line-3 | BOOSTER | Put a booster of 20 dB between
+            """)
+    void names_the_least_change(String line, String kind, String words) {
+        SetupLevels levels = levels(line, Settings.NONE);
+        Trace trace = levels.traces().get(0);
+        assertThat(levels.advised().hindrances()).as("%s", levels.advised()).isNotEmpty();
+        List<LeastChange.Change> changes = LeastChange.of(levels.rig(), Settings.NONE, trace, () -> false);
+        assertThat(changes).as("%s", levels.advised().hindrances()).isNotEmpty();
+        LeastChange.Change change = changes.stream()
+                .filter(each -> each.kind().name().equals(kind))
+                .findFirst()
+                .orElseThrow();
+        assertThat(change.words()).startsWith(words);
+        assertThat(changes).extracting(LeastChange.Change::kind).isSorted();
+        assertThat(levels.plan(trace).end().miss(change.aimed()).db()).isZero();
+        assertThat(LeastChange.of(levels.rig(), Settings.NONE, trace, () -> true))
+                .isEmpty();
+    }
+
+    /** A voice beside a piano: three channels, heard directly, mixed for the ears and apart in the tracks. */
+    @Test
+    void a_monitor_mix_and_separate_tracks() {
+        SetupLevels levels = levels(PIANO, Settings.NONE);
+        assertThat(levels.traces().stream().filter(trace -> levels.plan(trace).isRecorded()))
+                .hasSize(3);
+        int phones = levels.rig().flow().indexOf("interface-4.phones-amp:left").orElseThrow();
+        assertThat(levels.levels().players(phones)).contains("mic-dynamic-voice");
+        FlowLevels then = advised(levels);
+        for (int e = 0; e < then.flow().ends().size(); e++) {
+            assertThat(then.isMet(e))
+                    .as("%s %s %s", then.flow().ends().get(e), then.aimed(e), levels.advised())
+                    .isTrue();
+        }
+    }
+
+    /** A send that comes back to where it went: told with its gain, cut, and everything else still computed. */
+    @Test
+    void a_loop_through_a_return_is_found() {
+        String line = "mixer-small.main-left trs-trs effect-line.in; effect-line.out trs-trs mixer-small.line-3;"
+                + " mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.main-right trs-trs interface-2.line-2";
+        Settings hot = Settings.NONE.turned(Map.of(Spot.read("effect-line.output"), 0.9));
+        SetupLevels levels = levels(line, hot);
+        assertThat(levels.rig().loops()).hasSize(1);
+        assertThat(levels.rig().loops().get(0).gain().db()).isGreaterThan(10);
+        assertThat(levels.run(levels.traces().get(0)).findings())
+                .filteredOn(finding -> finding.code().equals("gain.loop"))
+                .extracting(Finding::severity)
+                .containsExactly(Severity.HARM);
+    }
+
+    /** What is missing is taken and said; what contradicts itself is said; nothing is nonsense. */
+    @Test
+    void missing_and_contradictory_ratings_are_told() {
+        Patch patch = Plugged.of("mic-dynamic-instrument.out xlr-xlr interface-2.mic-1");
+        assertThat(rig(patch, Settings.NONE).doubts())
+                .extracting(Doubt::words)
+                .anyMatch(words -> words.contains("not known"));
+        Patch odd = with(patch, "interface-2", "socket mic-1", Fact.NOMINAL_LEVEL, new Level(20));
+        assertThat(rig(odd, Settings.NONE).doubts()).anyMatch(Doubt::isContradiction);
+        Patch zero = with(patch, "mic-dynamic-instrument", "socket out", Fact.SOURCE_IMPEDANCE, new Impedance(0));
+        SetupLevels levels = SetupLevels.of(rig(zero, Settings.NONE), Settings.NONE.wanted());
+        RunLevels run = levels.run(levels.traces().get(0));
+        assertThat(run.plan().endPeak()).isFinite();
+        assertThat(run.plan().levels().spread(0).db()).isEqualTo(10);
+        assertThat(run.findings()).noneMatch(finding -> (finding.title() + finding.text()).contains("NaN"));
+    }
+
+    private static <T> Patch with(Patch patch, String mark, String part, Fact<T> fact, T value) {
+        Map<String, Device> devices = new java.util.LinkedHashMap<>(patch.devices());
+        Device device = devices.get(mark);
+        Facts facts = Parts.find(Parts.of(device), part).orElseThrow().facts();
+        Value<T> typical = new Value<>(value, Provenance.typical(Provenance.Ground.ESTIMATE, ""));
+        devices.put(mark, Parts.with(device, part, facts.with(fact, typical)));
+        return new Patch(devices, patch.leads(), patch.pluggings(), Set.of(), patch.switched());
+    }
+
+    @Test
+    void open_speakers_and_headphones_are_watched() {
+        String live = "mic-dynamic-voice.out xlr-xlr mixer-small.mic-1;"
+                + " mixer-small.main-left trs-xlr speakers-powered.in-xlr; headphones-80.plug mixer-small.phones";
+        Settings loud = Settings.NONE.turned(Map.of(
+                Spot.read("mixer-small.gain-1"), 1.0,
+                Spot.read("mixer-small.level-1"), 0.8,
+                Spot.read("mixer-small.main"), 0.9));
+        SetupLevels levels = levels(live, loud);
+        Set<String> codes = levels.traces().stream()
+                .flatMap(trace -> levels.run(trace).findings().stream())
+                .map(Finding::code)
+                .collect(java.util.stream.Collectors.toSet());
+        assertThat(codes).contains("gain.feedback", "ears.exposure", "headphones.damping");
+    }
+
+    /** While a knob is turned the advice stays, and what it says is still right. */
+    @Test
+    void advice_stays_while_knobs_are_turned() {
+        Patch patch = Plugged.of(RACK);
+        SetupLevels before = SetupLevels.of(rig(patch, Settings.NONE), Settings.NONE.wanted());
+        Rig turned = rig(patch, Settings.NONE.turned(Map.of(Spot.read("mixer-rack.level-1"), 0.3)));
+        assertThat(before.isTurned(turned, Settings.NONE.wanted())).isTrue();
+        SetupLevels after = before.turned(turned);
+        assertThat(after.advised().positions().keySet()).contains("mixer-rack.level-1");
+        Flow followed = after.advised().followedOn(turned.flow());
+        assertThat(followed)
+                .isEqualTo(GainAdviser.advise(turned.flow(), Settings.NONE.wanted())
+                        .followedOn(followed));
+        Rig another = rig(Plugged.of(PREAMP), Settings.NONE);
+        assertThat(before.isTurned(another, Settings.NONE.wanted())).isFalse();
+    }
+}
