@@ -69,7 +69,9 @@ public final class LevelsCommand implements Callable<Integer> {
             if (json) {
                 ObjectNode node = LevelsJson.of(file, studio.name(), setup.name(), all);
                 if (advise) {
-                    node.set("advice", LevelsJson.advice(plugged));
+                    ObjectNode advice = LevelsJson.advice(plugged);
+                    advice.set("changes", LevelsJson.changes(plugged, setup.settings()));
+                    node.set("advice", advice);
                 }
                 output.json(node);
             } else {
@@ -79,6 +81,10 @@ public final class LevelsCommand implements Callable<Integer> {
                 }
                 if (advise) {
                     print(plugged);
+                    LevelsJson.changes(plugged, setup.settings())
+                            .forEach(change ->
+                                    output.line("  " + change.get("run").asText() + ": "
+                                            + change.get("words").asText()));
                 }
             }
             return Output.READ;

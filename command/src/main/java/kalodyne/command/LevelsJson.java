@@ -17,12 +17,15 @@ import kalodyne.core.gain.Hindrance;
 import kalodyne.core.gain.Knob;
 import kalodyne.core.gain.Sensitivity;
 import kalodyne.core.gain.Turn;
+import kalodyne.core.levels.LeastChange;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.levels.Station;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
@@ -157,6 +160,22 @@ final class LevelsJson {
             schools.add(school(levels, then, school));
         }
         return node;
+    }
+
+    /** What would help where no knob does, run by run, the least change first. */
+    static ArrayNode changes(SetupLevels levels, Settings settings) {
+        ArrayNode all = NODES.arrayNode();
+        for (Trace trace : levels.traces()) {
+            for (LeastChange.Change change : LeastChange.of(levels.rig(), settings, trace, () -> false)) {
+                ObjectNode node = all.addObject();
+                node.put("run", trace.name());
+                node.put("kind", word(change.kind()));
+                node.put("words", change.words());
+                Output.put(node, "aimed", change.aimed());
+                Output.put(node, "rangeDb", change.range().db());
+            }
+        }
+        return all;
     }
 
     private static ObjectNode school(SetupLevels levels, FlowLevels usual, GainSchool school) {

@@ -33,7 +33,7 @@ class DocumentsTest {
         Set<String> written = new TreeSet<>();
         try (Stream<Path> files = Files.list(ROOT.resolve(sources))) {
             for (Path file : files.filter(path -> path.toString().endsWith("Rule.java")
-                            || path.toString().endsWith("Rules.java")
+                            || path.toString().matches(".*(Rig|Ear)Rules.java")
                             || path.toString().endsWith("Caution.java"))
                     .toList()) {
                 all("\"(dc|[a-z]+\\.[a-z-]+)\"", Files.readString(file), written);

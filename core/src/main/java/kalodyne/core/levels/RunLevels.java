@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.units.Print;
 
 /**
  * A run with all that is computed from it.
@@ -17,6 +19,30 @@ import kalodyne.core.findings.Severity;
 public record RunLevels(LevelPlan plan, Advice advice, List<Finding> findings, LevelVerdict verdict) {
     public RunLevels {
         findings = List.copyOf(findings);
+    }
+
+    /** With what would help where no knob does, the least first, in place of a general cure. */
+    public RunLevels helpedBy(List<LeastChange.Change> changes) {
+        if (changes.isEmpty()) {
+            return this;
+        }
+        String words = changes.get(0).words()
+                + (changes.size() > 1
+                        ? ", or " + Print.withinSentence(changes.get(1).words())
+                        : "");
+        List<Finding> helped = findings.stream()
+                .map(finding -> finding.code().equals("level.no-fit")
+                        ? new Finding(
+                                finding.code(),
+                                finding.severity(),
+                                finding.place(),
+                                finding.figure(),
+                                finding.title(),
+                                finding.text(),
+                                Optional.of(Remedy.byHand(words)))
+                        : finding)
+                .toList();
+        return new RunLevels(plan, advice, helped, verdict);
     }
 
     /** The worst that was found at a station, notes left out. */

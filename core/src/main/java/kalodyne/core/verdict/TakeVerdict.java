@@ -162,7 +162,8 @@ public record TakeVerdict(
                 by > 0 ? "Louder than described" : "Quieter than described",
                 "The loudest peak came " + Print.decimal(Math.abs(by), 1) + " dB " + (by > 0 ? "above" : "below")
                         + " what the run predicts. The advice goes by this take.",
-                Optional.of(Remedy.byHand("Check the knobs, then correct the source's loudest peak"))));
+                Optional.of(
+                        Remedy.byHand("Check that the knobs stood as noted, then correct the gear from this take"))));
     }
 
     private static Optional<Finding> otherRate(LevelPlan run, TakeReport take) {

@@ -70,6 +70,7 @@ public final class StudioModel implements AutoCloseable {
     private int runPlace;
     private final PluggedLevels plugged = new PluggedLevels();
     private SetupLevels levels;
+    private final Helps helps = new Helps(this::refresh);
 
     /**
      * A model of a studio that is open; closes it in the end.
@@ -458,8 +459,12 @@ public final class StudioModel implements AutoCloseable {
 
     private Optional<RunLevels> levelsOf(RunChoice choice) {
         return levels.trace(choice.key())
-                .map(levels::run)
+                .map(trace -> helped(trace, levels.run(trace)))
                 .or(() -> setup.run(choice.key()).map(SetupLevels::of));
+    }
+
+    private RunLevels helped(Trace trace, RunLevels run) {
+        return run.advice().obstacle().isEmpty() ? run : run.helpedBy(helps.of(levels, setup.settings(), trace));
     }
 
     /** Of another run, on the device that records or is listened to. */

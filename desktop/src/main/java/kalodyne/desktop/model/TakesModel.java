@@ -93,6 +93,10 @@ public final class TakesModel {
             return;
         }
         LevelPlan run = reading.get().plan();
+        if (!run.isRecorded()) {
+            studio.notice("This run is heard, not recorded", "Choose the run of the track that was recorded.");
+            return;
+        }
         Path file = recording.toAbsolutePath().normalize();
         if (reports.of(file).isPresent()) {
             log(run, file);
@@ -176,6 +180,41 @@ public final class TakesModel {
             case FAILED -> " cannot be read";
             case STOPPED -> " was not read to its end";
         };
+    }
+
+    /** What the takes of the run say about the gear; empty where they say nothing. */
+    public Optional<Calibrating> calibrating() {
+        List<Take> takes = takesOfRun();
+        return studio.reading()
+                .filter(run -> run.plan().isRecorded())
+                .flatMap(run -> Calibrating.of(run.plan(), takes, take -> reports.of(fileOf(take))));
+    }
+
+    /** Has every take of the run read, then goes on. */
+    public void readAll(Runnable then) {
+        List<Path> waiting = takesOfRun().stream()
+                .map(this::fileOf)
+                .filter(file -> reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ)
+                .toList();
+        if (waiting.isEmpty()) {
+            then.run();
+        } else {
+            reports.read(waiting.get(0), report -> readAll(then), failure -> readAll(then));
+        }
+    }
+
+    public boolean isReadOnly() {
+        return studio.isReadOnly();
+    }
+
+    /** Describes the gear as the takes found it. */
+    public void correct(Calibrating calibrating) {
+        String what = "describe the gear as the takes found it";
+        if (calibrating.plan().described().isPresent()) {
+            studio.editRun(what, calibrating::applied);
+        } else {
+            studio.change(null, what, calibrating.applied(studio));
+        }
     }
 
     private void told(Optional<String> failure) {

@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
 
 /** The Takes room: read a test take, be told what to turn. */
@@ -18,6 +20,7 @@ public final class TakesRoom implements Room {
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private TakesView view;
     private TakesAside aside;
+    private Overlay overlay;
 
     public TakesRoom(StudioModel studio, TakesModel takes) {
         this.studio = studio;
@@ -43,7 +46,7 @@ public final class TakesRoom implements Room {
 
     private TakesView view() {
         if (view == null) {
-            view = new TakesView(takes);
+            view = new TakesView(takes, this::calibrate);
         }
         return view;
     }
@@ -83,7 +86,22 @@ public final class TakesRoom implements Room {
 
     @Override
     public List<Command> commands() {
-        return List.of(Command.of("Add a take…", "Shortcut+T", () -> view().chooseFile()));
+        return List.of(
+                Command.of("Add a take…", "Shortcut+T", () -> view().chooseFile()),
+                Command.of("Correct the gear from these takes…", "Shortcut+Shift+K", this::calibrate));
+    }
+
+    @Override
+    public void useOverlay(Overlay windowsOverlay) {
+        overlay = windowsOverlay;
+    }
+
+    private void calibrate() {
+        takes.readAll(() -> {
+            CalibrationPage page = new CalibrationPage(takes, overlay);
+            overlay.lay(page, Pos.TOP_CENTER);
+            page.focus();
+        });
     }
 
     @Override

@@ -8,6 +8,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
@@ -48,10 +49,17 @@ final class TakesView extends VBox {
     private final NumbersTable channels = new NumbersTable("channels", MEANINGS);
     private final VBox filled;
     private final VBox dropZone = dropZone();
+    private final Runnable calibrate;
     private boolean showing;
 
-    TakesView(TakesModel takes) {
+    /**
+     * A view.
+     *
+     * @param calibrate shows what the takes say about the gear
+     */
+    TakesView(TakesModel takes, Runnable calibrate) {
         this.takes = takes;
+        this.calibrate = calibrate;
         getStyleClass().add("room");
         VBox.setVgrow(waveform, Priority.ALWAYS);
         FlowPane tables = new FlowPane(30, 8, comparison, channels);
@@ -81,7 +89,12 @@ final class TakesView extends VBox {
         open.setId("open-take");
         open.setMinWidth(Region.USE_PREF_SIZE);
         open.setOnAction(event -> chooseFile());
-        return new RoomHeader(sentence, chooser, open);
+        Button correct = new Button("Correct the gear…");
+        correct.setId("open-calibration");
+        correct.setMinWidth(Region.USE_PREF_SIZE);
+        correct.setTooltip(new Tooltip("What these takes say about the source and the knob (Ctrl+Shift+K)"));
+        correct.setOnAction(event -> calibrate.run());
+        return new RoomHeader(sentence, chooser, correct, open);
     }
 
     private VBox dropZone() {

@@ -273,7 +273,7 @@ class HookupRoomTest {
             assertThat(detail(desk)).contains("Drum box").contains("Cello").contains("Unplugs");
             desk.click("#use-way");
             // A run for each source that comes as a voltage; the first of them is looked at.
-            assertThat(desk.text("#run-menu")).startsWith("Drum box → track");
+            assertThat(desk.text("#run-menu")).startsWith("Drum box, left → track");
         }
     }
 

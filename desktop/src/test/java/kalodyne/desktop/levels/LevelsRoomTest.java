@@ -9,11 +9,15 @@ import java.util.Random;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import kalodyne.core.gain.GainSchool;
 import kalodyne.core.run.Run;
+import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Runs;
+import kalodyne.core.testing.Studios;
 import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
@@ -147,30 +151,116 @@ class LevelsRoomTest {
         desk.click("#remedy-level-hot");
         assertThat(desk.text("#levels-sentence")).contains("right in the aim");
         assertThat(desk.shows("#finding-level-hot")).isFalse();
-        assertThat(desk.find("#set-all").isDisabled()).isTrue();
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         desk.click("#set-all");
         assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+6.0 dB · 10:30");
+        assertThat(desk.find("#set-all").isDisabled()).isTrue();
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.text("#levels-sentence")).isEqualTo(TOO_HOT);
     }
 
     @Test
     void values_of_the_chosen_station_are_corrected_in_place() {
         assertThat(desk.text("#station-levels"))
                 .isEqualTo(
-                        "Loudest peak +17.2 dBu, average +5.2 dBu, noise −68.8 dBu. 6.8 dB are left above the peak.");
+                        "Loudest peak +17.1 dBu, average +7.1 dBu, noise −66.9 dBu. 6.9 dB are left above the peak.");
         desk.click("#station-0");
-        desk.typeInto("#field-impedance", "10k");
-        assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.0 dBFS: right in the aim");
-        assertThat(desk.shows("#finding-joint-loading")).isTrue();
-        desk.typeInto("#field-average", "+20 dBu");
-        assertThat(desk.text("#field-problem"))
-                .isEqualTo("The average (+20.0 dBu) cannot be above the loudest peak (+6.0 dBu).");
-        desk.typeInto("#field-average", "4");
+        desk.typeInto("#field-socket-out-sourceImpedance", "10k");
+        assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.4 dBFS: right in the aim");
+        desk.typeInto("#field-socket-out-averageLevel", "4");
         assertThat(desk.text("#field-problem")).contains("“4” has no unit.");
-        desk.click("#station-1");
-        desk.typeInto("#field-length", "-3 m");
-        assertThat(desk.text("#field-problem")).contains("there is no negative length");
-        assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.0 dBFS: right in the aim");
+        desk.typeInto("#field-socket-out-averageLevel", "+20 dBu");
+        assertThat(desk.shows("#finding-value-contradiction")).isTrue();
+        desk.typeInto("#field-socket-out-loudestPeak", "");
+        assertThat(desk.shows("#finding-value-unknown")).isTrue();
+        assertThat(desk.text("#levels-sentence")).doesNotContain("NaN", "Infinity");
+    }
+
+    @Test
+    void keys_turn_by_a_decibel_too() {
+        Node face = desk.find("#interface-gain-3-face");
+        Desk.onScreen(() -> {
+            face.requestFocus();
+            return null;
+        });
+        desk.press(KeyCode.CONTROL, KeyCode.UP);
+        desk.press(KeyCode.CONTROL, KeyCode.UP);
+        assertThat(desk.text("#interface-gain-3-field")).startsWith("+14.0 dB");
+        desk.press(KeyCode.CONTROL, KeyCode.DOWN);
+        assertThat(desk.text("#interface-gain-3-field")).startsWith("+13.0 dB");
+    }
+
+    /** What is locked stays while all else is set around it; locking is an edit like others. */
+    @Test
+    void a_locked_knob_stays() {
+        Node face = desk.find("#interface-gain-3-face");
+        Desk.onScreen(() -> {
+            face.requestFocus();
+            return null;
+        });
+        desk.press(KeyCode.L);
+        assertThat(desk.text("#interface-gain-3-lock")).isEqualTo("Locked");
+        assertThat(desk.text("#interface-gain-3-advice")).isEqualTo("stays, locked");
+        assertThat(desk.text("#bass-synth-volume-advice")).startsWith("→ −");
+        desk.click("#set-all");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+12.0 dB · 12:00");
+        assertThat(desk.text("#levels-sentence")).contains("right in the aim");
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.text("#interface-gain-3-lock")).isEqualTo("Lock");
+        assertThat(desk.text("#levels-sentence")).isEqualTo(TOO_HOT);
+    }
+
+    @Test
+    void a_school_is_chosen_and_tells_what_it_costs() {
+        Desk.onScreen(() -> {
+            ComboBox<GainSchool> school = desk.find("#gain-school");
+            school.setValue(GainSchool.WORK_UP);
+            return null;
+        });
+        assertThat(desk.text("#school-reason"))
+                .startsWith("10 dB kept free at every stage")
+                .contains("Costs");
+        assertThat(desk.workbench().studio().setup().settings().school()).isEqualTo(GainSchool.WORK_UP);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.text("#school-reason")).startsWith("Loud from the source on");
+    }
+
+    /** A run of many stations: every knob is reached by the keyboard, columns widen, the whole is set in one step. */
+    @Test
+    void a_long_run_is_scrolled_and_set() throws IOException {
+        reopen("long", Studios.LONG);
+        Corridor corridor = desk.find("#corridor");
+        assertThat(corridor.plan().stages()).hasSizeGreaterThan(14);
+        double before = corridor.getWidth();
+        desk.click("#zoom-in");
+        assertThat(corridor.getWidth()).isGreaterThan(before);
+        desk.click("#set-all");
+        assertThat(desk.text("#levels-sentence")).contains("right in the aim");
+        desk.click("#station-0");
+        assertThat(desk.workbench().studio().focus()).isZero();
+    }
+
+    /** Where two synths meet: both are listed with their levels, a wish is typed, and the advice follows it. */
+    @Test
+    void where_runs_meet_is_balanced() throws IOException {
+        reopen("rack", Studios.RACK);
+        desk.click("#overlay-runs");
+        desk.click("#show-meetings");
+        assertThat(desk.shows("#balance-synth-semi-modular")).isTrue();
+        desk.typeInto("#balance-synth-semi-modular", "much");
+        assertThat(desk.workbench().studio().setup().settings().balanceDb()).isEmpty();
+        desk.typeInto("#balance-synth-semi-modular", "-7");
+        assertThat(desk.workbench().studio().setup().settings().balanceDb()).containsEntry("synth-semi-modular", -7.0);
+        desk.click("#set-all");
+        assertThat(desk.find("#set-all").isDisabled()).isTrue();
+    }
+
+    private void reopen(String name, String line) throws IOException {
+        desk.close();
+        Path file = folder.resolve(name + ".kalodyne");
+        StudioFile.write(file, Studios.of(name, line));
+        desk = Desk.on(folder, file);
     }
 
     /** Whatever run is shown: no exception, no number that is none, no text beyond its place. */

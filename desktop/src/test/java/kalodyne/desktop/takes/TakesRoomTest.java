@@ -1,6 +1,7 @@
 package kalodyne.desktop.takes;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.RandomAccessFile;
@@ -21,6 +22,8 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
 import javafx.stage.Stage;
 import javafx.stage.StageStyle;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Provenance;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
@@ -77,15 +80,34 @@ class TakesRoomTest {
     void the_demonstrations_second_take_is_too_hot_and_says_what_to_turn() {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it wanted to reach about +1 dBFS");
         assertThat(desk.text("#next-step"))
-                .isEqualTo("Turn the gain on Interface from 12:00 to 9:30, then record again");
-        assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.8", "0.0", "−12…−6");
+                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 9:30, then record again");
+        assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.9", "0.0", "−12…−6");
         assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.43", "1,353");
         assertThat(((Waveform) desk.<Node>find("#waveform")).getAccessibleText())
                 .contains("7 places cut off");
         desk.click("#remedy-clip-digital");
         assertThat(desk.text("#next-step")).isEqualTo("The knobs stand as this take advises: record the next one");
         desk.press(KeyCode.CONTROL, KeyCode.DIGIT3);
-        assertThat(desk.text("#gain-field")).isEqualTo("+2.0 dB · 9:30");
+        assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+2.0 dB · 9:30");
+    }
+
+    /** One take is cut off and says nothing; the other one corrects the synth, whose value becomes a measured one. */
+    @Test
+    void takes_correct_the_gear() {
+        desk.click("#open-calibration");
+        assertThat(desk.shows("#calibration")).isTrue();
+        desk.click("#calibrate");
+        var socket = desk.workbench()
+                .studio()
+                .studio()
+                .device("bass-synth")
+                .orElseThrow()
+                .socket("out")
+                .orElseThrow();
+        var peak = socket.facts().get(Fact.LOUDEST_PEAK).orElseThrow();
+        assertThat(peak.from().origin()).isEqualTo(Provenance.Origin.MEASURED);
+        assertThat(peak.from().source()).startsWith("one take");
+        assertThat(peak.is().dbu()).isCloseTo(6, within(0.1));
     }
 
     @Test
@@ -95,7 +117,7 @@ class TakesRoomTest {
                         && String.valueOf(button.getText()).startsWith("Take 1, "))
                 .query());
         desk.rest();
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
         assertThat(desk.text("#remove-take")).isEqualTo("Remove Take 1 from the log");
     }
 
@@ -132,11 +154,11 @@ class TakesRoomTest {
         desk.rest();
         assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −3.1 dBFS: 2.9 dB too hot");
         assertThat(desk.text("#next-step"))
-                .isEqualTo("Turn the gain on Interface from 12:00 to 10:30, then record again");
+                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 10:30, then record again");
         assertThat(desk.workbench().studio().setup().takes().get(2))
                 .returns("Take 3", take -> take.name())
                 .returns(file.toString(), take -> take.file())
-                .returns(0.5, take -> take.positions().get("gain"));
+                .returns(0.5, take -> take.positions().get("interface.gain-3"));
         Desk.onScreen(() -> {
             other.get().close();
             return null;
@@ -174,7 +196,7 @@ class TakesRoomTest {
                                 && String.valueOf(button.getText()).startsWith("Take 3, "))
                         .queryAll())
                 .isEmpty();
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
     }
 
     @ParameterizedTest
@@ -208,7 +230,7 @@ class TakesRoomTest {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Take 2 cannot be read");
         assertThat(desk.text("#notice-text")).contains("bass-take-2.wav").contains("There is no such file.");
         desk.click("#remove-take");
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
     }
 
     /** A recording of an hour and a half shows how far its reading is and can be left. */
