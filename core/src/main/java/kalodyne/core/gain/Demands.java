@@ -217,6 +217,7 @@ final class Demands {
     private Mix mix(Point point, List<Mix> mixes, double[] balance) {
         BitSet knobs = new BitSet();
         Map<String, Double> peaks = new HashMap<>();
+        Map<String, Boolean> upside = new HashMap<>();
         double present = point.gain().db()
                 + (point.knob().isPresent()
                         ? flow.knobs().get(point.knob().getAsInt()).presentDb()
@@ -230,7 +231,13 @@ final class Demands {
                 Feed feed = point.feeds().get(f);
                 Mix from = mixes.get(feed.from());
                 double ratio = ratio(known(balance[f]));
-                from.peaks().forEach((player, peak) -> peaks.merge(player, peak * ratio, Double::sum));
+                boolean isUpside = feed.isInverted();
+                from.peaks()
+                        .forEach((player, peak) -> peaks.merge(
+                                player,
+                                peak * ratio,
+                                isUpside == upside.getOrDefault(player, isUpside) ? Double::sum : Math::hypot));
+                from.peaks().keySet().forEach(player -> upside.put(player, isUpside));
                 knobs.or(from.knobs());
                 reference = Math.max(reference, from.presentDb() + db(feed) - known(balance[f]));
             }

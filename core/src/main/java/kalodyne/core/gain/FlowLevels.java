@@ -99,21 +99,38 @@ public final class FlowLevels {
         return ratios;
     }
 
-    /** What a player gives through several sockets may be alike, and adds up as voltages. */
+    /**
+     * What a player gives through several sockets may be alike, and adds up as voltages. Where one arrives upside down, what is alike
+     * disappears: what is left is told as the sum of powers.
+     */
     private void sounds(double[] gains) {
         int count = gains.length;
+        Map<String, double[]> upside = new LinkedHashMap<>();
         for (int source = 0; source < count; source++) {
             Optional<Sound> sound = flow.points().get(source).sound();
             if (sound.isPresent()) {
-                double[] peak = peaks.computeIfAbsent(sound.get().player(), player -> new double[count]);
-                double[] average = averages.computeIfAbsent(sound.get().player(), player -> new double[count]);
+                String player = sound.get().player();
+                double[] peak = peaks.computeIfAbsent(player, each -> new double[count]);
+                double[] average = averages.computeIfAbsent(player, each -> new double[count]);
+                double[] under = upside.computeIfAbsent(player, each -> new double[count]);
+                double crest = sound.get().crest().ratio();
                 for (int i = source; i < count; i++) {
-                    double ratio = Math.abs(passed[source][i]) * gains[source];
-                    peak[i] += sound.get().peak().volts() * ratio;
-                    average[i] += sound.get().average().volts() * ratio;
+                    double volts = sound.get().peak().volts() * passed[source][i] * gains[source];
+                    under[i] += Math.max(0, -volts);
+                    peak[i] += Math.max(0, volts);
+                    average[i] = Math.max(average[i], 1 / crest);
                 }
             }
         }
+        peaks.forEach((player, peak) -> {
+            double[] under = upside.get(player);
+            double[] average = averages.get(player);
+            for (int i = 0; i < count; i++) {
+                boolean isBoth = peak[i] > 0 && under[i] > 0;
+                peak[i] = isBoth ? Math.hypot(peak[i], under[i]) : peak[i] + under[i];
+                average[i] *= peak[i];
+            }
+        });
     }
 
     /** From before a point's control and gain to behind those of a later one. */

@@ -187,6 +187,12 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
         return of(trace, FlowLevels.of(flow().withPoint(trace.path().source(), louder)));
     }
 
+    /** The part of the noise power at the end that comes from beside this run: from what meets it on a bus. */
+    public double noiseOfOthers() {
+        double own = stages.stream().mapToDouble(StageLevel::noiseShare).sum();
+        return last().floor().isSilence() ? 0 : Math.max(0, 1 - own);
+    }
+
     // --- its end -------------------------------------------------------------------------------------------------
 
     public boolean isRecorded() {

@@ -16,6 +16,18 @@ final class NoiseOriginRule implements LevelRule {
         StageLevel noisiest = plan.stages().stream()
                 .max(Comparator.comparingDouble(StageLevel::noiseShare))
                 .orElseThrow();
+        double others = plan.noiseOfOthers();
+        if (others > noisiest.noiseShare()) {
+            return LevelRules.found(
+                    "noise.origin",
+                    Severity.NOTE,
+                    plan.last().stage().station(),
+                    new Figure(Math.round(100 * others), "%"),
+                    "Most noise comes from other runs",
+                    Math.round(100 * others) + " % of the noise comes in where other runs meet this one; it is at "
+                            + plan.onScale(plan.endFloor()) + " in all.",
+                    Optional.empty());
+        }
         long percent = Math.round(100 * noisiest.noiseShare());
         return LevelRules.found(
                 "noise.origin",

@@ -1,14 +1,18 @@
 package kalodyne.core.levels;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Feed;
 import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.Point;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.rig.Doubt;
@@ -33,6 +37,7 @@ final class RigRules {
     static List<Finding> check(Rig rig, LevelPlan plan) {
         RigRules rules = new RigRules(rig, plan);
         rules.loops();
+        rules.cancelling();
         rules.automatic();
         rules.together();
         rules.doubts();
@@ -86,6 +91,32 @@ final class RigRules {
                 "Once round, it is " + Print.signed(Math.max(-200, db), 1)
                         + " dB. From 0 dB on it howls, from −6 dB on it rings.",
                 "Take the return out of the mix that feeds it, or turn its level down");
+    }
+
+    /** Left and right of one source that meet the wrong way round, as in a balanced input. */
+    private void cancelling() {
+        for (StageLevel stage : plan.stages()) {
+            Point point = plan.flow().points().get(stage.stage().point());
+            Set<String> straight = new HashSet<>();
+            Set<String> upside = new HashSet<>();
+            for (Feed feed : point.feeds()) {
+                Point from = plan.flow().points().get(feed.from());
+                from.sound().ifPresent(sound -> (feed.isInverted() ? upside : straight).add(sound.player()));
+            }
+            straight.retainAll(upside);
+            if (!straight.isEmpty() && !plan.station(stage).isJoint()) {
+                add(
+                        "level.cancels",
+                        Severity.WRONG,
+                        stage.stage().station(),
+                        LevelRules.decibels(plan.endPeak()),
+                        "Left and right cancel here",
+                        LevelRules.words(plan, stage)
+                                + " takes the difference of both: what is in the middle disappears, and no level is right.",
+                        "Take left and right to two inputs, or one of them only");
+                return;
+            }
+        }
     }
 
     private void automatic() {

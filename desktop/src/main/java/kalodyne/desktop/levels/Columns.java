@@ -19,17 +19,18 @@ record Columns(double[] left) {
         double[] left = new double[plan.stages().size() + 1];
         left[0] = from;
         for (int i = 0; i < plan.stages().size(); i++) {
-            left[i + 1] = left[i] + em(plan.stages().get(i)) * em * zoom * stretch;
+            left[i + 1] = left[i] + em(plan.stages().get(i), zoom) * em * stretch;
         }
         return new Columns(left);
     }
 
     static double needed(LevelPlan plan, double em, double zoom) {
-        return plan.stages().stream().mapToDouble(Columns::em).sum() * em * zoom;
+        return plan.stages().stream().mapToDouble(stage -> em(stage, zoom)).sum() * em;
     }
 
-    private static double em(StageLevel stage) {
-        return stage.stage().knob().isPresent() ? KNOB_EM : PLAIN_EM;
+    /** Never narrower than the knob that stands beneath. */
+    private static double em(StageLevel stage, double zoom) {
+        return stage.stage().knob().isPresent() ? Math.max(KNOB_EM, KNOB_EM * zoom) : PLAIN_EM * zoom;
     }
 
     int count() {

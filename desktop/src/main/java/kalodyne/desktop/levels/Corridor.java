@@ -1,5 +1,6 @@
 package kalodyne.desktop.levels;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import javafx.geometry.VPos;
@@ -148,7 +149,8 @@ final class Corridor extends PaintedRegion {
         paintWalls(g);
         paintAim(g);
         paintSeparators(g, height);
-        others.forEach(other -> paintOther(g, other));
+        List<Double> named = new ArrayList<>();
+        others.forEach(other -> paintOther(g, other, named));
         paintLine(g, Ink.FLOOR, 1.6, DOTTED, StageLevel::floor);
         paintLine(g, Ink.AVERAGE, 2, DASHED, StageLevel::average);
         paintLine(g, Ink.PEAK, 3.2, SOLID, StageLevel::peak);
@@ -291,7 +293,7 @@ final class Corridor extends PaintedRegion {
     }
 
     /** Another run's loudest peak, spread over the same width, with the name of its source where it begins. */
-    private void paintOther(GraphicsContext g, LevelPlan other) {
+    private void paintOther(GraphicsContext g, LevelPlan other, List<Double> named) {
         List<StageLevel> stages = other.stages();
         double step = (columns.centre(columns.count() - 1) - columns.centre(0)) / Math.max(1, stages.size() - 1);
         g.setStroke(color(Ink.SECOND));
@@ -310,7 +312,14 @@ final class Corridor extends PaintedRegion {
         g.setTextAlign(TextAlignment.LEFT);
         String name =
                 fitting(other.trace().stations().get(0).name(), labelFont(), columns.width(0) / 2 + columns.width(1));
-        g.fillText(name, columns.centre(0) + 0.6 * em(), y(stages.get(0).peak().dbu()) - 0.6 * em());
+        double at = y(stages.get(0).peak().dbu()) - 0.7 * em();
+        double y = free(at, named);
+        named.add(y);
+        double x = columns.start(1) + 0.6 * em();
+        g.setFill(color(Ink.CARD).deriveColor(0, 1, 1, 0.88));
+        g.fillRect(x - 0.2 * em(), y - 0.55 * em(), name.length() * 0.52 * em(), 1.1 * em());
+        g.setFill(color(Ink.SECOND));
+        g.fillText(name, x, y);
     }
 
     private void paintLine(
@@ -335,6 +344,18 @@ final class Corridor extends PaintedRegion {
             g.fillOval(centre(i) - radius, y(line.apply(stages.get(i)).dbu()) - radius, 2 * radius, 2 * radius);
         }
         g.setLineCap(StrokeLineCap.BUTT);
+    }
+
+    /** The nearest height above one wanted at which no name stands yet. */
+    private double free(double wanted, List<Double> named) {
+        double y = wanted;
+        for (int tries = 0; tries < named.size(); tries++) {
+            double at = y;
+            if (named.stream().anyMatch(taken -> Math.abs(taken - at) < 1.1 * em())) {
+                y -= 1.1 * em();
+            }
+        }
+        return Math.max(top + 0.6 * em(), y);
     }
 
     /** Numbers where they matter: at the source, behind the gain, and in the track, where they are dBFS. */

@@ -48,8 +48,12 @@ final class MeetingsView extends ScrollPane {
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
     }
 
-    /** A bus at which several players are heard. */
-    private record Meeting(int point, List<String> players) {}
+    /** A bus at which several players are heard; of a stereo pair its first side. */
+    private record Meeting(int point, List<String> players, String station) {
+        boolean isSideOf(Meeting other) {
+            return players.equals(other.players) && station.equals(other.station);
+        }
+    }
 
     void show() {
         SetupLevels levels = studio.levels();
@@ -68,7 +72,13 @@ final class MeetingsView extends ScrollPane {
         for (int i = 0; i < levels.flow().points().size(); i++) {
             List<String> players = levels.players(i);
             if (levels.flow().points().get(i).isBus() && players.size() > 1) {
-                meetings.add(new Meeting(i, players.stream().sorted().toList()));
+                Meeting here = new Meeting(
+                        i,
+                        players.stream().sorted().toList(),
+                        levels.flow().points().get(i).station());
+                if (meetings.stream().noneMatch(here::isSideOf)) {
+                    meetings.add(here);
+                }
             }
         }
         return meetings;
@@ -101,6 +111,13 @@ final class MeetingsView extends ScrollPane {
         name.setHgrow(Priority.SOMETIMES);
         rows.getColumnConstraints().add(name);
         int row = 0;
+        for (String head : List.of("", "loudest peak here", "", "should be louder than the others by")) {
+            Label label = new Label(head);
+            label.getStyleClass().addAll("second", "small");
+            label.setWrapText(true);
+            rows.add(label, row++, 0);
+        }
+        row = 1;
         for (String player : meeting.players()) {
             player(rows, row++, meeting, player);
         }
@@ -133,6 +150,7 @@ final class MeetingsView extends ScrollPane {
         QuantityField wish = new QuantityField(text -> balance(player, text), problem::setText);
         wish.setId("balance-" + player);
         wish.setPrefColumnCount(6);
+        wish.setMaxWidth(USE_PREF_SIZE);
         wish.setTooltip(new Tooltip("How much louder than the others it should be; the advice then sets it so"));
         wish.setAccessibleText("Balance of " + name(player));
         rows.add(name, 0, row);

@@ -33,23 +33,29 @@ final class NoiseShares extends GridPane {
                 .sorted(Comparator.comparingDouble(StageLevel::noiseShare).reversed())
                 .limit(MOST)
                 .toList();
-        for (int row = 0; row < noisiest.size(); row++) {
-            StageLevel stage = noisiest.get(row);
-            Label name = new Label(name(plan, stage));
-            name.getStyleClass().addAll("small", "second");
-            name.setMinWidth(0);
-            Region bar = new Region();
-            bar.getStyleClass().add("noise-bar");
-            double width = Math.max(1, stage.noiseShare() * WIDEST_EM * 14);
-            bar.setMinWidth(width);
-            bar.setPrefWidth(width);
-            bar.setMaxWidth(width);
-            double percent = 100 * stage.noiseShare();
-            Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
-            share.getStyleClass().add("small");
-            share.setMinWidth(Region.USE_PREF_SIZE);
-            addRow(row, name, bar, share);
+        for (StageLevel stage : noisiest) {
+            row(name(plan, stage), stage.noiseShare());
         }
+        if (plan.noiseOfOthers() >= LEAST) {
+            row("other runs that meet this one", plan.noiseOfOthers());
+        }
+    }
+
+    private void row(String words, double part) {
+        Label name = new Label(words);
+        name.getStyleClass().addAll("small", "second");
+        name.setMinWidth(0);
+        Region bar = new Region();
+        bar.getStyleClass().add("noise-bar");
+        double width = Math.max(1, part * WIDEST_EM * 14);
+        bar.setMinWidth(width);
+        bar.setPrefWidth(width);
+        bar.setMaxWidth(width);
+        double percent = 100 * part;
+        Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
+        share.getStyleClass().add("small");
+        share.setMinWidth(Region.USE_PREF_SIZE);
+        addRow(getRowCount(), name, bar, share);
     }
 
     private static String name(LevelPlan plan, StageLevel stage) {

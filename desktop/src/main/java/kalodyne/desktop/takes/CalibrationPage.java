@@ -66,8 +66,10 @@ final class CalibrationPage extends VBox {
         Calibration calibration = calibrating.calibration();
         String played = calibrating.plan().trace().stations().get(0).name();
         double louder = calibration.source().db();
-        say(played + " is " + Print.decimal(Math.abs(louder), 1) + " dB "
-                + (louder >= 0 ? "louder" : "quieter") + " than described, give or take "
+        String found = calibration.source().isClear()
+                ? Print.decimal(Math.abs(louder), 1) + " dB " + (louder >= 0 ? "louder than" : "quieter than")
+                : "as loud as";
+        say(played + " is " + found + " described, give or take "
                 + Print.decimal(calibration.source().uncertaintyDb(), 1) + " dB.");
         String knob = calibrating.knob().words();
         say(calibration

@@ -21,6 +21,7 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Aim;
+import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupFile;
 import kalodyne.core.setup.SetupWriter;
 import kalodyne.core.studio.OpenStudio;
@@ -332,7 +333,9 @@ class WindowTest {
             assertThat(desk.text("#studio-menu")).isEqualTo("My room / Sunday trio");
             desk.typeInto("#gain-field", "9:00");
         }
-        assertThat(gain(StudioFile.read(folder.resolve("studio.kalodyne")))).isEqualTo("9:00");
+        Setup setup =
+                StudioFile.read(folder.resolve("studio.kalodyne")).setups().get(0);
+        assertThat(setup.runs().get(0).input().gain().clock()).isEqualTo("9:00");
         assertThat(Files.readAllBytes(json)).isEqualTo(before);
     }
 
