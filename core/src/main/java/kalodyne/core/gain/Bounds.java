@@ -39,7 +39,23 @@ final class Bounds {
     }
 
     /** The ranges that controls have. */
-    record Ranges(double[] low, double[] high) {
+    static final class Ranges {
+        private final double[] low;
+        private final double[] high;
+
+        Ranges(double[] low, double[] high) {
+            this.low = low;
+            this.high = high;
+        }
+
+        double[] low() {
+            return low;
+        }
+
+        double[] high() {
+            return high;
+        }
+
         Ranges copy() {
             return new Ranges(low.clone(), high.clone());
         }
@@ -113,17 +129,37 @@ final class Bounds {
         return fixed[bound] + (isUpper[bound] ? ranges.high()[knob[bound]] : -ranges.low()[knob[bound]]);
     }
 
-    /**
-     * What was found.
-     *
-     * @param levels of the unknowns; all of them 0 where there is a conflict
-     * @param by the bound that holds each unknown; −1 for none
-     * @param conflict bounds that contradict each other, in a circle; empty where there is a solution
-     * @param excess by how much they do
-     */
-    record Found(double[] levels, int[] by, List<Integer> conflict, double excess) {
+    /** What was found: a solution, or bounds that contradict each other. */
+    static final class Found {
+        private final double[] levels;
+        private final int[] by;
+        private final List<Integer> conflict;
+        private final double excess;
+
+        private Found(double[] levels, int[] by, List<Integer> conflict, double excess) {
+            this.levels = levels;
+            this.by = by;
+            this.conflict = conflict;
+            this.excess = excess;
+        }
+
         boolean isThere() {
             return conflict.isEmpty();
+        }
+
+        /** Of the unknowns; all of them 0 where there is a conflict. */
+        double[] levels() {
+            return levels;
+        }
+
+        /** The bounds that contradict each other, in a circle; empty where there is a solution. */
+        List<Integer> conflict() {
+            return conflict;
+        }
+
+        /** By how much they do. */
+        double excess() {
+            return excess;
         }
     }
 
@@ -213,8 +249,8 @@ final class Bounds {
     List<Integer> chain(Found found, int unknown, boolean isLeast) {
         List<Integer> chain = new ArrayList<>();
         int at = unknown;
-        while (at != ZERO && found.by()[at] != NOBODY && chain.size() <= count) {
-            int bound = found.by()[at];
+        while (at != ZERO && found.by[at] != NOBODY && chain.size() <= count) {
+            int bound = found.by[at];
             chain.add(bound);
             at = isLeast ? to[bound] : from[bound];
         }

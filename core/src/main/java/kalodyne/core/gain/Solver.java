@@ -40,8 +40,25 @@ final class Solver {
         this.steps = flow.knobs().stream().map(Knob::steps).toArray(double[][]::new);
     }
 
-    /** What each control should add, in dB, and what that costs. */
-    record Solved(double[] turns, double cost, boolean isProven) {}
+    /** What each control should add, in dB. */
+    static final class Solved {
+        private final double[] turns;
+        private final boolean isProven;
+
+        private Solved(double[] turns, boolean isProven) {
+            this.turns = turns;
+            this.isProven = isProven;
+        }
+
+        double[] turns() {
+            return turns;
+        }
+
+        /** Whether nothing better is possible. */
+        boolean isProven() {
+            return isProven;
+        }
+    }
 
     Solved solve() {
         Bounds.Ranges whole = demands.ranges();
@@ -51,7 +68,7 @@ final class Solver {
             bestTurns = flow.knobs().stream().mapToDouble(Knob::presentDb).toArray();
             isProven = false;
         }
-        return new Solved(bestTurns, best, isProven);
+        return new Solved(bestTurns, isProven);
     }
 
     /** How far the most overloaded point clips whatever is done, in dB. */
@@ -177,26 +194,36 @@ final class Solver {
     // --- branching -----------------------------------------------------------------------------------------------
 
     /** Ranges, and the least that anything within them costs. */
-    private record Branch(Bounds.Ranges ranges, double cost, double[][] turns) {}
+    private static final class Branch {
+        private final Bounds.Ranges ranges;
+        private final double cost;
+        private final double[][] turns;
+
+        Branch(Bounds.Ranges ranges, double cost, double[][] turns) {
+            this.ranges = ranges;
+            this.cost = cost;
+            this.turns = turns;
+        }
+    }
 
     private void branch(Bounds.Ranges whole) {
-        PriorityQueue<Branch> open = new PriorityQueue<>(Comparator.comparingDouble(Branch::cost));
+        PriorityQueue<Branch> open = new PriorityQueue<>(Comparator.comparingDouble(branch -> branch.cost));
         push(open, whole);
         int looked = 0;
         while (!open.isEmpty()) {
             Branch next = open.poll();
-            if (next.cost() >= best - TOLERANCE_DB) {
+            if (next.cost >= best - TOLERANCE_DB) {
                 return;
             }
             if (++looked > MOST_BRANCHES) {
                 isProven = false;
                 return;
             }
-            int knob = unsettled(next.turns());
+            int knob = unsettled(next.turns);
             if (knob < 0) {
-                best = next.cost();
+                best = next.cost;
                 bestTurns =
-                        Arrays.stream(next.turns()).mapToDouble(turn -> turn[0]).toArray();
+                        Arrays.stream(next.turns).mapToDouble(turn -> turn[0]).toArray();
                 continue;
             }
             tryRounded(next);
@@ -217,29 +244,28 @@ final class Solver {
 
     private void push(PriorityQueue<Branch> open, Bounds.Ranges ranges) {
         Branch branch = relaxed(ranges);
-        if (branch != null && branch.cost() < best - TOLERANCE_DB) {
+        if (branch != null && branch.cost < best - TOLERANCE_DB) {
             open.add(branch);
         }
     }
 
     /** A first whole answer from a branch, so that the others can be measured against it. */
     private void tryRounded(Branch branch) {
-        Bounds.Ranges rounded = branch.ranges().copy();
+        Bounds.Ranges rounded = branch.ranges.copy();
         for (int knob = 0; knob < steps.length; knob++) {
-            double turn = branch.turns()[knob][0];
+            double turn = branch.turns[knob][0];
             if (steps[knob].length > 0) {
                 turn = stepAtMost(knob, turn + Demands.SAME_DB, rounded.low()[knob]);
-            } else if (branch.turns()[knob][1] - turn <= Demands.SAME_DB) {
+            } else if (branch.turns[knob][1] - turn <= Demands.SAME_DB) {
                 continue;
             }
             rounded.low()[knob] = turn;
             rounded.high()[knob] = turn;
         }
         Branch answer = relaxed(rounded);
-        if (answer != null && answer.cost() < best && unsettled(answer.turns()) < 0) {
-            best = answer.cost();
-            bestTurns =
-                    Arrays.stream(answer.turns()).mapToDouble(turn -> turn[0]).toArray();
+        if (answer != null && answer.cost < best && unsettled(answer.turns) < 0) {
+            best = answer.cost;
+            bestTurns = Arrays.stream(answer.turns).mapToDouble(turn -> turn[0]).toArray();
         }
     }
 
@@ -265,16 +291,16 @@ final class Solver {
     }
 
     private void split(PriorityQueue<Branch> open, Branch branch, int knob) {
-        double low = branch.turns()[knob][0];
-        double middle = (low + branch.turns()[knob][1]) / 2;
+        double low = branch.turns[knob][0];
+        double middle = (low + branch.turns[knob][1]) / 2;
         double below = middle;
         double above = middle;
         if (steps[knob].length > 0) {
             below = stepAtMost(knob, middle, Double.NEGATIVE_INFINITY);
             above = stepAbove(knob, below);
         }
-        Bounds.Ranges lower = branch.ranges().copy();
-        Bounds.Ranges upper = branch.ranges().copy();
+        Bounds.Ranges lower = branch.ranges.copy();
+        Bounds.Ranges upper = branch.ranges.copy();
         lower.high()[knob] = below;
         upper.low()[knob] = above;
         if (lower.low()[knob] <= below) {
@@ -309,8 +335,7 @@ final class Solver {
     /** What is left to the other controls once some are set; empty where that cannot be. */
     Optional<double[]> turns(Bounds.Ranges ranges) {
         return Optional.ofNullable(relaxed(ranges))
-                .map(branch -> Arrays.stream(branch.turns())
-                        .mapToDouble(turn -> turn[0])
-                        .toArray());
+                .map(branch ->
+                        Arrays.stream(branch.turns).mapToDouble(turn -> turn[0]).toArray());
     }
 }

@@ -167,20 +167,20 @@ final class EarRules {
     private void crossover() {
         for (int index : plan.trace().path().points()) {
             Point point = plan.flow().points().get(index);
-            Device subwoofer = device(point);
-            Optional<Stage> stage = subwoofer == null
+            Device device = device(point);
+            Optional<Stage> stage = device == null
                     ? Optional.empty()
-                    : subwoofer.stages().stream()
+                    : device.stages().stream()
                             .filter(each -> each.id().equals(part(point)) && each.kind() == StageKind.CROSSOVER)
                             .findFirst();
             if (stage.isPresent()) {
-                crossover(subwoofer, stage.get());
+                crossover(point.station(), stage.get());
                 return;
             }
         }
     }
 
-    private void crossover(Device subwoofer, Stage stage) {
+    private void crossover(String subwoofer, Stage stage) {
         Crossover crossover = stage.facts()
                 .quantity(Fact.CROSSOVER)
                 .map(Frequency::hertz)
@@ -191,7 +191,7 @@ final class EarRules {
                 .filter(each -> plan.trace()
                         .marks()
                         .get(each.index())
-                        .filter(mark -> rig.patch().devices().get(mark) == subwoofer)
+                        .filter(subwoofer::equals)
                         .isPresent())
                 .map(Station::index)
                 .findFirst()

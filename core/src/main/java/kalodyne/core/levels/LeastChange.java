@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.BooleanSupplier;
-import java.util.stream.Stream;
 import kalodyne.core.gain.Advised;
 import kalodyne.core.gain.End;
 import kalodyne.core.gain.Feed;
@@ -267,7 +266,7 @@ public final class LeastChange {
                     && socket.form() == Form.SOCKET
                     && !rig.patch().isTaken(other);
             if (isOther && !isCancelled.getAsBoolean()) {
-                replugged(present, other).ifPresent(patch -> tryPatch(kind, device, socket, patch));
+                replugged(present, other).ifPresent(patch -> tryPatch(kind, other, socket, patch));
             }
         }
     }
@@ -287,16 +286,14 @@ public final class LeastChange {
                 : Optional.empty();
     }
 
-    private void tryPatch(Change.Kind kind, Device device, Socket socket, Patch patch) {
+    private void tryPatch(Change.Kind kind, Spot now, Socket socket, Patch patch) {
         List<Checked> joints = new JointChecks().check(patch);
         Rig changed = Rig.of(joints, patch, settings);
         String words = (kind == Change.Kind.OTHER_SOCKET ? "Plug it into " : "Take it from ") + socket.name() + " of "
-                + device.name();
+                + patch.devices().get(now.item()).name();
         boolean isHarmless = joints.stream()
-                .filter(joint -> joint.patch().pluggings().stream()
-                        .flatMap(plugging -> Stream.of(plugging.socket()))
-                        .anyMatch(spot -> spot.part().equals(socket.id())
-                                && patch.devices().get(spot.item()) == device))
+                .filter(joint ->
+                        joint.patch().pluggings().stream().map(Plugging::socket).anyMatch(now::equals))
                 .noneMatch(Checked::cannotWork);
         if (!isHarmless) {
             return;

@@ -195,7 +195,7 @@ public record TakeVerdict(
                 Print.decimal(predicted.endPeak(), 1),
                 number(peak),
                 isPeakAimed ? edges : "–",
-                outside && isPeakAimed || take.isClipped()));
+                (outside && isPeakAimed) || take.isClipped()));
         rows.add(new Comparison(
                 "average, dBFS re a sine",
                 Print.decimal(predicted.endAverage(), 1),

@@ -76,7 +76,7 @@ class GainAdviserTest {
     private static double best(Flow flow, int knob, Map<String, Double> positions, boolean isBelow) {
         if (knob == flow.knobs().size()) {
             FlowLevels levels = FlowLevels.of(flow.turned(positions));
-            return clips(levels) || isBelow && isAnyAbove(levels) ? Double.POSITIVE_INFINITY : cost(levels);
+            return clips(levels) || (isBelow && isAnyAbove(levels)) ? Double.POSITIVE_INFINITY : cost(levels);
         }
         Knob each = flow.knobs().get(knob);
         int points = each.isLocked()

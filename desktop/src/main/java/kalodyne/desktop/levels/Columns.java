@@ -3,14 +3,17 @@ package kalodyne.desktop.levels;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
 
-/**
- * Where the stages of a run stand side by side: those with a knob are wide enough for it.
- *
- * @param left edges of the columns in pixels, and the right edge of the last
- */
-record Columns(double[] left) {
+/** Where the stages of a run stand side by side, in pixels: those with a knob are wide enough for it. */
+final class Columns {
     private static final double PLAIN_EM = 5.2;
     private static final double KNOB_EM = 9.4;
+
+    /** Left edges of the columns, and the right edge of the last. */
+    private final double[] left;
+
+    private Columns(double[] left) {
+        this.left = left;
+    }
 
     /** Stretched over the width that there is, where that is more than needed. */
     static Columns of(LevelPlan plan, double em, double zoom, double from, double width) {

@@ -145,7 +145,7 @@ final class Corridor extends PaintedRegion {
         measure(width, height);
         g.setTextBaseline(VPos.CENTER);
         paintGround(g);
-        paintRules(g, width);
+        paintRules(g);
         paintWalls(g);
         paintAim(g);
         paintSeparators(g, height);
@@ -156,7 +156,7 @@ final class Corridor extends PaintedRegion {
         paintLine(g, Ink.PEAK, 3.2, SOLID, StageLevel::peak);
         paintNumbers(g);
         paintColumnNames(g, height);
-        paintScale(g, width);
+        paintScale(g);
     }
 
     /** Of a run through gear the stages are grouped by the devices that they are in. */
@@ -175,7 +175,7 @@ final class Corridor extends PaintedRegion {
         }
     }
 
-    private void paintRules(GraphicsContext g, double width) {
+    private void paintRules(GraphicsContext g) {
         g.setLineWidth(1);
         g.setStroke(color(Ink.RULE));
         for (double tick : scale.ticks(0, em())) {
@@ -188,7 +188,7 @@ final class Corridor extends PaintedRegion {
     }
 
     /** The numbers of both scales, over whatever is scrolled beneath them. */
-    private void paintScale(GraphicsContext g, double width) {
+    private void paintScale(GraphicsContext g) {
         double x = scrolled + left;
         if (scrolled > 0) {
             g.setFill(color(Ink.SUNK));
@@ -438,7 +438,7 @@ final class Corridor extends PaintedRegion {
         for (int i = 1; i <= columns.count(); i++) {
             int station = plan.stages().get(from).stage().station();
             if (i == columns.count() || plan.stages().get(i).stage().station() != station) {
-                double width = columns.start(from) < columns.end() ? columns.left()[i] - columns.start(from) : 0;
+                double width = columns.start(i) - columns.start(from);
                 Font font = station == focus ? strongFont() : labelFont();
                 g.setFont(font);
                 g.setFill(color(plan.trace().stations().get(station).isJoint() ? Ink.SECOND : Ink.TEXT));

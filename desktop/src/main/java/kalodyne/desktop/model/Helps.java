@@ -20,6 +20,10 @@ final class Helps {
     private String key = "";
     private List<LeastChange.Change> changes = List.of();
 
+    /** The latest search; it is not waited for. */
+    @SuppressWarnings("UnusedVariable")
+    private CompletableFuture<Void> search = CompletableFuture.completedFuture(null);
+
     /**
      * A finder.
      *
@@ -37,7 +41,7 @@ final class Helps {
             key = trace.key();
             changes = List.of();
             int asking = asked.incrementAndGet();
-            CompletableFuture.supplyAsync(
+            search = CompletableFuture.supplyAsync(
                             () -> LeastChange.of(levels.rig(), settings, trace, () -> asking != asked.get()))
                     .thenAccept(result -> Platform.runLater(() -> {
                         if (asking == asked.get() && !result.isEmpty()) {
