@@ -5,7 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
-import java.util.Optional;
+import java.util.List;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -30,13 +30,13 @@ public final class PictureApp extends Application {
      * What picture is wanted.
      *
      * @param dataFolder for what the program keeps meanwhile
-     * @param command of the window, to be run before
+     * @param commands of the window, to be run before, in this order
      */
     record Order(
             Path dataFolder,
             OpenedStudio studio,
             String room,
-            Optional<String> command,
+            List<String> commands,
             int width,
             int height,
             Look look,
@@ -61,10 +61,13 @@ public final class PictureApp extends Application {
         stage.setWidth(order.width());
         stage.setHeight(order.height());
         stage.show();
-        order.command().filter(name -> !workbench.window().perform(name)).ifPresent(name -> {
-            Output.standard().complain("There is no command “" + name + "” there. Ctrl+K lists those that are.");
-            status = Output.NOT_READ;
-        });
+        order.commands().stream()
+                .filter(name -> !workbench.window().perform(name))
+                .forEach(name -> {
+                    Output.standard()
+                            .complain("There is no command “" + name + "” there. Ctrl+K lists those that are.");
+                    status = Output.NOT_READ;
+                });
         new AnimationTimer() {
             private int atRest;
 

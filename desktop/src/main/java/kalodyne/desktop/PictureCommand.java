@@ -8,7 +8,6 @@ import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -58,8 +57,9 @@ final class PictureCommand implements Callable<Integer> {
     @Option(
             names = "--command",
             paramLabel = "NAME",
-            description = "A command of the window that is run first, by the name under which Find (Ctrl+K) lists it.")
-    private Optional<String> command = Optional.empty();
+            description =
+                    "A command of the window that is run first, by the name under which Find (Ctrl+K) lists it; several in turn.")
+    private List<String> commands = List.of();
 
     private final Output output;
 
@@ -80,7 +80,7 @@ final class PictureCommand implements Callable<Integer> {
                     folder,
                     studio(folder),
                     room,
-                    command,
+                    commands,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
                     new Look(theme.equals("dark"), (int) Math.round(100 * text)),

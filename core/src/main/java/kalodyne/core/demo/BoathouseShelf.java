@@ -20,14 +20,19 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.rig.Settings;
+import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /** What stands on the shelf of the demonstration studio: generic profiles with names, notes and some invented values. */
 final class BoathouseShelf {
+    /** The ribbon microphone must not get any. */
+    private static final Switched PHANTOM_OFF = new Switched(new Spot("mixer", "phantom"), "off");
+
     private BoathouseShelf() {}
 
     static Studio fill(Studio studio) {
@@ -35,15 +40,19 @@ final class BoathouseShelf {
         for (CSVRecord row : rows("shelf.csv")) {
             filled = with(filled, row);
         }
-        List<Plugging> plugged = rows("plugged.csv").stream()
+        Setup trio = filled.setups().get(0);
+        Setup mixed = Setup.bare("setup-2", "Through the mixer");
+        return filled.with(plugged(trio, "plugged.csv", "knobs.csv", List.of()))
+                .with(plugged(mixed, "plugged-mixer.csv", "knobs-mixer.csv", List.of(PHANTOM_OFF)));
+    }
+
+    private static Setup plugged(Setup setup, String plugs, String stand, List<Switched> switches) {
+        List<Plugging> plugged = rows(plugs).stream()
                 .map(row -> new Plugging(Spot.read(row.get("plug")), Spot.read(row.get("socket"))))
                 .toList();
         Map<Spot, Double> knobs = new HashMap<>();
-        rows("knobs.csv").forEach(row -> knobs.put(Spot.read(row.get("knob")), Double.parseDouble(row.get("at"))));
-        return filled.with(filled.setups()
-                .get(0)
-                .withWiring(new Wiring(plugged, List.of()))
-                .withSettings(Settings.NONE.turned(knobs)));
+        rows(stand).forEach(row -> knobs.put(Spot.read(row.get("knob")), Double.parseDouble(row.get("at"))));
+        return setup.withWiring(new Wiring(plugged, switches)).withSettings(Settings.NONE.turned(knobs));
     }
 
     private static List<CSVRecord> rows(String table) {

@@ -322,7 +322,7 @@ final class Demands {
     }
 
     private void limits() {
-        BitSet driven = wanted.school() == GainSchool.DRIVE ? driven() : new BitSet();
+        BitSet driven = wanted.school() == GainSchool.DRIVE ? drivenPoints() : new BitSet();
         for (int i = 0; i < flow.points().size(); i++) {
             Point point = flow.points().get(i);
             if (point.ceiling().isEmpty()) {
@@ -344,8 +344,13 @@ final class Demands {
         return wanted.school() == GainSchool.WORK_UP && !isEnd ? KEPT_FREE_DB : 0;
     }
 
+    /** How far the school goes past ceilings. */
+    double driven() {
+        return wanted.school() == GainSchool.DRIVE ? DRIVEN_DB : 0;
+    }
+
     /** The preamps that have a ceiling, and something behind them that turns down again. */
-    private BitSet driven() {
+    private BitSet drivenPoints() {
         int count = flow.points().size();
         BitSet turnsBehind = new BitSet();
         BitSet driven = new BitSet();

@@ -137,7 +137,7 @@ final class Handy {
         FlowLevels levels = FlowLevels.of(turned(places));
         boolean[] now = met(levels);
         boolean misses = IntStream.range(0, now.length).anyMatch(e -> isMet[e] && !now[e]);
-        if (misses || levels.clips(new Gain(solver.clipsBy() + 1e-3))) {
+        if (misses || levels.clips(new Gain(solver.clipsAllowed() + 1e-3))) {
             return Double.POSITIVE_INFINITY;
         }
         return IntStream.range(0, now.length)

@@ -22,6 +22,7 @@ final class Solver {
     private static final double TOLERANCE_DB = 0.02;
 
     private static final int MOST_BRANCHES = 4000;
+    private static final double MOST_DB = 120;
     private static final int MOST_CONFLICTS = 500;
 
     private final Flow flow;
@@ -72,12 +73,17 @@ final class Solver {
     }
 
     /** How far the most overloaded point clips whatever is done, in dB. */
-    double clipsBy() {
+    private double clipsBy() {
         return hindrances.stream()
                 .filter(each -> each.kind() == Hindrance.Kind.OVERLOADED)
                 .mapToDouble(each -> each.by().db())
                 .max()
                 .orElse(0);
+    }
+
+    /** How far a point may clip at the most: what cannot be helped, and what is driven. */
+    double clipsAllowed() {
+        return clipsBy() + demands.driven();
     }
 
     Demands demands() {
@@ -134,7 +140,9 @@ final class Solver {
         }
     }
 
-    private void note(Hindrance.Kind kind, int point, String end, double by, List<Knob> limits) {
+    private void note(Hindrance.Kind kind, int point, String end, double missing, List<Knob> limits) {
+        // What is shut misses by any number.
+        double by = Math.min(MOST_DB, missing);
         String id = flow.points().get(point).id();
         hindrances.removeIf(each ->
                 each.kind() == kind && each.point().equals(id) && each.end().equals(end));

@@ -12,6 +12,7 @@ import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.Feed;
 import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.Knob;
 import kalodyne.core.gain.Point;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
@@ -40,6 +41,7 @@ final class RigRules {
         rules.cancelling();
         rules.automatic();
         rules.together();
+        rules.untold();
         rules.doubts();
         return rules.findings;
     }
@@ -159,6 +161,25 @@ final class RigRules {
                         "");
                 return;
             }
+        }
+    }
+
+    private void untold() {
+        List<String> names = plan.knobs().stream()
+                .filter(knob -> rig.untold().contains(knob.id()))
+                .map(Knob::words)
+                .toList();
+        if (!names.isEmpty()) {
+            add(
+                    "knob.untold",
+                    Severity.NOTE,
+                    0,
+                    new Figure(names.size(), "knobs"),
+                    "Where knobs stand is not known",
+                    "Nobody said how "
+                            + (names.size() > 3 ? names.size() + " knobs of this run" : String.join(" and ", names))
+                            + (names.size() == 1 ? " stands" : " stand") + ". Until then the usual is taken.",
+                    "Set them as advised, or turn them here to where they are");
         }
     }
 

@@ -38,10 +38,12 @@ import kalodyne.core.units.Gain;
  * @param patch what is plugged
  * @param flow from every source that is plugged to every track and ear that it reaches
  * @param leads what each input is plugged by, by its mark: "Lead 7"
+ * @param untold the marks of the knobs of which nobody said where they stand
  * @param doubts what is not known or contradicts itself
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
-public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt> doubts, List<Loop> loops) {
+public record Rig(
+        Patch patch, Flow flow, Map<String, String> leads, Set<String> untold, List<Doubt> doubts, List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** A rise above the middle by less is none. */
@@ -52,6 +54,7 @@ public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt>
 
     public Rig {
         leads = Map.copyOf(leads);
+        untold = Set.copyOf(untold);
         doubts = List.copyOf(doubts);
         loops = List.copyOf(loops);
     }
@@ -63,7 +66,7 @@ public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt>
 
     /** The same with its controls elsewhere: nothing else is looked at again. */
     public Rig with(Flow newFlow) {
-        return new Rig(patch, newFlow, leads, doubts, loops);
+        return new Rig(patch, newFlow, leads, untold, doubts, loops);
     }
 
     /** The name of the device that a point is in. */
@@ -151,7 +154,12 @@ public record Rig(Patch patch, Flow flow, Map<String, String> leads, List<Doubt>
                                 given.stream().distinct().toList()));
             }
             ways.forEach(this::join);
-            return new Rig(patch, flow(), leads, doubts, loops);
+            Flow flow = flow();
+            Set<String> untold = flow.knobs().stream()
+                    .map(Knob::id)
+                    .filter(id -> !controls.isTold(Spot.read(id)))
+                    .collect(Collectors.toSet());
+            return new Rig(patch, flow, leads, untold, doubts, loops);
         }
 
         private void nameLeads(Patch joint, Transfer way) {

@@ -82,7 +82,9 @@ class ImportPlanTest {
                 .extracting(Lead::name)
                 .doesNotHaveDuplicates()
                 .contains("Lead 7", "Lead 7 2");
-        assertThat(result.setups()).extracting(Setup::name).containsExactly("Sunday trio", "Sunday trio 2");
+        assertThat(result.setups())
+                .extracting(Setup::name)
+                .containsExactly("Sunday trio", "Through the mixer", "Sunday trio 2", "Through the mixer 2");
     }
 
     @Test
@@ -101,7 +103,7 @@ class ImportPlanTest {
     void what_is_plugged_follows_copied_gear() {
         Studio present = Boathouse.studio();
         Studio after = ImportPlan.of(present, present, ImportPlan.Mode.COPY).result();
-        Setup copy = after.setups().get(1);
+        Setup copy = after.setups().get(2);
         assertThat(copy.wiring().plugged())
                 .hasSameSizeAs(present.setups().get(0).wiring().plugged());
         assertThat(copy.wiring().plugged())

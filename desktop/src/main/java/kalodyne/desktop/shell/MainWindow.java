@@ -178,7 +178,7 @@ public final class MainWindow {
 
     /** Runs a command by its name; whether there is one. */
     public boolean perform(String name) {
-        Optional<Command> wanted = commandsHere().stream()
+        Optional<Command> wanted = findable().stream()
                 .filter(command -> command.name().equals(name))
                 .findFirst();
         wanted.ifPresent(command -> command.run().run());
@@ -194,6 +194,10 @@ public final class MainWindow {
                         .stations()
                         .forEach(station ->
                                 all.add(Command.of(station.words(), null, () -> studio.pointAt(station.index())))));
+        studio.studio()
+                .setups()
+                .forEach(setup ->
+                        all.add(Command.of("Setup: " + setup.name(), null, () -> studio.showSetup(setup.id()))));
         for (Room room : rooms) {
             room.findable()
                     .forEach(thing -> all.add(Command.of(thing.name(), null, () -> {

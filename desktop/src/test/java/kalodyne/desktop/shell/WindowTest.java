@@ -199,9 +199,9 @@ class WindowTest {
             desk.click("#studio-menu");
             desk.robot().clickOn("Remove this setup");
             desk.rest();
-            assertThat(desk.text("#studio-menu")).isEqualTo("The Boathouse / Sunday trio 2");
+            assertThat(desk.text("#studio-menu")).isEqualTo("The Boathouse / Through the mixer");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.workbench().studio().studio().setups()).hasSize(2);
+            assertThat(desk.workbench().studio().studio().setups()).hasSize(3);
         }
     }
 
