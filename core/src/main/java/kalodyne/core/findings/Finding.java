@@ -24,6 +24,11 @@ public record Finding(
         String text,
         Optional<Remedy> remedy) {
 
+    /** The same with something else to do about it. */
+    public Finding with(Optional<Remedy> other) {
+        return new Finding(code, severity, place, figure, title, text, other);
+    }
+
     /** Worst first; rules of one severity stay in the order given. */
     public static List<Finding> worstFirst(List<Finding> findings) {
         return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();

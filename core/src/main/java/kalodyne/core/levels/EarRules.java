@@ -1,14 +1,11 @@
 package kalodyne.core.levels;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
-import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.End;
 import kalodyne.core.gain.Flow;
@@ -17,7 +14,6 @@ import kalodyne.core.gain.Point;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
-import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.Usual;
@@ -32,7 +28,7 @@ import kalodyne.core.units.MicSensitivity;
 import kalodyne.core.units.Print;
 
 /** What there is to say about what is heard: by ears, and by microphones that hear the loudspeakers. */
-final class EarRules {
+final class EarRules extends RunFindings {
     /** Where a microphone is taken to stand in front of a loudspeaker, as nobody said; common practice in small rooms. */
     private static final double USUAL_METRES = 1;
 
@@ -41,13 +37,8 @@ final class EarRules {
     /** So far from howling nothing is heard of it; common practice. */
     private static final double SAFE_DB = -20;
 
-    private final Rig rig;
-    private final LevelPlan plan;
-    private final List<Finding> findings = new ArrayList<>();
-
     private EarRules(Rig rig, LevelPlan plan) {
-        this.rig = rig;
-        this.plan = plan;
+        super(rig, plan);
     }
 
     static List<Finding> check(Rig rig, LevelPlan plan) {
@@ -59,19 +50,7 @@ final class EarRules {
             rules.crossover();
         }
         rules.howling();
-        return rules.findings;
-    }
-
-    private void add(
-            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
-        findings.add(new Finding(
-                code,
-                severity,
-                new Place.Station(station),
-                figure,
-                title,
-                text,
-                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
+        return rules.findings();
     }
 
     private int end() {
@@ -122,8 +101,7 @@ final class EarRules {
 
     private void damping() {
         List<Integer> points = plan.trace().path().points();
-        Device ears = device(plan.flow().points().get(points.get(points.size() - 1)));
-        Optional<Double> driver = Optional.ofNullable(ears)
+        Optional<Double> driver = device(plan.flow().points().get(points.get(points.size() - 1)))
                 .filter(device -> device.facts().get(Fact.SOUND_PER_MILLIWATT).isPresent())
                 .flatMap(device -> device.facts().quantity(Fact.DRIVER_IMPEDANCE))
                 .map(Impedance::ohms)
@@ -132,12 +110,12 @@ final class EarRules {
             return;
         }
         Point output = plan.flow().points().get(points.get(points.size() - 2));
-        Device amplifier = device(output);
-        Optional<Socket> socket = Optional.ofNullable(amplifier).flatMap(device -> device.socket(part(output)));
-        if (socket.isEmpty()) {
+        Optional<Double> ohms = device(output)
+                .flatMap(device -> device.socket(part(output)).map(socket -> Usual.sourceOhms(device, socket)));
+        if (ohms.isEmpty()) {
             return;
         }
-        Damping damping = Damping.of(driver.get(), Usual.sourceOhms(amplifier, socket.get()));
+        Damping damping = Damping.of(driver.get(), ohms.get());
         if (!damping.isEnough()) {
             add(
                     "headphones.damping",
@@ -153,10 +131,6 @@ final class EarRules {
         }
     }
 
-    private Device device(Point point) {
-        return rig.patch().devices().get(point.station());
-    }
-
     /** Of "interface.phones:left" the part: "phones". */
     private static String part(Point point) {
         return point.id().substring(point.id().indexOf('.') + 1).replaceFirst("[:/].*", "");
@@ -167,12 +141,10 @@ final class EarRules {
     private void crossover() {
         for (int index : plan.trace().path().points()) {
             Point point = plan.flow().points().get(index);
-            Device device = device(point);
-            Optional<Stage> stage = device == null
-                    ? Optional.empty()
-                    : device.stages().stream()
-                            .filter(each -> each.id().equals(part(point)) && each.kind() == StageKind.CROSSOVER)
-                            .findFirst();
+            Optional<Stage> stage = device(point).stream()
+                    .flatMap(device -> device.stages().stream())
+                    .filter(each -> each.id().equals(part(point)) && each.kind() == StageKind.CROSSOVER)
+                    .findFirst();
             if (stage.isPresent()) {
                 crossover(point.station(), stage.get());
                 return;
@@ -187,17 +159,8 @@ final class EarRules {
                 .filter(hertz -> hertz > 0)
                 .map(Crossover::new)
                 .orElse(Crossover.USUAL);
-        int station = plan.trace().stations().stream()
-                .filter(each -> plan.trace()
-                        .marks()
-                        .get(each.index())
-                        .filter(subwoofer::equals)
-                        .isPresent())
-                .map(Station::index)
-                .findFirst()
-                .orElse(end());
-        Device speaker = device(plan.flow().points().get(plan.end().point()));
-        double lowest = Optional.ofNullable(speaker)
+        int station = station(subwoofer).orElse(end());
+        double lowest = device(plan.flow().points().get(plan.end().point()))
                 .flatMap(device -> device.facts().quantity(Fact.LOWEST_FREQUENCY))
                 .map(Frequency::hertz)
                 .orElse(0.0);
@@ -247,18 +210,15 @@ final class EarRules {
                     : run.end() == plan.trace().path().end();
             End end = flow.ends().get(run.end());
             Point source = flow.points().get(run.source());
-            Device microphone = device(source);
-            Device speaker = device(flow.points().get(end.point()));
-            if (isOfThis
-                    && end.kind() == End.Kind.EARS
-                    && speaker != null
-                    && speaker.kind() == DeviceKind.SPEAKER
-                    && microphone != null
-                    && microphone.kind() == DeviceKind.MICROPHONE) {
+            Optional<Device> microphone = device(source).filter(device -> device.kind() == DeviceKind.MICROPHONE);
+            Optional<Device> speaker = device(flow.points().get(end.point()))
+                    .filter(device -> isOfThis && device.kind() == DeviceKind.SPEAKER);
+            if (speaker.isPresent() && microphone.isPresent()) {
                 microphone
+                        .get()
                         .facts()
                         .quantity(Fact.MIC_SENSITIVITY)
-                        .ifPresent(sensitivity -> howling(levels, run, microphone, speaker, sensitivity));
+                        .ifPresent(sensitivity -> howling(levels, run, microphone.get(), speaker.get(), sensitivity));
             }
         }
     }

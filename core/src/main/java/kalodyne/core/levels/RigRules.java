@@ -1,14 +1,10 @@
 package kalodyne.core.levels;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
-import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.Feed;
 import kalodyne.core.gain.FlowLevels;
@@ -22,17 +18,12 @@ import kalodyne.core.rig.Rig;
 import kalodyne.core.units.Print;
 
 /** What there is to say about a run as a part of all that is plugged. */
-final class RigRules {
+final class RigRules extends RunFindings {
     /** Closer to howling than this, a loop rings; common practice. */
     private static final double RINGS_DB = -6;
 
-    private final Rig rig;
-    private final LevelPlan plan;
-    private final List<Finding> findings = new ArrayList<>();
-
     private RigRules(Rig rig, LevelPlan plan) {
-        this.rig = rig;
-        this.plan = plan;
+        super(rig, plan);
     }
 
     static List<Finding> check(Rig rig, LevelPlan plan) {
@@ -43,31 +34,7 @@ final class RigRules {
         rules.together();
         rules.untold();
         rules.doubts();
-        return rules.findings;
-    }
-
-    private void add(
-            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
-        findings.add(new Finding(
-                code,
-                severity,
-                new Place.Station(station),
-                figure,
-                title,
-                text,
-                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
-    }
-
-    /** The station that a device is, where the run goes through it. */
-    private Optional<Integer> station(String device) {
-        return plan.trace().stations().stream()
-                .filter(station -> plan.trace()
-                        .marks()
-                        .get(station.index())
-                        .filter(device::equals)
-                        .isPresent())
-                .map(Station::index)
-                .findFirst();
+        return rules.findings();
     }
 
     private void loops() {

@@ -32,14 +32,7 @@ public record RunLevels(LevelPlan plan, Advice advice, List<Finding> findings, L
                         : "");
         List<Finding> helped = findings.stream()
                 .map(finding -> finding.code().equals("level.no-fit")
-                        ? new Finding(
-                                finding.code(),
-                                finding.severity(),
-                                finding.place(),
-                                finding.figure(),
-                                finding.title(),
-                                finding.text(),
-                                Optional.of(Remedy.byHand(words)))
+                        ? finding.with(Optional.of(Remedy.byHand(words)))
                         : finding)
                 .toList();
         return new RunLevels(plan, advice, helped, verdict);

@@ -124,7 +124,7 @@ public record TakeVerdict(
             boolean level =
                     finding.code().startsWith("level.") || finding.code().equals("clip.digital");
             levelTold |= level;
-            findings.add(level && turn.isPresent() ? withRemedy(finding, turn) : finding);
+            findings.add(level && turn.isPresent() ? finding.with(turn) : finding);
         }
         if (!levelTold) {
             missesAim(take, run, turn).ifPresent(findings::add);
@@ -219,17 +219,6 @@ public record TakeVerdict(
 
     private static String number(DigitalLevel level) {
         return Print.decimal(level.dbfs(), 1);
-    }
-
-    private static Finding withRemedy(Finding finding, Optional<Remedy> remedy) {
-        return new Finding(
-                finding.code(),
-                finding.severity(),
-                finding.place(),
-                finding.figure(),
-                finding.title(),
-                finding.text(),
-                remedy);
     }
 
     private static Place whole(TakeReport take) {

@@ -202,8 +202,11 @@ public final class StudioModel implements AutoCloseable {
         return focus.getReadOnlyProperty();
     }
 
+    /** The same, of the stations that there are. */
     public int focus() {
-        return focus.get();
+        int stations =
+                reading().map(run -> run.plan().trace().stations().size()).orElse(1);
+        return Math.min(focus.get(), stations - 1);
     }
 
     /** Focuses every room on a station; one that somebody points at again counts too. */

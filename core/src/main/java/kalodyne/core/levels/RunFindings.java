@@ -1,0 +1,58 @@
+package kalodyne.core.levels;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gear.Device;
+import kalodyne.core.rig.Rig;
+
+/** What is noticed on a run of what is plugged, as it is collected. */
+abstract class RunFindings {
+    final Rig rig;
+    final LevelPlan plan;
+    private final List<Finding> findings = new ArrayList<>();
+
+    RunFindings(Rig rig, LevelPlan plan) {
+        this.rig = rig;
+        this.plan = plan;
+    }
+
+    List<Finding> findings() {
+        return findings;
+    }
+
+    /** Adds one; an empty text for no remedy. */
+    final void add(
+            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
+        findings.add(new Finding(
+                code,
+                severity,
+                new Place.Station(station),
+                figure,
+                title,
+                text,
+                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
+    }
+
+    /** The station that a device is, where the run goes through it. */
+    final Optional<Integer> station(String mark) {
+        return plan.trace().stations().stream()
+                .filter(station -> plan.trace()
+                        .marks()
+                        .get(station.index())
+                        .filter(mark::equals)
+                        .isPresent())
+                .map(Station::index)
+                .findFirst();
+    }
+
+    final Optional<Device> device(Point point) {
+        return Optional.ofNullable(rig.patch().devices().get(point.station()));
+    }
+}
