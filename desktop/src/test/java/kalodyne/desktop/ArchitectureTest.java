@@ -9,20 +9,33 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the parts of the desktop may know of each other, as docs/architecture.md tells. */
 class ArchitectureTest {
-    private static final JavaClasses ALL = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests())
-            .importPackages("kalodyne");
+    /** The whole program takes much memory, which the tests in windows need afterwards. */
+    private static JavaClasses all;
+
+    @BeforeAll
+    static void read() {
+        all = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages("kalodyne");
+    }
+
+    @AfterAll
+    static void forget() {
+        all = null;
+    }
 
     @Test
     void packages_have_no_cycles() {
-        slices().matching("kalodyne.desktop.(*)..").should().beFreeOfCycles().check(ALL);
-        slices().matching("kalodyne.(*)..").should().beFreeOfCycles().check(ALL);
+        slices().matching("kalodyne.desktop.(*)..").should().beFreeOfCycles().check(all);
+        slices().matching("kalodyne.(*)..").should().beFreeOfCycles().check(all);
     }
 
     @ParameterizedTest
@@ -51,13 +64,13 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage(others)
-                .check(ALL);
+                .check(all);
     }
 
     /** What was imported is the whole program: a rule over nothing would always hold. */
     @Test
     void sees_every_module() {
-        assertThat(ALL.stream().map(JavaClass::getPackageName).collect(Collectors.toSet()))
+        assertThat(all.stream().map(JavaClass::getPackageName).collect(Collectors.toSet()))
                 .contains(
                         "kalodyne.core.levels", "kalodyne.command", "kalodyne.desktop.shell", "kalodyne.desktop.takes");
     }

@@ -33,6 +33,8 @@ final class BoathouseShelf {
     /** The ribbon microphone must not get any. */
     private static final Switched PHANTOM_OFF = new Switched(new Spot("mixer", "phantom"), "off");
 
+    private static final Switched DIRECT_ON = new Switched(new Spot("interface", "direct"), "on");
+
     private BoathouseShelf() {}
 
     static Studio fill(Studio studio) {
@@ -43,7 +45,7 @@ final class BoathouseShelf {
         Setup trio = filled.setups().get(0);
         Setup mixed = Setup.bare("setup-2", "Through the mixer");
         return filled.with(plugged(trio, "plugged.csv", "knobs.csv", List.of()))
-                .with(plugged(mixed, "plugged-mixer.csv", "knobs-mixer.csv", List.of(PHANTOM_OFF)));
+                .with(plugged(mixed, "plugged-mixer.csv", "knobs-mixer.csv", List.of(PHANTOM_OFF, DIRECT_ON)));
     }
 
     private static Setup plugged(Setup setup, String plugs, String stand, List<Switched> switches) {

@@ -86,12 +86,18 @@ public record Rig(
         Point source = flow.points().get(run.source());
         String played = station(source);
         boolean isPlayback = source.sound().orElseThrow().player().endsWith(" playback");
-        boolean isOneOfSeveral = flow.points().stream()
-                        .filter(point ->
-                                point.sound().isPresent() && point.station().equals(source.station()))
+        List<String> outputs = flow.points().stream()
+                .filter(point -> point.sound().isPresent() && point.station().equals(source.station()))
+                .map(Point::id)
+                .toList();
+        boolean isOneSocket = outputs.stream()
+                        .map(id -> id.replaceFirst(":.*", ""))
+                        .distinct()
                         .count()
-                > 1;
-        String which = isPlayback || isOneOfSeveral ? ", " + source.label() : "";
+                == 1;
+        // Of one socket only the side matters: "Drum box, left".
+        String label = isOneSocket ? source.label().replaceFirst(".*, ", "") : source.label();
+        String which = isPlayback || outputs.size() > 1 ? ", " + label : "";
         return played + which + " → " + endName(run.end());
     }
 
