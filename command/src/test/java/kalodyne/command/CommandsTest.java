@@ -359,7 +359,7 @@ class CommandsTest {
                 .isZero();
         Path second = folder.resolve("second.kalodyne");
         assertThat(run(new ImportCommand(output), json, "--into", second)).isZero();
-        assertThat(printed()).endsWith("31 new, 0 changed, 0 the same\n");
+        assertThat(printed()).endsWith("32 new, 0 changed, 0 the same\n");
         assertThat(StudioFile.read(second)).isEqualTo(studio);
         assertThat(run(new ExportCommand(output), file, "--csv", "--out", folder))
                 .isZero();
@@ -433,6 +433,6 @@ class CommandsTest {
         assertThat(part.leads())
                 .singleElement()
                 .satisfies(lead -> assertThat(lead.id()).isEqualTo("lead-7"));
-        assertThat(part.setups()).hasSize(1);
+        assertThat(part.setups()).hasSize(2);
     }
 }

@@ -27,7 +27,7 @@ class ImportPlanTest {
     void the_same_again_changes_nothing() {
         ImportPlan plan = ImportPlan.of(boathouse, boathouse, Mode.MERGE);
         assertThat(plan.result()).isEqualTo(boathouse);
-        assertThat(plan.summary()).isEqualTo("0 new, 0 changed, 31 the same");
+        assertThat(plan.summary()).isEqualTo("0 new, 0 changed, 32 the same");
     }
 
     @Test
@@ -75,7 +75,7 @@ class ImportPlanTest {
     @Test
     void copies_are_new_under_free_names() {
         ImportPlan plan = ImportPlan.of(boathouse, boathouse, Mode.COPY);
-        assertThat(plan.count(ImportPlan.Effect.ADDED)).isEqualTo(31);
+        assertThat(plan.count(ImportPlan.Effect.ADDED)).isEqualTo(32);
         Studio result = plan.result();
         assertThat(result.leads()).extracting(Lead::id).doesNotHaveDuplicates();
         assertThat(result.leads())
