@@ -44,7 +44,7 @@ public record LevelVerdict(String sentence, String nextStep) {
     private static String nextStep(LevelPlan plan, Advice advice) {
         if (!plan.isRecorded()) {
             return advice.remedy()
-                    .map(remedy -> remedy.words() + ", then put it on and listen")
+                    .map(remedy -> remedy.words() + ", then listen")
                     .orElse("Begin with the volume down, then turn up to where it stands");
         }
         if (advice.obstacle().isPresent() && advice.isFollowed()) {

@@ -1,15 +1,13 @@
 package kalodyne.desktop.levels;
 
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.function.Function;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.paint.Color;
-import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
@@ -149,7 +147,7 @@ final class Corridor extends PaintedRegion {
         paintWalls(g);
         paintAim(g);
         paintSeparators(g, height);
-        List<Double> named = new ArrayList<>();
+        Map<String, Double> named = new HashMap<>();
         others.forEach(other -> paintOther(g, other, named));
         paintLine(g, Ink.FLOOR, 1.6, DOTTED, StageLevel::floor);
         paintLine(g, Ink.AVERAGE, 2, DASHED, StageLevel::average);
@@ -293,7 +291,7 @@ final class Corridor extends PaintedRegion {
     }
 
     /** Another run's loudest peak, spread over the same width, with the name of its source where it begins. */
-    private void paintOther(GraphicsContext g, LevelPlan other, List<Double> named) {
+    private void paintOther(GraphicsContext g, LevelPlan other, Map<String, Double> named) {
         List<StageLevel> stages = other.stages();
         double step = (columns.centre(columns.count() - 1) - columns.centre(0)) / Math.max(1, stages.size() - 1);
         g.setStroke(color(Ink.SECOND));
@@ -307,55 +305,35 @@ final class Corridor extends PaintedRegion {
                     y(stages.get(i).peak().dbu()));
         }
         g.setLineDashes(SOLID);
-        g.setFont(labelFont());
-        g.setFill(color(Ink.SECOND));
-        g.setTextAlign(TextAlignment.LEFT);
-        String name =
-                fitting(other.trace().stations().get(0).name(), labelFont(), columns.width(0) / 2 + columns.width(1));
-        double at = y(stages.get(0).peak().dbu()) - 0.7 * em();
-        double y = free(at, named);
-        named.add(y);
+        paintName(
+                g,
+                other.trace().stations().get(0).name(),
+                y(stages.get(0).peak().dbu()) - 0.7 * em(),
+                named);
+    }
+
+    /** The name of another run's source beside its line; above names that stand there already, and once for each source. */
+    private void paintName(GraphicsContext g, String source, double wanted, Map<String, Double> named) {
+        double y = wanted;
+        while (isTaken(y, named) && y > top) {
+            y -= 0.5 * em();
+        }
+        if (named.containsKey(source) || y < top + 0.6 * em()) {
+            return;
+        }
+        named.put(source, y);
+        String name = fitting(source, labelFont(), 12 * em());
         double x = columns.start(1) + 0.6 * em();
+        g.setFont(labelFont());
+        g.setTextAlign(TextAlignment.LEFT);
         g.setFill(color(Ink.CARD).deriveColor(0, 1, 1, 0.88));
         g.fillRect(x - 0.2 * em(), y - 0.55 * em(), name.length() * 0.52 * em(), 1.1 * em());
         g.setFill(color(Ink.SECOND));
         g.fillText(name, x, y);
     }
 
-    private void paintLine(
-            GraphicsContext g, Ink ink, double width, double[] dashes, Function<StageLevel, Level> line) {
-        Color color = color(ink);
-        List<StageLevel> stages = plan.stages();
-        g.setStroke(color);
-        g.setFill(color);
-        g.setLineWidth(width);
-        g.setLineCap(StrokeLineCap.ROUND);
-        g.setLineDashes(dashes);
-        for (int i = 1; i < stages.size(); i++) {
-            g.strokeLine(
-                    centre(i - 1),
-                    y(line.apply(stages.get(i - 1)).dbu()),
-                    centre(i),
-                    y(line.apply(stages.get(i)).dbu()));
-        }
-        g.setLineDashes(SOLID);
-        double radius = width + 1.2;
-        for (int i = 0; i < stages.size(); i++) {
-            g.fillOval(centre(i) - radius, y(line.apply(stages.get(i)).dbu()) - radius, 2 * radius, 2 * radius);
-        }
-        g.setLineCap(StrokeLineCap.BUTT);
-    }
-
-    /** The nearest height above one wanted at which no name stands yet. */
-    private double free(double wanted, List<Double> named) {
-        double y = wanted;
-        for (int tries = 0; tries < named.size(); tries++) {
-            double at = y;
-            if (named.stream().anyMatch(taken -> Math.abs(taken - at) < 1.1 * em())) {
-                y -= 1.1 * em();
-            }
-        }
-        return Math.max(top + 0.6 * em(), y);
+    private boolean isTaken(double y, Map<String, Double> named) {
+        return named.values().stream().anyMatch(taken -> Math.abs(taken - y) < 1.1 * em());
     }
 
     /** Numbers where they matter: at the source, behind the gain, and in the track, where they are dBFS. */

@@ -1,0 +1,175 @@
+package kalodyne.core.levels;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Stream;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainSchool;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugger;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rig.AimSchool;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.rig.Settings;
+import kalodyne.core.units.Gain;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Whatever is plugged into whatever, however its knobs stand: no nonsense, and what is advised keeps what it says. */
+class RandomRigsTest {
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+
+    @ParameterizedTest
+    @ValueSource(longs = {3, 14, 15, 92})
+    void every_rig_is_told_without_nonsense(long seed) {
+        Random random = new Random(seed);
+        int runs = 0;
+        for (int i = 0; i < 10; i++) {
+            Patch patch = any(random);
+            var joints = JointRules.check(patch);
+            Rig bare = Rig.of(joints, patch, Settings.NONE);
+            Settings settings = settings(random, bare);
+            Rig rig = Rig.of(joints, patch, settings);
+            SetupLevels levels = SetupLevels.of(rig, settings.wanted());
+            for (Trace trace : levels.traces()) {
+                runs++;
+                check(levels.run(trace));
+            }
+            followed(levels, settings);
+        }
+        assertThat(runs).isGreaterThan(10);
+    }
+
+    private static void check(RunLevels run) {
+        assertThat(run.plan().endFloor()).isNotNaN();
+        assertThat(run.plan().stages()).allSatisfy(stage -> {
+            assertThat(stage.peak().dbu()).isNotNaN().isLessThan(400);
+            assertThat(stage.noiseShare()).isBetween(0.0, 1.0 + 1e-9);
+        });
+        Stream.concat(
+                        run.findings().stream().map(finding -> finding.title() + finding.text()),
+                        Stream.of(run.verdict().sentence(), run.verdict().nextStep()))
+                .forEach(words -> assertThat(words).doesNotContain("NaN", "Optional", "Infinity"));
+    }
+
+    private static void followed(SetupLevels levels, Settings settings) {
+        FlowLevels then = FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
+        boolean isHindered = !levels.advised().hindrances().isEmpty();
+        double driven = settings.school() == GainSchool.DRIVE ? 3.1 : 0.1;
+        assertThat(isHindered || !then.clips(new Gain(driven)))
+                .as("%s", levels.rig().flow())
+                .isTrue();
+        for (int e = 0; e < then.flow().ends().size(); e++) {
+            assertThat(isHindered || then.isMet(e))
+                    .as(
+                            "%s at %s of %s",
+                            then.flow().ends().get(e),
+                            then.aimed(e),
+                            levels.rig().flow())
+                    .isTrue();
+        }
+        levels.advised().turns().stream()
+                .filter(turn -> turn.present().isLocked())
+                .forEach(turn -> assertThat(turn.stays()).isTrue());
+    }
+
+    private static Settings settings(Random random, Rig rig) {
+        Map<Spot, Double> positions = new HashMap<>();
+        Settings settings = Settings.NONE;
+        for (Knob knob : rig.flow().knobs()) {
+            Spot spot = Spot.read(knob.id());
+            if (random.nextInt(3) > 0) {
+                positions.put(spot, random.nextInt(4) == 0 ? random.nextInt(2) : random.nextDouble());
+            }
+            settings = settings.locked(spot, random.nextInt(8) == 0);
+        }
+        return settings.turned(positions)
+                .with(GainSchool.values()[random.nextInt(GainSchool.values().length)])
+                .with(AimSchool.values()[random.nextInt(AimSchool.values().length)]);
+    }
+
+    private static Patch any(Random random) {
+        Plugger plugger = new Plugger();
+        List<Device> devices = new ArrayList<>();
+        for (int i = 0; i < 4 + random.nextInt(6); i++) {
+            Device device = CATALOGUE
+                    .devices()
+                    .get(random.nextInt(CATALOGUE.devices().size()))
+                    .gear();
+            devices.add(device);
+            plugger.with("device-" + i, device);
+        }
+        devices.add(CATALOGUE.device("interface-4").orElseThrow().gear());
+        plugger.with("device-" + (devices.size() - 1), devices.get(devices.size() - 1));
+        int leads = 0;
+        for (int tries = 0; tries < 40; tries++) {
+            int from = random.nextInt(devices.size());
+            int to = random.nextInt(devices.size());
+            Spot out = socket(random, devices.get(from), from, Way.OUT);
+            Spot in = socket(random, devices.get(to), to, Way.IN);
+            if (from != to && out != null && in != null && isFree(plugger, out) && isFree(plugger, in)) {
+                Lead lead = fitting(random, devices.get(from), out, devices.get(to), in);
+                if (lead != null) {
+                    plugger.with("lead-" + ++leads, lead).join(out, List.of("lead-" + leads), in);
+                }
+            }
+        }
+        return plugger.patch();
+    }
+
+    /** A lead of the catalogue that goes into both; null where a few that were tried do not. */
+    private static Lead fitting(Random random, Device from, Spot out, Device to, Spot in) {
+        for (int tries = 0; tries < 40; tries++) {
+            Lead lead = CATALOGUE
+                    .leads()
+                    .get(random.nextInt(CATALOGUE.leads().size()))
+                    .gear();
+            try {
+                new Plugger()
+                        .with(out.item(), from)
+                        .with(in.item(), to)
+                        .with("lead", lead)
+                        .join(out, List.of("lead"), in);
+                return lead;
+            } catch (IllegalArgumentException doesNotFit) {
+                // The next one is tried.
+            }
+        }
+        return null;
+    }
+
+    private static boolean isFree(Plugger plugger, Spot spot) {
+        return !plugger.patch().isPlugged(spot);
+    }
+
+    private static Spot socket(Random random, Device device, int index, Way way) {
+        List<Socket> sockets = device.sockets().stream()
+                .filter(socket -> socket.way() == way
+                        && List.of(
+                                        SignalKind.LINE,
+                                        SignalKind.MIC,
+                                        SignalKind.INSTRUMENT,
+                                        SignalKind.HEADPHONE,
+                                        SignalKind.PHONO)
+                                .contains(socket.signal()))
+                .toList();
+        return sockets.isEmpty()
+                ? null
+                : new Spot(
+                        "device-" + index,
+                        sockets.get(random.nextInt(sockets.size())).id());
+    }
+}
