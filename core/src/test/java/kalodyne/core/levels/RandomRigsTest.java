@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
@@ -97,8 +98,12 @@ class RandomRigsTest {
             settings = settings.locked(spot, random.nextInt(8) == 0);
         }
         return settings.turned(positions)
-                .with(GainSchool.values()[random.nextInt(GainSchool.values().length)])
-                .with(AimSchool.values()[random.nextInt(AimSchool.values().length)]);
+                .with(oneOf(random, GainSchool.values()))
+                .with(oneOf(random, AimSchool.values()));
+    }
+
+    private static <T> T oneOf(Random random, T[] all) {
+        return all[random.nextInt(all.length)];
     }
 
     private static Patch any(Random random) {
@@ -118,44 +123,42 @@ class RandomRigsTest {
         for (int tries = 0; tries < 40; tries++) {
             int from = random.nextInt(devices.size());
             int to = random.nextInt(devices.size());
-            Spot out = socket(random, devices.get(from), from, Way.OUT);
-            Spot in = socket(random, devices.get(to), to, Way.IN);
-            if (from != to && out != null && in != null && isFree(plugger, out) && isFree(plugger, in)) {
-                Lead lead = fitting(random, devices.get(from), out, devices.get(to), in);
-                if (lead != null) {
-                    plugger.with("lead-" + ++leads, lead).join(out, List.of("lead-" + leads), in);
+            Optional<Spot> out = socket(random, devices.get(from), from, Way.OUT);
+            Optional<Spot> in = socket(random, devices.get(to), to, Way.IN);
+            if (from != to && isFree(plugger, out) && isFree(plugger, in)) {
+                Optional<Lead> lead = fitting(random, devices.get(from), out.get(), devices.get(to), in.get());
+                if (lead.isPresent()) {
+                    plugger.with("lead-" + ++leads, lead.get()).join(out.get(), List.of("lead-" + leads), in.get());
                 }
             }
         }
         return plugger.patch();
     }
 
-    /** A lead of the catalogue that goes into both; null where a few that were tried do not. */
-    private static Lead fitting(Random random, Device from, Spot out, Device to, Spot in) {
-        for (int tries = 0; tries < 40; tries++) {
-            Lead lead = CATALOGUE
-                    .leads()
-                    .get(random.nextInt(CATALOGUE.leads().size()))
-                    .gear();
-            try {
-                new Plugger()
-                        .with(out.item(), from)
-                        .with(in.item(), to)
-                        .with("lead", lead)
-                        .join(out, List.of("lead"), in);
-                return lead;
-            } catch (IllegalArgumentException doesNotFit) {
-                // The next one is tried.
-            }
-        }
-        return null;
+    /** A lead of the catalogue that goes into both, of a few that are tried. */
+    private static Optional<Lead> fitting(Random random, Device from, Spot out, Device to, Spot in) {
+        Plugger plugger = new Plugger().with(out.item(), from).with(in.item(), to);
+        return Stream.generate(() -> CATALOGUE
+                        .leads()
+                        .get(random.nextInt(CATALOGUE.leads().size()))
+                        .gear())
+                .limit(40)
+                .filter(lead -> fits(plugger.with("lead", lead), out, in))
+                .findFirst();
     }
 
-    private static boolean isFree(Plugger plugger, Spot spot) {
-        return !plugger.patch().isPlugged(spot);
+    /** One end goes into one socket, and another end into the other. */
+    private static boolean fits(Plugger plugger, Spot out, Spot in) {
+        Optional<Spot> first = plugger.freeEnd("lead", out);
+        Optional<Spot> second = plugger.freeEnd("lead", in);
+        return first.isPresent() && second.isPresent() && !first.equals(second);
     }
 
-    private static Spot socket(Random random, Device device, int index, Way way) {
+    private static boolean isFree(Plugger plugger, Optional<Spot> spot) {
+        return spot.filter(there -> !plugger.patch().isPlugged(there)).isPresent();
+    }
+
+    private static Optional<Spot> socket(Random random, Device device, int index, Way way) {
         List<Socket> sockets = device.sockets().stream()
                 .filter(socket -> socket.way() == way
                         && List.of(
@@ -167,9 +170,9 @@ class RandomRigsTest {
                                 .contains(socket.signal()))
                 .toList();
         return sockets.isEmpty()
-                ? null
-                : new Spot(
+                ? Optional.empty()
+                : Optional.of(new Spot(
                         "device-" + index,
-                        sockets.get(random.nextInt(sockets.size())).id());
+                        sockets.get(random.nextInt(sockets.size())).id()));
     }
 }

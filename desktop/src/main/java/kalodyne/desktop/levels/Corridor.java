@@ -3,11 +3,14 @@ package kalodyne.desktop.levels;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
@@ -334,6 +337,30 @@ final class Corridor extends PaintedRegion {
 
     private boolean isTaken(double y, Map<String, Double> named) {
         return named.values().stream().anyMatch(taken -> Math.abs(taken - y) < 1.1 * em());
+    }
+
+    private void paintLine(
+            GraphicsContext g, Ink ink, double width, double[] dashes, Function<StageLevel, Level> line) {
+        Color color = color(ink);
+        List<StageLevel> stages = plan.stages();
+        g.setStroke(color);
+        g.setFill(color);
+        g.setLineWidth(width);
+        g.setLineCap(StrokeLineCap.ROUND);
+        g.setLineDashes(dashes);
+        for (int i = 1; i < stages.size(); i++) {
+            g.strokeLine(
+                    centre(i - 1),
+                    y(line.apply(stages.get(i - 1)).dbu()),
+                    centre(i),
+                    y(line.apply(stages.get(i)).dbu()));
+        }
+        g.setLineDashes(SOLID);
+        double radius = width + 1.2;
+        for (int i = 0; i < stages.size(); i++) {
+            g.fillOval(centre(i) - radius, y(line.apply(stages.get(i)).dbu()) - radius, 2 * radius, 2 * radius);
+        }
+        g.setLineCap(StrokeLineCap.BUTT);
     }
 
     /** Numbers where they matter: at the source, behind the gain, and in the track, where they are dBFS. */
