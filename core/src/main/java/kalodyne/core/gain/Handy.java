@@ -1,6 +1,5 @@
 package kalodyne.core.gain;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,10 +144,5 @@ final class Handy {
                                 .missed(e, levels.aimed(e) - flow.ends().get(e).middle())
                         - levels.range(e).db())
                 .sum();
-    }
-
-    @Override
-    public String toString() {
-        return Arrays.toString(positions);
     }
 }
