@@ -150,8 +150,9 @@ final class Corridor extends PaintedRegion {
         paintWalls(g);
         paintAim(g);
         paintSeparators(g, height);
+        others.forEach(other -> paintOther(g, other));
         Map<String, Double> named = new HashMap<>();
-        others.forEach(other -> paintOther(g, other, named));
+        others.forEach(other -> paintName(g, other, named));
         paintLine(g, Ink.FLOOR, 1.6, DOTTED, StageLevel::floor);
         paintLine(g, Ink.AVERAGE, 2, DASHED, StageLevel::average);
         paintLine(g, Ink.PEAK, 3.2, SOLID, StageLevel::peak);
@@ -293,8 +294,8 @@ final class Corridor extends PaintedRegion {
         g.setLineDashes(SOLID);
     }
 
-    /** Another run's loudest peak, spread over the same width, with the name of its source where it begins. */
-    private void paintOther(GraphicsContext g, LevelPlan other, Map<String, Double> named) {
+    /** Another run's loudest peak, spread over the same width. */
+    private void paintOther(GraphicsContext g, LevelPlan other) {
         List<StageLevel> stages = other.stages();
         double step = (columns.centre(columns.count() - 1) - columns.centre(0)) / Math.max(1, stages.size() - 1);
         g.setStroke(color(Ink.SECOND));
@@ -308,16 +309,12 @@ final class Corridor extends PaintedRegion {
                     y(stages.get(i).peak().dbu()));
         }
         g.setLineDashes(SOLID);
-        paintName(
-                g,
-                other.trace().stations().get(0).name(),
-                y(stages.get(0).peak().dbu()) - 0.7 * em(),
-                named);
     }
 
     /** The name of another run's source beside its line; above names that stand there already, and once for each source. */
-    private void paintName(GraphicsContext g, String source, double wanted, Map<String, Double> named) {
-        double y = wanted;
+    private void paintName(GraphicsContext g, LevelPlan other, Map<String, Double> named) {
+        String source = other.trace().stations().get(0).name();
+        double y = y(other.stages().get(0).peak().dbu()) - 0.7 * em();
         while (isTaken(y, named) && y > top) {
             y -= 0.5 * em();
         }
