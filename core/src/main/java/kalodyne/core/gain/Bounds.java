@@ -65,14 +65,6 @@ final class Bounds {
         return unknowns++;
     }
 
-    int unknowns() {
-        return unknowns;
-    }
-
-    int count() {
-        return count;
-    }
-
     /** One unknown lies at most so far above another. */
     int atMost(int upper, int lower, double db, Cause cause) {
         return add(upper, lower, db, NOBODY, true, cause);

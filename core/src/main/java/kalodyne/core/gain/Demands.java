@@ -2,10 +2,8 @@ package kalodyne.core.gain;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.units.Gain;
@@ -13,8 +11,8 @@ import kalodyne.core.units.Level;
 
 /**
  * A flow as bounds on levels: each point has one unknown, the loudest peak that its reference player has behind it. How the
- * players stand to each other where they meet is fixed beforehand, and so is by how much all together are louder than the
- * reference; so every control, ceiling and aim bounds differences of two unknowns.
+ * players stand to each other where they meet is fixed beforehand ({@link Mixes}), and so is by how much all together are
+ * louder than the reference; so every control, ceiling and aim bounds differences of two unknowns.
  */
 final class Demands {
     /** What "work up from nothing" keeps free. */
@@ -22,9 +20,6 @@ final class Demands {
 
     /** How far "drive it" goes past the ceiling. */
     private static final double DRIVEN_DB = 3;
-
-    /** Less than this is as good as cut off. */
-    private static final double LEAST_FEED_DB = -150;
 
     private static final double NO_BOUND = 1e6;
 
@@ -41,14 +36,12 @@ final class Demands {
     private final Wanted wanted;
     private final Bounds bounds = new Bounds();
     private final int[] out;
-    private final double[] totalDb;
-    private final double[] averageDb;
     private final int[] aims;
     private final List<List<Noise>> noises = new ArrayList<>();
     private final List<Use> uses = new ArrayList<>();
     private final List<Integer> balances = new ArrayList<>();
     private final Bounds.Ranges ranges;
-    private final BitSet alone;
+    private final Mixes mixes;
 
     /** Noise at an end, as a level over the level of an unknown. */
     private record Noise(int unknown, double db) {}
@@ -56,33 +49,22 @@ final class Demands {
     /** Where a control acts: what it adds is what one unknown lies above another, less a constant. */
     private record Use(int knob, int upper, int lower, double db) {}
 
-    /** How players stand to the reference at a point, as ratios. */
-    private record Mix(Map<String, Double> peaks, double presentDb, BitSet knobs) {}
-
     Demands(Flow flow, Wanted wanted) {
         this.flow = flow;
         this.wanted = wanted;
         int count = flow.points().size();
         out = new int[count];
-        totalDb = new double[count];
-        averageDb = new double[count];
         aims = new int[flow.ends().size()];
         ranges = ranges();
-        alone = servingAlone();
-        List<Mix> mixes = new ArrayList<>();
-        double[][] balance = new double[count][];
+        mixes = new Mixes(flow, wanted, ranges);
         int[] in = new int[count];
         for (int i = 0; i < count; i++) {
-            Point point = flow.points().get(i);
             out[i] = bounds.unknown();
-            balance[i] = balance(point, mixes);
-            mixes.add(mix(point, mixes, balance[i]));
-            in[i] = bound(i, point, balance[i]);
-            total(i, mixes.get(i));
+            in[i] = bound(i, flow.points().get(i));
         }
         loosen(SAME_DB);
         limits();
-        double[][] toEnds = toEnds(balance);
+        double[][] toEnds = toEnds();
         for (int e = 0; e < flow.ends().size(); e++) {
             noises.add(noises(in, toEnds[e]));
             aims[e] = bounds.atMost(
@@ -149,142 +131,10 @@ final class Demands {
         return mixers;
     }
 
-    // --- mixes -------------------------------------------------------------------------------------------------
-
-    /**
-     * How much each of several ways into a point should be louder than the reference, in dB. What has a control of its own can
-     * be made as loud as the others; what has none stays as it is. What has one that must also serve an end by itself comes as
-     * loud as that end wants it, and is told as not a number: it should only not drown the others.
-     */
-    private double[] balance(Point point, List<Mix> mixes) {
-        List<Feed> feeds = point.feeds();
-        double[] balance = new double[feeds.size()];
-        if (!point.isBus()) {
-            return balance;
-        }
-        boolean[] isFree = new boolean[feeds.size()];
-        double[] present = new double[feeds.size()];
-        double loudest = Double.NEGATIVE_INFINITY;
-        for (int f = 0; f < feeds.size(); f++) {
-            Mix mix = mixes.get(feeds.get(f).from());
-            BitSet own = (BitSet) mix.knobs().clone();
-            for (int other = 0; other < feeds.size(); other++) {
-                if (other != f) {
-                    own.andNot(mixes.get(feeds.get(other).from()).knobs());
-                }
-            }
-            isFree[f] = !own.isEmpty();
-            own.andNot(alone);
-            balance[f] = isFree[f] && own.isEmpty() ? Double.NaN : 0;
-            present[f] = mix.presentDb() + db(feeds.get(f));
-            loudest = isFree[f] ? loudest : Math.max(loudest, present[f]);
-        }
-        for (int f = 0; f < feeds.size(); f++) {
-            if (!Double.isNaN(balance[f])) {
-                balance[f] = isFree[f] ? wish(mixes.get(feeds.get(f).from())) : present[f] - loudest;
-            }
-        }
-        return balance;
-    }
-
-    /** The controls from which a signal comes to some end all by itself. */
-    private BitSet servingAlone() {
-        BitSet leading = new BitSet();
-        flow.ends().forEach(end -> leading.set(end.point()));
-        BitSet serving = new BitSet();
-        for (int i = flow.points().size() - 1; i >= 0; i--) {
-            Point point = flow.points().get(i);
-            if (leading.get(i) && !point.isBus()) {
-                point.feeds().forEach(feed -> leading.set(feed.from()));
-                point.knob().ifPresent(serving::set);
-            }
-        }
-        return serving;
-    }
-
-    private static double known(double balance) {
-        return Double.isNaN(balance) ? 0 : balance;
-    }
-
-    /** Only one alone can be made louder than others. */
-    private double wish(Mix mix) {
-        return mix.peaks().size() == 1
-                ? wanted.balanceDb()
-                        .getOrDefault(mix.peaks().keySet().iterator().next(), 0.0)
-                : 0;
-    }
-
-    private Mix mix(Point point, List<Mix> mixes, double[] balance) {
-        BitSet knobs = new BitSet();
-        Map<String, Double> peaks = new HashMap<>();
-        Map<String, Boolean> upside = new HashMap<>();
-        double present = point.gain().db()
-                + (point.knob().isPresent()
-                        ? flow.knobs().get(point.knob().getAsInt()).presentDb()
-                        : 0);
-        if (point.sound().isPresent()) {
-            peaks.put(point.sound().get().player(), 1.0);
-            present += point.sound().get().peak().dbu();
-        } else {
-            double reference = Double.NEGATIVE_INFINITY;
-            for (int f = 0; f < balance.length; f++) {
-                Feed feed = point.feeds().get(f);
-                Mix from = mixes.get(feed.from());
-                double ratio = ratio(known(balance[f]));
-                boolean isUpside = feed.isInverted();
-                from.peaks()
-                        .forEach((player, peak) -> peaks.merge(
-                                player,
-                                peak * ratio,
-                                isUpside == upside.getOrDefault(player, isUpside) ? Double::sum : Math::hypot));
-                from.peaks().keySet().forEach(player -> upside.put(player, isUpside));
-                knobs.or(from.knobs());
-                reference = Math.max(reference, from.presentDb() + db(feed) - known(balance[f]));
-            }
-            present += reference;
-        }
-        if (point.knob().isPresent()) {
-            int knob = point.knob().getAsInt();
-            if (ranges.low()[knob] < ranges.high()[knob]) {
-                knobs.set(knob);
-            }
-        }
-        return new Mix(peaks, present, knobs);
-    }
-
-    private void total(int index, Mix mix) {
-        double peak = 0;
-        double average = 0;
-        for (Map.Entry<String, Double> entry : mix.peaks().entrySet()) {
-            peak += entry.getValue() * entry.getValue();
-            average += Math.pow(entry.getValue() * crest(entry.getKey()), 2);
-        }
-        totalDb[index] = Gain.ofPowerRatio(peak).db();
-        averageDb[index] = Gain.ofPowerRatio(average).db();
-    }
-
-    /** The average re the loudest peak, as a ratio. */
-    private double crest(String player) {
-        return flow.points().stream()
-                .flatMap(point -> point.sound().stream())
-                .filter(sound -> sound.player().equals(player))
-                .mapToDouble(sound -> ratio(-sound.crest().db()))
-                .max()
-                .orElse(1);
-    }
-
-    private static double db(Feed feed) {
-        return Math.max(LEAST_FEED_DB, feed.gain().db());
-    }
-
-    private static double ratio(double db) {
-        return Math.pow(10, db / 20);
-    }
-
     // --- bounds ------------------------------------------------------------------------------------------------
 
     /** Returns the unknown at the point's input: that of what feeds it, or one of its own where several do. */
-    private int bound(int index, Point point, double[] balance) {
+    private int bound(int index, Point point) {
         int lower;
         double before;
         Bounds.Cause cause =
@@ -295,19 +145,19 @@ final class Demands {
         } else if (point.isBus()) {
             lower = bounds.unknown();
             before = 0;
-            for (int f = 0; f < balance.length; f++) {
+            for (int f = 0; f < point.feeds().size(); f++) {
                 Feed feed = point.feeds().get(f);
                 Bounds.Cause mixed = new Bounds.Cause(Bounds.Cause.Kind.BALANCE, feed.from());
                 Bounds.Cause held = new Bounds.Cause(Bounds.Cause.Kind.GAIN, index);
-                double to = known(balance[f]);
-                balances.add(bounds.atMost(out[feed.from()], lower, to - db(feed), held));
-                if (!Double.isNaN(balance[f])) {
-                    balances.add(bounds.atMost(lower, out[feed.from()], db(feed) - to, mixed));
+                double to = mixes.shareDb(index, f);
+                balances.add(bounds.atMost(out[feed.from()], lower, to - Mixes.db(feed), held));
+                if (mixes.isBalanced(index, f)) {
+                    balances.add(bounds.atMost(lower, out[feed.from()], Mixes.db(feed) - to, mixed));
                 }
             }
         } else {
             lower = out[point.feeds().get(0).from()];
-            before = db(point.feeds().get(0));
+            before = Mixes.db(point.feeds().get(0));
         }
         double db = before + point.gain().db();
         if (point.knob().isPresent()) {
@@ -328,7 +178,7 @@ final class Demands {
             if (point.ceiling().isEmpty()) {
                 continue;
             }
-            double most = point.ceiling().get().dbu() - totalDb[i];
+            double most = point.ceiling().get().dbu() - mixes.totalDb(i);
             if (driven.get(i)) {
                 bounds.atMost(out[i], Bounds.ZERO, most + DRIVEN_DB, new Bounds.Cause(Bounds.Cause.Kind.CEILING, i));
                 bounds.atMost(Bounds.ZERO, out[i], -most - DRIVEN_DB, new Bounds.Cause(Bounds.Cause.Kind.DRIVE, i));
@@ -374,7 +224,7 @@ final class Demands {
     // --- noise -------------------------------------------------------------------------------------------------
 
     /** For each end and point: what the signal gains from the point to the end beyond the difference of their unknowns. */
-    private double[][] toEnds(double[][] balance) {
+    private double[][] toEnds() {
         int count = flow.points().size();
         double[][] all = new double[flow.ends().size()][];
         for (int e = 0; e < all.length; e++) {
@@ -383,7 +233,7 @@ final class Demands {
             for (int i = flow.ends().get(e).point(); i >= 0; i--) {
                 List<Feed> feeds = flow.points().get(i).feeds();
                 for (int f = 0; f < feeds.size(); f++) {
-                    ratios[feeds.get(f).from()] += ratios[i] * ratio(known(balance[i][f]));
+                    ratios[feeds.get(f).from()] += ratios[i] * Mixes.ratio(mixes.shareDb(i, f));
                 }
             }
             all[e] = ratios;
@@ -402,7 +252,7 @@ final class Demands {
                     Level own = point.sound().get().floor().withUncorrelated(point.inputNoise());
                     add(some, own, Bounds.ZERO, way - point.sound().get().peak().dbu());
                 } else {
-                    double before = point.isBus() ? 0 : db(point.feeds().get(0));
+                    double before = point.isBus() ? 0 : Mixes.db(point.feeds().get(0));
                     add(some, point.inputNoise(), in[i], way - before);
                 }
             }
@@ -421,7 +271,7 @@ final class Demands {
     /** The level of the reference at an end where the aimed line lies at some place of its scale. */
     private double reference(int end, double onScale) {
         End each = flow.ends().get(end);
-        double over = each.line() == End.Line.PEAK ? totalDb[each.point()] : averageDb[each.point()];
+        double over = each.line() == End.Line.PEAK ? mixes.totalDb(each.point()) : mixes.averageDb(each.point());
         return each.zero().dbu() + onScale - over;
     }
 
