@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param title a few words
  * @param text the reason in plain words with its numbers, two short sentences at the most
  * @param remedy what to do, if anything
+ * @param confidence from 0 to 1, how sure it is that this is so; 1 for what was computed or counted
  */
 public record Finding(
         String code,
@@ -22,11 +23,24 @@ public record Finding(
         Figure figure,
         String title,
         String text,
-        Optional<Remedy> remedy) {
+        Optional<Remedy> remedy,
+        double confidence) {
+
+    /** Something that is certain. */
+    public Finding(
+            String code,
+            Severity severity,
+            Place place,
+            Figure figure,
+            String title,
+            String text,
+            Optional<Remedy> remedy) {
+        this(code, severity, place, figure, title, text, remedy, 1);
+    }
 
     /** The same with something else to do about it. */
     public Finding with(Optional<Remedy> other) {
-        return new Finding(code, severity, place, figure, title, text, other);
+        return new Finding(code, severity, place, figure, title, text, other, confidence);
     }
 
     /** Worst first; rules of one severity stay in the order given. */

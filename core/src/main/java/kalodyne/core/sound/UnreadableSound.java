@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 
 /** A sound file that cannot be read, with the place in it and what to do. */
-public final class UnreadableSound extends IOException {
+public sealed class UnreadableSound extends IOException permits OtherEncoding {
     private static final long serialVersionUID = 1L;
 
     private final String fileName;

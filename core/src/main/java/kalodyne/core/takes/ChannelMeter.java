@@ -1,17 +1,21 @@
 package kalodyne.core.takes;
 
 import java.util.OptionalDouble;
-import kalodyne.core.sound.WavHeader;
+import kalodyne.core.measure.ChannelEar;
+import kalodyne.core.sound.SoundHeader;
 
 /** Measures one channel as its samples come by. */
 final class ChannelMeter {
+    /** +180 dBFS: what is beyond is no sound, and its square would be no number. */
+    private static final float LARGEST = 1e9f;
+
     private final ClipDetector clips;
-    private final long framesPerPart;
-    private final float[] lowest;
-    private final float[] highest;
+    private final ChannelEar ear;
+    private final Overview.Maker overview = new Overview.Maker();
 
     private long frames;
     private double sum;
+    private float peak;
     private double sumOfSquares;
     private long unusable;
 
@@ -21,38 +25,30 @@ final class ChannelMeter {
     private float low;
     private float high;
 
-    ChannelMeter(WavHeader header) {
+    ChannelMeter(SoundHeader header) {
         clips = new ClipDetector(header.format().resolutionBits(), header.sampleRateHz());
-        framesPerPart = Math.max(1, (header.frames() + Overview.MOST_PARTS - 1) / Overview.MOST_PARTS);
-        int parts = (int) ((header.frames() + framesPerPart - 1) / framesPerPart);
-        lowest = new float[parts];
-        highest = new float[parts];
+        ear = new ChannelEar(header.sampleRateHz());
     }
 
+    /** Takes the next samples. Those that are no numbers are silenced in place. */
     void accept(float[] samples, int count) {
+        silenceUnusable(samples, count);
         int at = 0;
         while (at < count) {
-            int left = (int) (framesPerPart - frames % framesPerPart);
-            int end = Math.min(count, at + left);
+            int end = at + Math.min(count - at, overview.room());
             acceptPart(samples, at, end);
             at = end;
         }
+        ear.accept(samples, count);
     }
 
     /** Samples of one part of the overview: summed up, then searched for the lowest and the highest. */
     private void acceptPart(float[] samples, int from, int to) {
-        double squares = addUp(samples, from, to);
-        if (!Double.isFinite(squares)) {
-            silenceUnusable(samples, from, to);
-            squares = addUp(samples, from, to);
-        }
+        sumOfSquares += addUp(samples, from, to);
         sum += partSum;
-        sumOfSquares += squares;
         findEnds(samples, from, to);
-        int part = (int) (frames / framesPerPart);
-        boolean begun = frames % framesPerPart != 0;
-        lowest[part] = begun ? Math.min(lowest[part], low) : low;
-        highest[part] = begun ? Math.max(highest[part], high) : high;
+        peak = Math.max(peak, Math.max(-low, high));
+        overview.add(low, high, to - from);
         if (high >= clips.threshold() || low <= -clips.threshold()) {
             clips.accept(samples, from, to, frames);
         } else {
@@ -103,9 +99,9 @@ final class ChannelMeter {
         high = most;
     }
 
-    private void silenceUnusable(float[] samples, int from, int to) {
-        for (int i = from; i < to; i++) {
-            if (!Float.isFinite(samples[i])) {
+    private void silenceUnusable(float[] samples, int count) {
+        for (int i = 0; i < count; i++) {
+            if (!(Math.abs(samples[i]) <= LARGEST)) {
                 samples[i] = 0;
                 unusable++;
             }
@@ -114,10 +110,6 @@ final class ChannelMeter {
 
     ChannelReport report() {
         clips.finish();
-        double peak = 0;
-        for (int i = 0; i < lowest.length; i++) {
-            peak = Math.max(peak, Math.max(-lowest[i], highest[i]));
-        }
         return new ChannelReport(
                 peak,
                 frames == 0 ? 0 : Math.sqrt(sumOfSquares / frames),
@@ -128,6 +120,7 @@ final class ChannelMeter {
                 clips.places().toList(),
                 clips.places().count(),
                 unusable,
-                new Overview(framesPerPart, lowest, highest));
+                ear.heard(),
+                overview.overview());
     }
 }

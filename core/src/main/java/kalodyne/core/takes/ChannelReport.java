@@ -2,6 +2,7 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import kalodyne.core.measure.Heard;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 
@@ -17,6 +18,7 @@ import kalodyne.core.units.Print;
  * @param clipPlaces where, with places close together joined; of very many, neighbours are told as one
  * @param clipPlaceCount how many places there are
  * @param unusableSamples how many are no number at all and were taken as silence
+ * @param heard what else is to be heard in it
  * @param overview for drawing
  */
 public record ChannelReport(
@@ -29,6 +31,7 @@ public record ChannelReport(
         List<Stretch> clipPlaces,
         int clipPlaceCount,
         long unusableSamples,
+        Heard heard,
         Overview overview) {
 
     public DigitalLevel peakLevel() {

@@ -2,6 +2,7 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -10,6 +11,10 @@ import kalodyne.core.units.DigitalLevel;
 /** Reports a take, or one channel of it, in which there is nothing. */
 final class SilenceRule implements TakeRule {
     private static final DigitalLevel SOMETHING = new DigitalLevel(-50);
+    private static final double MUCH_LOWER_DB = 20;
+
+    /** Noise and hum keep their level to this from one twentieth of a second to the other. */
+    private static final double NO_MUSIC_DB = 7;
 
     @Override
     public List<Finding> check(TakeReport take) {
@@ -29,8 +34,23 @@ final class SilenceRule implements TakeRule {
         if (loudest.compareTo(SOMETHING) < 0) {
             return List.of();
         }
-        return TakeRules.eachChannel(
-                take, channel -> channel.peakLevel().compareTo(TakeReport.NOTHING) < 0, c -> deadChannel(take, c));
+        return IntStream.range(0, take.channels().size())
+                .filter(c -> isDead(take, c))
+                .mapToObj(c -> deadChannel(take, c))
+                .toList();
+    }
+
+    /** Whether nothing is in a channel, or nothing but noise and hum, while another one moves. */
+    static boolean isDead(TakeReport take, int c) {
+        ChannelReport channel = take.channels().get(c);
+        if (take.channels().size() == 1 || take.loudest().peakLevel().compareTo(SOMETHING) < 0) {
+            return false;
+        }
+        if (channel.peakLevel().compareTo(TakeReport.NOTHING) < 0) {
+            return true;
+        }
+        boolean lower = channel.heard().loudDb() < take.loudDb() - MUCH_LOWER_DB;
+        return lower && channel.heard().range() < NO_MUSIC_DB && take.moves();
     }
 
     private static Finding deadChannel(TakeReport take, int c) {

@@ -3,14 +3,42 @@ package kalodyne.core.takes;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
-import kalodyne.core.sound.WavHeader;
-import kalodyne.core.sound.WavStream;
+import kalodyne.core.measure.LoudnessMeter;
+import kalodyne.core.measure.Pair;
+import kalodyne.core.measure.PairMeter;
+import kalodyne.core.sound.SoundFiles;
+import kalodyne.core.sound.SoundHeader;
+import kalodyne.core.sound.SoundStream;
 
-/** Measures a take from beginning to end. */
+/** Measures a take from beginning to end, in one pass. */
 public final class TakeReader {
-    private TakeReader() {}
+    /** How much the power of loudspeakers at the side counts (ITU-R BS.1770-5). */
+    private static final double FROM_THE_SIDE = 1.41;
+
+    private static final int LOW_EFFECTS = 0x8;
+    private static final int SIDES_AND_BACKS = 0x10 | 0x20 | 0x200 | 0x400;
+
+    private final SoundStream stream;
+    private final List<ChannelMeter> channels = new ArrayList<>();
+    private final List<PairMeter> pairs = new ArrayList<>();
+    private final LoudnessMeter loudness;
+    private final double[][] weighted;
+
+    private TakeReader(SoundStream stream) {
+        this.stream = stream;
+        SoundHeader header = stream.header();
+        for (int c = 0; c < header.channels(); c++) {
+            channels.add(new ChannelMeter(header));
+        }
+        for (int c = 0; c + 1 < header.channels(); c += 2) {
+            pairs.add(new PairMeter());
+        }
+        loudness = new LoudnessMeter(header.sampleRateHz(), weights(header));
+        weighted = new double[header.channels()][stream.samples()[0].length];
+    }
 
     /**
      * Reads and measures a file.
@@ -19,26 +47,53 @@ public final class TakeReader {
      * @throws CancellationException where the progress asked to stop
      */
     public static TakeReport read(Path file, Progress progress) throws IOException {
-        try (WavStream stream = WavStream.open(file)) {
-            WavHeader header = stream.header();
-            List<ChannelMeter> meters = new ArrayList<>();
-            for (int c = 0; c < header.channels(); c++) {
-                meters.add(new ChannelMeter(header));
-            }
-            long done = 0;
-            for (int count = stream.next(); count > 0; count = stream.next()) {
-                for (int c = 0; c < meters.size(); c++) {
-                    meters.get(c).accept(stream.samples()[c], count);
-                }
-                done += count;
-                if (!progress.report((double) done / header.frames())) {
-                    throw new CancellationException("Reading " + file.getFileName() + " was stopped.");
-                }
-            }
-            List<ChannelReport> channels =
-                    meters.stream().map(ChannelMeter::report).toList();
-            TakeReport measured = new TakeReport(file, header, channels, List.of());
-            return new TakeReport(file, header, channels, TakeRules.check(measured));
+        try (SoundStream stream = SoundFiles.open(file)) {
+            return new TakeReader(stream).measure(file, progress);
         }
+    }
+
+    private TakeReport measure(Path file, Progress progress) throws IOException {
+        long expected = Math.max(1, stream.header().frames());
+        long done = 0;
+        for (int count = stream.next(); count > 0; count = stream.next()) {
+            accept(stream.samples(), count);
+            done += count;
+            if (!progress.report(Math.min(1, (double) done / expected))) {
+                throw new CancellationException("Reading " + file.getFileName() + " was stopped.");
+            }
+        }
+        List<ChannelReport> reports =
+                channels.stream().map(ChannelMeter::report).toList();
+        List<Pair> together = pairs.stream().map(PairMeter::pair).toList();
+        TakeReport measured =
+                new TakeReport(file, stream.header(), reports, loudness.loudness(), together, List.of());
+        return measured.with(TakeRules.check(measured));
+    }
+
+    private void accept(float[][] samples, int count) {
+        for (int c = 0; c < samples.length; c++) {
+            channels.get(c).accept(samples[c], count);
+            loudness.weight(c, samples[c], weighted[c], count);
+        }
+        loudness.accept(weighted, count);
+        for (int pair = 0; pair < pairs.size(); pair++) {
+            int left = TakeReport.channelOfPair(pair);
+            pairs.get(pair)
+                    .accept(samples[left], samples[left + 1], weighted[left], weighted[left + 1], count);
+        }
+    }
+
+    /** Channels of a recorder all count alike; those of a surround file by where their loudspeaker stands. */
+    private static double[] weights(SoundHeader header) {
+        double[] weights = new double[header.channels()];
+        Arrays.fill(weights, 1);
+        int speakers = header.speakers();
+        boolean isSurround = Integer.bitCount(speakers) == header.channels() && header.channels() > 2;
+        for (int c = 0; isSurround && c < weights.length; c++) {
+            int speaker = Integer.lowestOneBit(speakers);
+            speakers -= speaker;
+            weights[c] = (speaker & LOW_EFFECTS) != 0 ? 0 : (speaker & SIDES_AND_BACKS) != 0 ? FROM_THE_SIDE : 1;
+        }
+        return weights;
     }
 }

@@ -3,8 +3,12 @@ package kalodyne.core.takes;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.sound.WavHeader;
+import kalodyne.core.measure.Hum;
+import kalodyne.core.measure.Loudness;
+import kalodyne.core.measure.Pair;
+import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.units.DigitalLevel;
 
 /**
@@ -13,15 +17,30 @@ import kalodyne.core.units.DigitalLevel;
  * @param file where it lies
  * @param header what its head says
  * @param channels one report a channel
+ * @param loudness of all channels together
+ * @param pairs how the first two channels go together, the third and the fourth, and so on
  * @param findings what is wrong with it, whatever it was meant for, worst first
  */
-public record TakeReport(Path file, WavHeader header, List<ChannelReport> channels, List<Finding> findings) {
+public record TakeReport(
+        Path file,
+        SoundHeader header,
+        List<ChannelReport> channels,
+        Loudness loudness,
+        List<Pair> pairs,
+        List<Finding> findings) {
     /** No input is so quiet with something plugged into it (common practice). */
     static final DigitalLevel NOTHING = new DigitalLevel(-90);
 
+    private static final double MUSIC_DB = 12;
+
     public TakeReport {
         channels = List.copyOf(channels);
+        pairs = List.copyOf(pairs);
         findings = List.copyOf(findings);
+    }
+
+    TakeReport with(List<Finding> found) {
+        return new TakeReport(file, header, channels, loudness, pairs, found);
     }
 
     public double seconds(long frame) {
@@ -33,6 +52,27 @@ public record TakeReport(Path file, WavHeader header, List<ChannelReport> channe
         return channels.stream()
                 .max(Comparator.comparing(ChannelReport::likelyPeak))
                 .orElseThrow();
+    }
+
+    /** Level of the loud places of the loudest channel: mean square, in decibels re full scale 1. */
+    public double loudDb() {
+        return channels.stream()
+                .mapToDouble(channel -> channel.heard().loudDb())
+                .max()
+                .orElseThrow();
+    }
+
+    /** Whether some channel is loud and quiet in turn, as music is. */
+    boolean moves() {
+        return channels.stream().anyMatch(channel -> channel.heard().range() > MUSIC_DB);
+    }
+
+    /** The hum of the channel that has most of it to the ear. */
+    public Optional<Hum> hum() {
+        return channels.stream()
+                .map(channel -> channel.heard().hum())
+                .flatMap(Optional::stream)
+                .max(Comparator.comparingDouble(Hum::heardPower));
     }
 
     public boolean isClipped() {
@@ -49,8 +89,13 @@ public record TakeReport(Path file, WavHeader header, List<ChannelReport> channe
         return loudest().peakLevel().compareTo(NOTHING) < 0;
     }
 
+    /** How many channels go to a pair, as the list of pairs has them. */
+    static int channelOfPair(int pair) {
+        return 2 * pair;
+    }
+
     /** Whether samples that the file promises could not be read. */
     public boolean isIncomplete() {
-        return header.fault().map(WavHeader.SizeFault::samplesMissing).orElse(false);
+        return header.fault().map(SoundHeader.SizeFault::samplesMissing).orElse(false);
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
@@ -22,7 +23,18 @@ final class TakeRules {
             new OverFullScaleRule(),
             new LittleRoomRule(),
             new QuietTakeRule(),
-            new DcRule());
+            new DcRule(),
+            new AnalogueClipRule(),
+            new HumRule(),
+            new HissRule(),
+            new WhineRule(),
+            new RumbleRule(),
+            new BandLimitRule(),
+            new PairRule(),
+            new HolesRule(),
+            new ClickRule(),
+            new GateRule(),
+            new AutomaticGainRule());
 
     private TakeRules() {}
 
@@ -42,6 +54,12 @@ final class TakeRules {
     /** "Channel 2" where there are several; nothing to say where there is one. */
     static String inChannel(TakeReport take, int channel) {
         return take.channels().size() == 1 ? "" : " in channel " + (channel + 1);
+    }
+
+    /** The middle one of some values; of an even number the lower of the two, of none 0. */
+    static double median(DoubleStream values) {
+        double[] sorted = values.sorted().toArray();
+        return sorted.length == 0 ? 0 : sorted[(sorted.length - 1) / 2];
     }
 
     static Place whole(TakeReport take, OptionalInt channel) {

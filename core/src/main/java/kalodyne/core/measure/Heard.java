@@ -1,0 +1,47 @@
+package kalodyne.core.measure;
+
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.units.Gain;
+
+/**
+ * What was heard in a channel, before anything of it is judged. Full scale is 1.
+ *
+ * @param truePeak the highest point of the wave, also between samples
+ * @param loudDb the mean square that only a hundredth of all stretches of 50 ms exceeds, in decibels
+ * @param quietestPower the mean square of the quietest twentieth of them
+ * @param silentShare which share of them holds nothing at all
+ * @param spectrum of all of it
+ * @param lasting at each low frequency what is there nearly all of the time
+ * @param pauses empty where something sounds all the time
+ * @param shapes of half-waves
+ * @param clicks jumps, with their height
+ * @param holes in the middle of sound, with the RMS before them
+ * @param closings where steady noise fell to nearly nothing
+ * @param swells where the noise of a pause crept up
+ */
+public record Heard(
+        double truePeak,
+        double loudDb,
+        double quietestPower,
+        double silentShare,
+        Spectrum spectrum,
+        Spectrum lasting,
+        Optional<Pauses> pauses,
+        WaveShapes shapes,
+        List<Event> clicks,
+        List<Event> holes,
+        List<LevelChange> closings,
+        List<LevelChange> swells) {
+
+    /** How far the loud places lie above the quietest, in decibels; infinite where there is silence as well. */
+    public double range() {
+        return silentShare > 0 ? Double.POSITIVE_INFINITY : loudDb - Gain.ofPowerRatio(quietestPower).db();
+    }
+
+    /** Tones at multiples of the mains: in pauses, or else among what never stops. */
+    public Optional<Hum> hum() {
+        return pauses.map(found -> HumFinder.find(found.spectrum(), true))
+                .orElseGet(() -> HumFinder.find(lasting, false));
+    }
+}

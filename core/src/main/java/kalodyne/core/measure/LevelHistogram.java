@@ -1,0 +1,91 @@
+package kalodyne.core.measure;
+
+import kalodyne.core.units.Gain;
+
+/**
+ * How often which power was met, in steps of a hundredth of a decibel, with the exact sum of what lies in each step. Percentiles
+ * are right to such a step, means above a threshold to what straddles it.
+ */
+final class LevelHistogram {
+    private static final int STEPS_PER_DB = 100;
+    private static final double LOWEST_DB = -160;
+    private static final double HIGHEST_DB = 60;
+    private static final int STEPS = (int) ((HIGHEST_DB - LOWEST_DB) * STEPS_PER_DB);
+
+    private final long[] counts = new long[STEPS];
+    private final double[] sums = new double[STEPS];
+    private long count;
+    private long silent;
+
+    /** Adds a power; nothing at all is counted apart. */
+    void add(double power) {
+        double db = Gain.ofPowerRatio(power).db();
+        if (db < LOWEST_DB) {
+            silent++;
+            return;
+        }
+        int step = step(db);
+        counts[step]++;
+        sums[step] += power;
+        count++;
+    }
+
+    private static int step(double db) {
+        return (int) Math.max(0, Math.min(STEPS - 1, (db - LOWEST_DB) * STEPS_PER_DB));
+    }
+
+    /** How many powers there are above silence. */
+    long count() {
+        return count;
+    }
+
+    /** How many were nothing at all. */
+    long silent() {
+        return silent;
+    }
+
+    /** The mean of all powers at or above a level; 0 where there is none. */
+    double meanFrom(double db) {
+        double sum = 0;
+        long found = 0;
+        for (int step = step(db); step < STEPS; step++) {
+            sum += sums[step];
+            found += counts[step];
+        }
+        return found == 0 ? 0 : sum / found;
+    }
+
+    /** The mean of the quietest powers above silence, so many of them as the share tells, and one at least. */
+    double meanOfQuietest(double share) {
+        long wanted = Math.max(1, Math.round(share * count));
+        double sum = 0;
+        long found = 0;
+        for (int step = 0; step < STEPS && found < wanted; step++) {
+            sum += sums[step];
+            found += counts[step];
+        }
+        return found == 0 ? 0 : sum / found;
+    }
+
+    /**
+     * The level below which a share of all lies that are at or above a level.
+     *
+     * @return in decibels, of the middle of its step; negative infinity where there is none
+     */
+    double percentileFrom(double db, double share) {
+        long above = 0;
+        for (int step = step(db); step < STEPS; step++) {
+            above += counts[step];
+        }
+        if (above == 0) {
+            return Double.NEGATIVE_INFINITY;
+        }
+        long wanted = Math.round((above - 1) * share);
+        long found = 0;
+        int step = step(db);
+        while (found + counts[step] <= wanted) {
+            found += counts[step++];
+        }
+        return LOWEST_DB + (step + 0.5) / STEPS_PER_DB;
+    }
+}

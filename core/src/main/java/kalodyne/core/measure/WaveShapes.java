@@ -1,0 +1,84 @@
+package kalodyne.core.measure;
+
+import kalodyne.core.units.Gain;
+
+/**
+ * How many half-waves reach which height, how many of them are flat on top, and how full they are.
+ *
+ * @param up those above the middle
+ * @param down those below it
+ */
+public record WaveShapes(Side up, Side down) {
+    /** Half-waves of one side, by height in steps of a quarter decibel. */
+    public static final class Side {
+        static final double STEPS_PER_DB = 4;
+        private static final int STEPS = 240;
+
+        private final long[] counts = new long[STEPS];
+        private final long[] flats = new long[STEPS];
+        private final double[] fullness = new double[STEPS];
+        private final double[] fullnessSquares = new double[STEPS];
+        private final long[] firstFlat = new long[STEPS];
+        private final long[] lastFlat = new long[STEPS];
+
+        Side() {}
+
+        void add(float top, boolean flat, double full, long from, long to) {
+            int step = step(Gain.ofRatio(top).db());
+            counts[step]++;
+            fullness[step] += full;
+            fullnessSquares[step] += full * full;
+            if (flat) {
+                firstFlat[step] = flats[step] == 0 ? from : firstFlat[step];
+                lastFlat[step] = to;
+                flats[step]++;
+            }
+        }
+
+        /** The step of a height; step 0 is full scale and above. */
+        static int step(double dbfs) {
+            return (int) Math.max(0, Math.min(STEPS - 1, Math.floor(-dbfs * STEPS_PER_DB)));
+        }
+
+        public int steps() {
+            return STEPS;
+        }
+
+        /** The middle of a step. */
+        public double dbfs(int step) {
+            return -(step + 0.5) / STEPS_PER_DB;
+        }
+
+        public long count(int step) {
+            return counts[step];
+        }
+
+        public long flat(int step) {
+            return flats[step];
+        }
+
+        /** Mean of the share that a half-wave fills of the box round it, of those of a step: 0.64 for a sine, 1 for a square. */
+        public double fullness(int step) {
+            return counts[step] == 0 ? 0 : fullness[step] / counts[step];
+        }
+
+        /** Sums for means over several steps: fullness, and its square. */
+        public double fullnessSum(int step) {
+            return fullness[step];
+        }
+
+        public double fullnessSquareSum(int step) {
+            return fullnessSquares[step];
+        }
+
+        /** Where the first flat half-wave of a step begins. */
+        public long firstFlat(int step) {
+            return firstFlat[step];
+        }
+
+        /** Where the last flat half-wave of a step ends. */
+        public long lastFlat(int step) {
+            return lastFlat[step];
+        }
+    }
+}

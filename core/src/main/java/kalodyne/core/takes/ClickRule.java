@@ -1,0 +1,32 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.units.Print;
+
+/** Reports clicks that belong to no note. */
+final class ClickRule implements TakeRule {
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return TakeRules.eachChannel(
+                take, channel -> !clicks(channel).isEmpty(), c -> finding(take, c, clicks(take.channels().get(c))));
+    }
+
+    /** A click that comes in equal time is played. */
+    private static Occasions clicks(ChannelReport channel) {
+        return Occasions.of(channel.heard().clicks()).unlessRegular();
+    }
+
+    private static Finding finding(TakeReport take, int c, Occasions clicks) {
+        return clicks.finding(
+                take,
+                c,
+                "click",
+                Severity.WEAK,
+                (clicks.count() == 1 ? "A click" : "Clicks") + TakeRules.inChannel(take, c),
+                clicks.counted("jump") + " of the wave " + clicks.where(take) + ", up to "
+                        + Print.decimal(100 * clicks.strongest(), 0) + " % of full scale.",
+                "Check plugs and switches; with an external clock, which device leads");
+    }
+}

@@ -1,0 +1,61 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.measure.Pauses;
+import kalodyne.core.measure.Spectrum;
+import kalodyne.core.measure.Weighting;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+
+/** Reports noise without pitch in the pauses that can be heard beside the music. */
+final class HissRule implements TakeRule {
+    private static final double FROM_HZ = 1_000;
+    private static final double TO_HZ = 12_000;
+
+    /** Averages of few spectra are uneven by themselves: noise without colour measures −1 to −2.5 dB. */
+    private static final double NO_PITCH_DB = -6;
+
+    /** How far the music lies above the noise, as the ear counts it (common practice). */
+    private static final double HEARD_UNDER_DB = 52;
+
+    private static final double DISTURBS_UNDER_DB = 38;
+
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.channels().size())
+                .mapToObj(c -> take.channels().get(c).heard().pauses().flatMap(pauses -> finding(take, c, pauses)))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Optional<Finding> finding(TakeReport take, int c, Pauses pauses) {
+        Spectrum spectrum = pauses.spectrum();
+        double top = Math.min(TO_HZ, 0.45 * take.header().sampleRateHz());
+        if (top < 2 * FROM_HZ || spectrum.flatness(FROM_HZ, top).db() < NO_PITCH_DB) {
+            return Optional.empty();
+        }
+        double heard = Gain.ofPowerRatio(Weighting.power(spectrum, FROM_HZ, top)).db();
+        double under = take.loudDb() - heard;
+        if (under > HEARD_UNDER_DB || take.isSilent()) {
+            return Optional.empty();
+        }
+        double level = Gain.ofPowerRatio(pauses.power()).db();
+        return Optional.of(new Finding(
+                "hiss",
+                under < DISTURBS_UNDER_DB ? Severity.WRONG : Severity.WEAK,
+                TakeRules.whole(take, OptionalInt.of(c)),
+                new Figure(level, "dBFS"),
+                "Hiss in the pauses" + TakeRules.inChannel(take, c),
+                "The noise of the pauses is at " + Print.decimal(level, 0) + " dBFS, only " + Print.decimal(under, 0)
+                        + " dB under the loudest.",
+                Optional.of(Remedy.byHand("Make the source louder and the gain behind it lower")),
+                0.9));
+    }
+}

@@ -1,0 +1,110 @@
+package kalodyne.core.takes;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.measure.Pair;
+import kalodyne.core.units.Print;
+
+/** Reports two channels that do not go together: one upside down, both the same, or lost where they are added up. */
+final class PairRule implements TakeRule {
+    /** What is recorded in stereo on purpose seldom falls below −0.5 (common practice). */
+    private static final double UPSIDE_DOWN = -0.75;
+
+    private static final double LOSS_DB = -4;
+
+    /** Half a step of 16 bits. */
+    private static final double SAME = 1.6e-5;
+
+    private static final double SAME_CORRELATION = 1 - 1e-6;
+    private static final double SAME_BALANCE_DB = 0.05;
+
+    @Override
+    public List<Finding> check(TakeReport take) {
+        return IntStream.range(0, take.pairs().size())
+                .mapToObj(pair -> check(take, pair))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Optional<Finding> check(TakeReport take, int number) {
+        Pair pair = take.pairs().get(number);
+        int left = TakeReport.channelOfPair(number);
+        ChannelReport one = take.channels().get(left);
+        ChannelReport other = take.channels().get(left + 1);
+        if (SilenceRule.isDead(take, left) || SilenceRule.isDead(take, left + 1) || take.isSilent()) {
+            return Optional.empty();
+        }
+        boolean same = pair.difference() <= SAME
+                || (pair.heardCorrelation() > SAME_CORRELATION
+                        && Math.abs(pair.balance().db()) < SAME_BALANCE_DB);
+        if (same) {
+            return Optional.of(finding(
+                    take,
+                    number,
+                    "channel.dual-mono",
+                    Severity.NOTE,
+                    new Figure(pair.heardCorrelation(), "correlation"),
+                    "Both sides are the same",
+                    "Nothing differs between them: it is mono, twice.",
+                    "Record one channel, or plug the other side in",
+                    0.99));
+        }
+        if (pair.heardCorrelation() < UPSIDE_DOWN) {
+            return Optional.of(finding(
+                    take,
+                    number,
+                    "channel.inverted",
+                    Severity.WRONG,
+                    new Figure(pair.heardCorrelation(), "correlation"),
+                    "One side is upside down",
+                    "What one side does the other does the other way round: on one loudspeaker most of it is gone.",
+                    "Turn one side's polarity round, or change a lead that swaps its wires",
+                    Math.min(0.99, -pair.heardCorrelation())));
+        }
+        double loss = pair.monoLoss().db();
+        boolean bothThere = one.heard().loudDb() > other.heard().loudDb() - 20
+                && other.heard().loudDb() > one.heard().loudDb() - 20;
+        if (loss < LOSS_DB && bothThere) {
+            return Optional.of(finding(
+                    take,
+                    number,
+                    "mono.cancel",
+                    Severity.WEAK,
+                    new Figure(loss, "dB"),
+                    "Fades on one loudspeaker",
+                    "Added up to mono, " + Print.decimal(-loss, 1) + " dB of it are gone: the two sides work against each other.",
+                    "Check the distances of the microphones, or a stereo effect",
+                    0.9));
+        }
+        return Optional.empty();
+    }
+
+    private static Finding finding(
+            TakeReport take,
+            int number,
+            String code,
+            Severity severity,
+            Figure figure,
+            String title,
+            String text,
+            String remedy,
+            double confidence) {
+        int left = TakeReport.channelOfPair(number);
+        String which = take.channels().size() > 2 ? ", channels " + (left + 1) + " and " + (left + 2) : "";
+        return new Finding(
+                code,
+                severity,
+                TakeRules.whole(take, take.channels().size() > 2 ? OptionalInt.of(left) : OptionalInt.empty()),
+                figure,
+                title + which,
+                text,
+                Optional.of(Remedy.byHand(remedy)),
+                confidence);
+    }
+}
