@@ -3,13 +3,17 @@ package kalodyne.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Finds where the level is steady for 60 ms and then falls by 12 dB or more within 20 ms, to stay there. */
+/**
+ * Finds where the level is steady for 60 ms, or fades slowly, and then falls by 12 dB or more within 20 ms, to stay there. What
+ * dies away by itself does not end so.
+ */
 final class GateFinder implements LevelTrack.Listener {
     private static final int BEFORE = 6;
     private static final int BEHIND = 5;
     private static final int FALL = 2;
     private static final int RING = BEFORE + FALL + BEHIND;
-    private static final double STEADY_DB = 5;
+    private static final double FADES_DB_A_STEP = 0.6;
+    private static final double UNEVEN_DB = 1.5;
     private static final double LEAST_FALL_DB = 12;
     private static final int MOST_KEPT = 400;
 
@@ -24,19 +28,26 @@ final class GateFinder implements LevelTrack.Listener {
             return;
         }
         double mean = 0;
-        double lowest = Double.POSITIVE_INFINITY;
-        double highest = Double.NEGATIVE_INFINITY;
+        double slope = 0;
+        double middle = (BEFORE - 1) / 2.0;
+        double spread = BEFORE * (BEFORE * BEFORE - 1) / 12.0;
         for (int i = 0; i < BEFORE; i++) {
-            double level = level(step, i);
-            mean += level / BEFORE;
-            lowest = Math.min(lowest, level);
-            highest = Math.max(highest, level);
+            mean += level(step, i) / BEFORE;
+            slope += (i - middle) * level(step, i) / spread;
+        }
+        if (slope < -FADES_DB_A_STEP || slope > FADES_DB_A_STEP) {
+            return;
+        }
+        double uneven = 0;
+        for (int i = 0; i < BEFORE; i++) {
+            uneven = Math.max(uneven, Math.abs(level(step, i) - mean - slope * (i - middle)));
         }
         double behind = Double.NEGATIVE_INFINITY;
         for (int i = BEFORE + FALL; i < RING; i++) {
             behind = Math.max(behind, level(step, i));
         }
-        if (highest - lowest <= STEADY_DB && lowest - behind >= LEAST_FALL_DB && closings.size() < MOST_KEPT) {
+        double goingOn = level(step, BEFORE - 1) + slope * FALL;
+        if (uneven <= UNEVEN_DB && goingOn - behind >= LEAST_FALL_DB && closings.size() < MOST_KEPT) {
             long from = step - RING + 1 + BEFORE;
             closings.add(new LevelChange(from, from + FALL, mean, behind));
             quietUntil = step + RING;

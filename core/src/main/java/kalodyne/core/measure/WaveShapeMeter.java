@@ -9,12 +9,14 @@ public final class WaveShapeMeter {
     private static final float LEAST_TOP = 0.003f;
 
     private static final int LONGEST = 2_000;
-    private static final int SHORTEST_FLAT = 3;
-    private static final float NEAR_TOP = 0.99f;
-    private static final float UPPER_PART = 0.90f;
+    /** The top is what lies above nine tenths of the height; its middle three fifths are looked at. */
+    private static final float TOP = 0.9f;
 
-    /** Of a sine's time above nine tenths of its height, 31 % are above 99 hundredths; of a triangle's 10 %. */
-    private static final double FLAT_SHARE = 0.5;
+    private static final double EDGE_SHARE = 0.2;
+    private static final int SHORTEST_TOP = 5;
+
+    /** How much the middle of a top bulges over the line between its ends: 3.6 % where it is round, 6 % where it is pointed. */
+    private static final double STRAIGHT = 0.006;
 
     private final WaveShapes.Side up = new WaveShapes.Side();
     private final WaveShapes.Side down = new WaveShapes.Side();
@@ -22,6 +24,7 @@ public final class WaveShapeMeter {
     private int length;
     private boolean isTooLong;
     private float top;
+    private int topAt;
     private boolean isUp = true;
     private long frame;
 
@@ -33,7 +36,10 @@ public final class WaveShapeMeter {
                 isUp = x >= 0;
             }
             float size = Math.abs(x);
-            top = Math.max(top, size);
+            if (size > top) {
+                top = size;
+                topAt = length;
+            }
             if (length < LONGEST) {
                 half[length++] = size;
             } else {
@@ -53,19 +59,44 @@ public final class WaveShapeMeter {
     }
 
     private void measure(long end) {
-        int nearTop = 0;
-        int upper = 0;
         double sum = 0;
-        float near = NEAR_TOP * top;
-        float part = UPPER_PART * top;
         for (int i = 0; i < length; i++) {
-            float size = half[i];
-            sum += size;
-            upper += size >= part ? 1 : 0;
-            nearTop += size >= near ? 1 : 0;
+            sum += half[i];
         }
-        boolean flat = nearTop >= SHORTEST_FLAT && nearTop > FLAT_SHARE * upper;
-        (isUp ? up : down).add(top, flat, sum / length / top, end - length, end);
+        (isUp ? up : down).add(top, isFlat(), sum / length / top, end - length, end);
+    }
+
+    /**
+     * Whether the top is straight. It may slope, as it does behind a high-pass, but it does not bulge.
+     */
+    private boolean isFlat() {
+        float edge = TOP * top;
+        int from = topAt;
+        while (from > 0 && half[from - 1] >= edge) {
+            from--;
+        }
+        int to = topAt + 1;
+        while (to < length && half[to] >= edge) {
+            to++;
+        }
+        int wide = to - from;
+        if (wide < SHORTEST_TOP) {
+            return false;
+        }
+        int margin = (int) (EDGE_SHARE * wide);
+        int third = Math.max(1, (wide - 2 * margin) / 3);
+        double ends = (mean(from + margin, third) + mean(to - margin - third, third)) / 2;
+        double middle = mean((from + to - third) / 2, third);
+        // Between the means of thirds a round top bulges by two thirds of what it does between points.
+        return Math.abs(middle - ends) < STRAIGHT * top;
+    }
+
+    private double mean(int from, int count) {
+        double sum = 0;
+        for (int i = from; i < from + count; i++) {
+            sum += half[i];
+        }
+        return sum / count;
     }
 
     /** What was found; the half-wave that is still going on is left out. */

@@ -17,7 +17,6 @@ public record WaveShapes(Side up, Side down) {
         private final long[] counts = new long[STEPS];
         private final long[] flats = new long[STEPS];
         private final double[] fullness = new double[STEPS];
-        private final double[] fullnessSquares = new double[STEPS];
         private final long[] firstFlat = new long[STEPS];
         private final long[] lastFlat = new long[STEPS];
 
@@ -27,7 +26,6 @@ public record WaveShapes(Side up, Side down) {
             int step = step(Gain.ofRatio(top).db());
             counts[step]++;
             fullness[step] += full;
-            fullnessSquares[step] += full * full;
             if (flat) {
                 firstFlat[step] = flats[step] == 0 ? from : firstFlat[step];
                 lastFlat[step] = to;
@@ -57,18 +55,31 @@ public record WaveShapes(Side up, Side down) {
             return flats[step];
         }
 
-        /** Mean of the share that a half-wave fills of the box round it, of those of a step: 0.64 for a sine, 1 for a square. */
-        public double fullness(int step) {
-            return counts[step] == 0 ? 0 : fullness[step] / counts[step];
+        /** How many half-waves there are from one step to before another. */
+        public long count(int from, int to) {
+            return sum(counts, from, to);
         }
 
-        /** Sums for means over several steps: fullness, and its square. */
-        public double fullnessSum(int step) {
-            return fullness[step];
+        /** How many of them are flat on top. */
+        public long flat(int from, int to) {
+            return sum(flats, from, to);
         }
 
-        public double fullnessSquareSum(int step) {
-            return fullnessSquares[step];
+        private static long sum(long[] numbers, int from, int to) {
+            long sum = 0;
+            for (int step = from; step < Math.min(to, STEPS); step++) {
+                sum += numbers[step];
+            }
+            return sum;
+        }
+
+        /** Mean of the share that a half-wave fills of the box round it: 0.64 for a sine, 1 for a square; 0 where there are none. */
+        public double fullness(int from, int to) {
+            double sum = 0;
+            for (int step = from; step < Math.min(to, STEPS); step++) {
+                sum += fullness[step];
+            }
+            return sum / Math.max(1, count(from, to));
         }
 
         /** Where the first flat half-wave of a step begins. */

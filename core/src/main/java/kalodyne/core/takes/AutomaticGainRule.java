@@ -16,7 +16,7 @@ final class AutomaticGainRule implements TakeRule {
     private static final int FEWEST = 2;
 
     /** One pause alone tells it when the noise rises by so much. */
-    private static final double MUCH_DB = 9;
+    private static final double MUCH_DB = 5;
 
     @Override
     public List<Finding> check(TakeReport take) {

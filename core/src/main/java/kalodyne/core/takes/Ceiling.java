@@ -15,16 +15,30 @@ import kalodyne.core.measure.WaveShapes;
  * @param confidence from 0 to 1
  */
 record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, long toFrame, double confidence) {
-    private static final int FEWEST = 8;
+    private static final int FEWEST = 6;
 
     /** In steps of a quarter decibel: a high-pass behind the stage tilts flat tops, noise roughens them. */
     private static final int THICKNESS = 3;
 
-    /** Of the tops at the ceiling so many are flat at least; of those below it so many at most. */
-    private static final double FLAT_AT_CEILING = 0.45;
+    /** Where nearly all tops at a height are flat and few below, that is enough. */
+    private static final double MOSTLY_FLAT = 0.45;
 
-    private static final double FLAT_BELOW = 0.3;
+    private static final double SELDOM_FLAT = 0.3;
+
+    /** Where tops have several bumps fewer are flat; then they crowd at the ceiling, so many times as many as below it. */
+    private static final double OFTEN_FLAT = 0.08;
+
+    private static final double TIMES_AS_OFTEN_AS_BELOW = 4;
+    private static final double CROWD = 1.5;
+    private static final int BELOW_FROM = 4;
+    private static final int BELOW_NEAR = 12;
+    private static final int BELOW_TO = 60;
+
+    /** With so few below there is no telling by comparison: square waves, which fill their box, are left alone. */
     private static final int FEWEST_BELOW = 12;
+
+    private static final int MANY = 20;
+    private static final double FILLED = 0.8;
 
     /** What is cut off by the converter itself is told by another rule. */
     private static final double FULL_SCALE_DBFS = -0.3;
@@ -50,46 +64,31 @@ record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, l
     private static Optional<Ceiling> of(WaveShapes.Side side) {
         int best = 0;
         for (int step = 0; step + THICKNESS <= side.steps(); step++) {
-            best = flats(side, step) > flats(side, best) ? step : best;
+            best = side.flat(step, step + THICKNESS) > side.flat(best, best + THICKNESS) ? step : best;
         }
-        long flat = flats(side, best);
-        long at = 0;
-        long above = 0;
-        for (int step = 0; step < best + THICKNESS; step++) {
-            above += step < best ? side.count(step) : 0;
-            at += step >= best ? side.count(step) : 0;
-        }
-        long below = 0;
-        long flatBelow = 0;
-        for (int step = best + THICKNESS + 2; step < Math.min(side.steps(), best + 60); step++) {
-            below += side.count(step);
-            flatBelow += side.flat(step);
-        }
-        double dbfs = side.dbfs(best);
-        boolean isCeiling = flat >= FEWEST
-                && flat >= FLAT_AT_CEILING * at
-                && above <= Math.max(2, flat / 25)
-                && below >= FEWEST_BELOW
-                && flatBelow <= FLAT_BELOW * below
-                && dbfs < FULL_SCALE_DBFS;
-        if (!isCeiling) {
+        int end = best + THICKNESS;
+        long flat = side.flat(best, end);
+        long at = side.count(best, end);
+        long above = side.count(0, best);
+        long below = side.count(best + BELOW_FROM, best + BELOW_TO);
+        double share = (double) flat / Math.max(1, at);
+        double shareBelow = (double) side.flat(best + BELOW_FROM, best + BELOW_TO) / Math.max(1, below);
+        double near = (double) side.count(best + BELOW_FROM, best + BELOW_NEAR) / (BELOW_NEAR - BELOW_FROM);
+        boolean crowded = (double) at / THICKNESS > CROWD * near;
+        boolean shows = below < FEWEST_BELOW
+                ? flat >= MANY && share > MOSTLY_FLAT && side.fullness(best, end) < FILLED
+                : (share > MOSTLY_FLAT && shareBelow < SELDOM_FLAT)
+                        || (share > OFTEN_FLAT + TIMES_AS_OFTEN_AS_BELOW * shareBelow && crowded);
+        if (flat < FEWEST || above > Math.max(2, at / 25) || !shows || side.dbfs(best) > FULL_SCALE_DBFS) {
             return Optional.empty();
         }
         long from = Long.MAX_VALUE;
         long to = 0;
-        for (int step = best; step < best + THICKNESS; step++) {
+        for (int step = best; step < end; step++) {
             from = side.flat(step) > 0 ? Math.min(from, side.firstFlat(step)) : from;
             to = Math.max(to, side.lastFlat(step));
         }
-        double confidence = Math.min(0.99, ((double) flat / at) * (1 - (double) flatBelow / below));
-        return Optional.of(new Ceiling(dbfs, flat, true, from, to, confidence));
-    }
-
-    private static long flats(WaveShapes.Side side, int from) {
-        long sum = 0;
-        for (int step = from; step < from + THICKNESS; step++) {
-            sum += side.flat(step);
-        }
-        return sum;
+        double confidence = Math.min(0.98, 0.6 + 0.4 * share * (1 - shareBelow));
+        return Optional.of(new Ceiling(side.dbfs(best), flat, true, from, to, confidence));
     }
 }

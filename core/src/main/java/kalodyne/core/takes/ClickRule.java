@@ -3,6 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.measure.Event;
 import kalodyne.core.units.Print;
 
 /** Reports clicks that belong to no note. */
@@ -13,9 +14,17 @@ final class ClickRule implements TakeRule {
                 take, channel -> !clicks(channel).isEmpty(), c -> finding(take, c, clicks(take.channels().get(c))));
     }
 
-    /** A click that comes in equal time is played. */
+    /** Below this, re the highest sample, a jump is not heard beside the music (common practice). */
+    private static final double HEARD = 0.05;
+
+    /** A click that comes in equal time is played; one at the edge of a hole is told with the hole. */
     private static Occasions clicks(ChannelReport channel) {
-        return Occasions.of(channel.heard().clicks()).unlessRegular();
+        List<Event> holes = channel.heard().holes();
+        return Occasions.of(channel.heard().clicks().stream()
+                        .filter(click -> click.strength() > HEARD * channel.samplePeak())
+                        .filter(click -> holes.stream().noneMatch(hole -> hole.isNear(click)))
+                        .toList())
+                .unlessRegular();
     }
 
     private static Finding finding(TakeReport take, int c, Occasions clicks) {

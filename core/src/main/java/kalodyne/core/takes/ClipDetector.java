@@ -19,15 +19,33 @@ final class ClipDetector {
     /** Beyond this an overshoot is not told from the shape of what is left: 12 dB. */
     private static final double MOST_OVERSHOOT = 4;
 
+    /**
+     * Cymbals and hiss have tops too narrow for three samples. Those that were cut off lie at the very end; where nothing was cut
+     * off as many stay just short of it.
+     */
+    private static final int MANY_TOUCHES = 12;
+
+    private static final int TIMES_AS_MANY_AS_MISS = 3;
+
+    /** What such narrow tops would have reached is not to be told: 1 dB over. */
+    private static final double LITTLE_OVER = 1.12;
+
     /** From here to full scale a sample is at the end of the scale. */
     private final float rail;
 
     private final float nearRail;
     private final float approach;
-    private final StretchList places;
+    private StretchList places;
+    private final StretchList touchingPlaces;
 
     private long clippedSamples;
     private int runs;
+
+    /** Tops of one or two samples at the very end, and those that came near it and did not reach it. */
+    private int touches;
+
+    private long touchingSamples;
+    private long nearMisses;
     private double estimatedPeak;
 
     /** Samples just before the run or the present block: the last two, and how many were on the approach to the end. */
@@ -51,6 +69,7 @@ final class ClipDetector {
         this.nearRail = rail - DITHER_STEPS * step;
         this.approach = rail - APPROACH_STEPS * step;
         this.places = new StretchList((long) (JOIN_WITHIN_SECONDS * sampleRateHz));
+        this.touchingPlaces = new StretchList((long) (JOIN_WITHIN_SECONDS * sampleRateHz));
     }
 
     /** A level below this is of no interest: such a block need not be shown. */
@@ -85,7 +104,9 @@ final class ClipDetector {
             if (atRail) {
                 lastAtRail = startFrame + i - from;
             }
-            onApproach = side == 0 && size >= approach ? onApproach + 1 : 0;
+            boolean approaching = side == 0 && size >= approach;
+            nearMisses += onApproach > 0 && !approaching && side == 0 ? 1 : 0;
+            onApproach = approaching ? onApproach + 1 : 0;
             lastButOne = last;
             last = x;
         }
@@ -109,6 +130,10 @@ final class ClipDetector {
             clippedSamples += length;
             places.add(new Stretch(runStart, runStart + length));
             estimatedPeak = Math.max(estimatedPeak, overshoot(length, Math.abs(nextButOne - next)));
+        } else if (length < SHORTEST_RUN) {
+            touches++;
+            touchingSamples += length;
+            touchingPlaces.add(new Stretch(runStart, runStart + length));
         }
         side = 0;
     }
@@ -126,6 +151,12 @@ final class ClipDetector {
     /** Call once behind the last sample. */
     void finish() {
         finishRun(last, last);
+        if (runs == 0 && touches >= MANY_TOUCHES && touches > TIMES_AS_MANY_AS_MISS * nearMisses) {
+            runs = touches;
+            clippedSamples = touchingSamples;
+            places = touchingPlaces;
+            estimatedPeak = LITTLE_OVER;
+        }
     }
 
     long clippedSamples() {

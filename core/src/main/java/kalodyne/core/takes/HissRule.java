@@ -41,7 +41,12 @@ final class HissRule implements TakeRule {
         if (top < 2 * FROM_HZ || spectrum.flatness(FROM_HZ, top).db() < NO_PITCH_DB) {
             return Optional.empty();
         }
-        double heard = Gain.ofPowerRatio(Weighting.power(spectrum, FROM_HZ, top)).db();
+        // The least of all pauses: in some of them a note may still ring out under louder hum.
+        double heard = Gain.ofPowerRatio(pauses.stretches().stream()
+                        .mapToDouble(each -> Weighting.power(each.spectrum(), FROM_HZ, top))
+                        .min()
+                        .orElseThrow())
+                .db();
         double under = take.loudDb() - heard;
         if (under > HEARD_UNDER_DB || take.isSilent()) {
             return Optional.empty();

@@ -14,15 +14,15 @@ import kalodyne.core.units.Print;
 /** Reports two channels that do not go together: one upside down, both the same, or lost where they are added up. */
 final class PairRule implements TakeRule {
     /** What is recorded in stereo on purpose seldom falls below −0.5 (common practice). */
-    private static final double UPSIDE_DOWN = -0.75;
+    private static final double UPSIDE_DOWN = -0.85;
 
-    private static final double LOSS_DB = -4;
+    private static final double LOSS_DB = -3;
 
     /** Half a step of 16 bits. */
     private static final double SAME = 1.6e-5;
 
-    private static final double SAME_CORRELATION = 1 - 1e-6;
-    private static final double SAME_BALANCE_DB = 0.05;
+    private static final double SAME_CORRELATION = 0.9995;
+    private static final double SAME_BALANCE_DB = 1;
 
     @Override
     public List<Finding> check(TakeReport take) {
@@ -51,7 +51,7 @@ final class PairRule implements TakeRule {
                     Severity.NOTE,
                     new Figure(pair.heardCorrelation(), "correlation"),
                     "Both sides are the same",
-                    "Nothing differs between them: it is mono, twice.",
+                    "What differs between them lies more than 30 dB below: it is mono, twice.",
                     "Record one channel, or plug the other side in",
                     0.99));
         }

@@ -25,6 +25,7 @@ final class TakeRules {
             new QuietTakeRule(),
             new DcRule(),
             new AnalogueClipRule(),
+            new SaturationRule(),
             new HumRule(),
             new HissRule(),
             new WhineRule(),

@@ -119,7 +119,7 @@ public final class Corpus {
                     || (player.isStereo && random.nextBoolean());
             List<double[]> channels = pair ? stereo(player, seconds) : List.of(player.phrase(seconds, random));
             double peakDb = has("level.low") ? some(-52, -42) : has("level.hot") ? some(-2.2, -0.4) : some(-14, -6.5);
-            double floorDb = has("agc") ? some(-70, -64) : has("noise.gate") ? some(-63, -56) : some(-88, -78);
+            double floorDb = has("agc") ? some(-70, -64) : has("noise.gate") ? some(-63, -56) : has("level.low") ? some(-100, -94) : some(-88, -78);
             double highest = channels.stream().mapToDouble(Faults::peak).max().orElseThrow();
             channels.forEach(channel -> Faults.scale(channel, 1 / highest));
             channels.forEach(this::onTheWay);
@@ -131,21 +131,44 @@ public final class Corpus {
                 Faults.addNoise(channel, floorDb, random);
                 recorded.add(inTheFile(disturbed(channel, mains), peakDb));
             }
-            return new CorpusTake(player + " " + faults, recorded, Set.copyOf(faults));
+            if (has("channel.dual-mono") && random.nextBoolean()) {
+                recorded.set(1, recorded.get(0));
+            }
+            return new CorpusTake(player + " " + faults, recorded, Set.copyOf(faults), alsoTrue(player));
         }
 
-        /** Not every player shows every fault: noise is not told to be band limited, nor do clicks tell of saturation. */
+        /** What may be told besides, since it is so. */
+        private Set<String> alsoTrue(Instruments player) {
+            if (player == Instruments.DRIVEN_GUITAR || player == Instruments.FUZZ) {
+                return Set.of("saturation", "hiss");
+            }
+            if (hasAny("agc", "noise.gate", "level.low")) {
+                return Set.of("hiss");
+            }
+            return hasAny("clip.digital", "clip.analogue") ? Set.of("dc", "saturation") : Set.of();
+        }
+
+        /**
+         * Not every player shows every fault: a square wave that is cut is a square wave, a steady tone that saturates is another
+         * steady tone, a driven sound is meant, and without pauses nothing tells of what is done in them.
+         */
         private boolean canShow(Instruments player) {
             boolean driven = player == Instruments.DRIVEN_GUITAR || player == Instruments.FUZZ;
             boolean hits = player == Instruments.SHAKER || player == Instruments.METRONOME_AND_FLUTE;
-            return !(hasAny("clip.analogue", "saturation") && (driven || hits));
+            boolean always = player == Instruments.METRONOME_AND_FLUTE;
+            boolean square = player == Instruments.SQUARE_LEAD || player == Instruments.PULSE_LEAD;
+            boolean steady = player == Instruments.LOW_ORGAN || player == Instruments.REEDS;
+            boolean drums = player == Instruments.DRUMS || player == Instruments.DRUM_MACHINE;
+            return !(hasAny("clip.analogue", "saturation") && (driven || hits || square))
+                    && !(has("saturation") && (steady || drums))
+                    && !(hasAny("agc", "noise.gate") && always);
         }
 
         /** Two sides that have most in common, or little where they are to cancel. */
         private List<double[]> stereo(Instruments player, double seconds) {
             double[] middle = player.phrase(seconds, random);
             double[] side = player.phrase(seconds, random);
-            double width = has("mono.cancel") ? some(2.2, 2.8) : has("channel.inverted") ? some(0.05, 0.2) : some(0.3, 0.7);
+            double width = has("mono.cancel") ? some(1.9, 2.4) : has("channel.inverted") ? some(0.05, 0.2) : some(0.3, 0.7);
             double[] left = middle.clone();
             double[] right = middle.clone();
             for (int i = 0; i < left.length; i++) {
@@ -169,7 +192,7 @@ public final class Corpus {
                 Faults.cut(channel, some(2.5, 8), random.nextBoolean());
             }
             if (has("saturation")) {
-                Faults.saturate(channel, some(2.5, 5));
+                Faults.saturate(channel, some(1.7, 3));
             }
             Phrase.highPass(channel, some(1, 4));
         }
@@ -209,7 +232,7 @@ public final class Corpus {
                 }
             }
             if (has("clip.digital")) {
-                Faults.scale(channel, ratio(some(2, 8) - peakDb));
+                Faults.scale(channel, ratio(some(2, 8)) / Faults.peak(channel));
             }
             if (has("dropout")) {
                 Faults.dropOut(channel, 3 + random.nextInt(5), random);

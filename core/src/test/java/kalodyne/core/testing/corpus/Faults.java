@@ -118,11 +118,14 @@ final class Faults {
     }
 
     static double rms(double[] samples, int from, int to) {
+        double sum = 0;
         double squares = 0;
         for (int i = from; i < to; i++) {
+            sum += samples[i];
             squares += samples[i] * samples[i];
         }
-        return Math.sqrt(squares / (to - from));
+        double mean = sum / (to - from);
+        return Math.sqrt(squares / (to - from) - mean * mean);
     }
 
     /** Jumps that leak away within a millisecond, and single odd samples. */

@@ -19,7 +19,7 @@ enum Instruments {
                 double size = p.oneOf(5, 7, 10) / 10.0;
                 double length = p.oneOf(1, 1, 2) * 0.16;
                 p.add(at, length, t -> size * envelope(t, 0.003, 0.2, length)
-                        * Phrase.saw(hz, t, (int) (2 + 40 * Math.exp(-t * 15) * size)));
+                        * Phrase.saw(hz, t, 2 + 40 * Math.exp(-t * 15) * size));
                 at += length + (p.random.nextInt(8) == 0 ? 0.9 : 0.02);
             }
         }
@@ -47,7 +47,7 @@ enum Instruments {
                 int k = i % line.length;
                 double out = line[k];
                 line[k] = 0.996 * 0.5 * (out + line[(k + 1) % line.length]);
-                p.samples[first + i] += out * Math.min(1, (count - i) / 480.0);
+                p.samples[first + i] += out * Math.min(1, (count - i) / 12_000.0);
             }
         }
     },
@@ -82,6 +82,20 @@ enum Instruments {
                 if (i % 2 == 0) {
                     p.add(at, 0.08, t -> 0.12 * size * envelope(t, 0.0003, 0.02, 0.08) * p.random.nextGaussian());
                 }
+            }
+        }
+    },
+    CLOSING_SQUARE(true, 0) {
+        @Override
+        void play(Phrase p) {
+            double at = 0.6;
+            while (at < p.seconds() - 1.2) {
+                double hz = hertz(p.oneOf(33, 36, 40, 45, 48));
+                double size = p.oneOf(5, 7, 10) / 10.0;
+                double length = p.oneOf(2, 3, 4) * 0.15;
+                p.add(at, length, t -> size * envelope(t, 0.004, 0.35, length)
+                        * Phrase.square(hz, t, 1 + 24 * Math.exp(-t * 9) * size));
+                at += length + (p.random.nextInt(6) == 0 ? 0.9 : 0.02);
             }
         }
     },
@@ -135,7 +149,7 @@ enum Instruments {
                 double length = p.between(0.8, 2.2);
                 p.add(at, length, t -> 0.5 * envelope(t, 0.03, 60, length)
                         * (sine(hz * t) + 0.6 * sine(2 * hz * t) + 0.4 * sine(3 * hz * t) + 0.2 * sine(8 * hz * t)));
-                at += length + (p.random.nextInt(4) == 0 ? 0.7 : 0.02);
+                at += length + (p.random.nextInt(4) == 0 ? 1.3 : 0.02);
             }
         }
     },

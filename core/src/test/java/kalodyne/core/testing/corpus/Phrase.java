@@ -50,21 +50,25 @@ final class Phrase {
         return Math.sin(2 * Math.PI * cycles);
     }
 
-    /** A saw of so many partials that none lies above half the rate. */
-    static double saw(double hertz, double seconds, int most) {
+    /**
+     * A saw of so many partials that none lies above half the rate.
+     *
+     * @param most how many at the most; a fraction is how loud the highest one is, so that it can change without a jump
+     */
+    static double saw(double hertz, double seconds, double most) {
         double sum = 0;
-        int partials = (int) Math.min(most, 20_000 / hertz);
+        int partials = (int) Math.min(most + 1, 20_000 / hertz);
         for (int k = 1; k <= partials; k++) {
-            sum += sine(k * hertz * seconds) / k;
+            sum += Math.min(1, most + 1 - k) * sine(k * hertz * seconds) / k;
         }
         return 2 / Math.PI * sum;
     }
 
-    static double square(double hertz, double seconds, int most) {
+    static double square(double hertz, double seconds, double most) {
         double sum = 0;
-        int partials = (int) Math.min(most, 20_000 / hertz);
+        int partials = (int) Math.min(most + 2, 20_000 / hertz);
         for (int k = 1; k <= partials; k += 2) {
-            sum += sine(k * hertz * seconds) / k;
+            sum += Math.min(1, (most + 2 - k) / 2) * sine(k * hertz * seconds) / k;
         }
         return 4 / Math.PI * sum;
     }
