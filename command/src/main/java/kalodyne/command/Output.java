@@ -11,6 +11,7 @@ import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.OptionalDouble;
 import kalodyne.core.findings.Finding;
 
 /** Where the commands print to: UTF-8 whatever the terminal's locale, results and complaints apart. */
@@ -97,6 +98,11 @@ public final class Output {
         } else {
             node.putNull(field);
         }
+    }
+
+    /** Puts a number that may not be known: null where it is not. */
+    static void put(ObjectNode node, String field, OptionalDouble value) {
+        put(node, field, value.orElse(Double.NaN));
     }
 
     /** Puts what all findings have. */

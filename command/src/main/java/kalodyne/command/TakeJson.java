@@ -3,13 +3,17 @@ package kalodyne.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.OptionalDouble;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.measure.Hum;
+import kalodyne.core.measure.Loudness;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.TakeSentence;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
 
 /** A take as JSON, after docs/formats/analyse.md. Other programs read it: fields are added, never changed. */
 final class TakeJson {
@@ -22,6 +26,13 @@ final class TakeJson {
         node.put("channelCount", take.channels().size());
         node.put("frames", take.header().frames());
         Output.put(node, "durationSeconds", take.header().seconds());
+        Loudness loudness = take.loudness();
+        Output.put(node, "integratedLufs", loudness.integratedLufs());
+        Output.put(node, "loudnessRangeLu", loudness.rangeLu());
+        Output.put(node, "maxMomentaryLufs", loudness.maxMomentaryLufs());
+        Output.put(node, "maxShortTermLufs", loudness.maxShortTermLufs());
+        Output.put(node, "correlation", correlation(take));
+        take.hum().ifPresentOrElse(hum -> node.set("hum", hum(hum)), () -> node.putNull("hum"));
         ArrayNode channels = node.putArray("channels");
         take.channels().forEach(channel -> channels.add(channel(take, channel)));
         ArrayNode findings = node.putArray("findings");
@@ -43,7 +54,14 @@ final class TakeJson {
     private static ObjectNode channel(TakeReport take, ChannelReport channel) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         Output.put(node, "samplePeakDbfs", channel.peakLevel().dbfs());
+        Output.put(node, "truePeakDbtp", channel.truePeak().dbfs());
         Output.put(node, "rmsDbfs", DigitalLevel.plainRmsDbfs(channel.rms()));
+        Output.put(node, "crestDb", channel.crest().db());
+        OptionalDouble noise = channel.heard().noisePower();
+        Output.put(
+                node,
+                "noiseFloorDbfs",
+                noise.isPresent() ? OptionalDouble.of(decibels(noise.getAsDouble())) : OptionalDouble.empty());
         Output.put(node, "dcOffset", channel.dcOffset());
         node.put("clippedSamples", channel.clippedSamples());
         node.put("clipRuns", channel.clipRuns());
@@ -56,6 +74,32 @@ final class TakeJson {
         return node;
     }
 
+    /** Of two channels; several pairs have no single one. */
+    private static OptionalDouble correlation(TakeReport take) {
+        return take.channels().size() == 2
+                ? OptionalDouble.of(take.pairs().get(0).correlation())
+                : OptionalDouble.empty();
+    }
+
+    private static ObjectNode hum(Hum hum) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        Output.put(node, "fundamentalHz", hum.fundamentalHz());
+        Output.put(node, "levelDbfs", decibels(hum.power()));
+        ArrayNode harmonics = node.putArray("harmonics");
+        hum.lines().forEach(line -> {
+            ObjectNode harmonic = harmonics.addObject();
+            harmonic.put("harmonic", line.harmonic());
+            Output.put(harmonic, "hertz", line.hertz());
+            Output.put(harmonic, "levelDbfs", decibels(line.power()));
+        });
+        return node;
+    }
+
+    /** As all averages here: RMS re full scale 1. */
+    private static double decibels(double power) {
+        return Gain.ofPowerRatio(power).db();
+    }
+
     private static ObjectNode finding(Finding finding) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("code", finding.code());
@@ -66,6 +110,7 @@ final class TakeJson {
             Output.put(node, "toSeconds", stretch.toSeconds());
         }
         Output.putFinding(node, finding);
+        Output.put(node, "confidence", finding.confidence());
         return node;
     }
 }

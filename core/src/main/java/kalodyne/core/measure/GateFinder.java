@@ -17,13 +17,20 @@ final class GateFinder implements LevelTrack.Listener {
     private static final double LEAST_FALL_DB = 12;
     private static final int MOST_KEPT = 400;
 
+    /** Where nothing at all is left, or the same noise more softly, something was shut; else a sound has ended. */
+    private static final double NOTHING_DB = -94;
+
+    private static final double SAME_COLOUR_DB = 3;
+
     private final double[] levels = new double[RING];
+    private final double[] colours = new double[RING];
     private final List<LevelChange> closings = new ArrayList<>();
     private long quietUntil;
 
     @Override
     public void step(long step, double db, double brightnessDb) {
         levels[(int) (step % RING)] = db;
+        colours[(int) (step % RING)] = brightnessDb;
         if (step < RING - 1 || step < quietUntil) {
             return;
         }
@@ -47,15 +54,32 @@ final class GateFinder implements LevelTrack.Listener {
             behind = Math.max(behind, level(step, i));
         }
         double goingOn = level(step, BEFORE - 1) + slope * FALL;
-        if (uneven <= UNEVEN_DB && goingOn - behind >= LEAST_FALL_DB && closings.size() < MOST_KEPT) {
+        boolean falls = uneven <= UNEVEN_DB && goingOn - behind >= LEAST_FALL_DB;
+        if (falls && (behind < NOTHING_DB || isSameNoise(step)) && closings.size() < MOST_KEPT) {
             long from = step - RING + 1 + BEFORE;
             closings.add(new LevelChange(from, from + FALL, mean, behind));
             quietUntil = step + RING;
         }
     }
 
+    private boolean isSameNoise(long step) {
+        double before = 0;
+        for (int i = 0; i < BEFORE; i++) {
+            before += at(colours, step, i) / BEFORE;
+        }
+        double behind = 0;
+        for (int i = BEFORE + FALL; i < RING; i++) {
+            behind += at(colours, step, i) / BEHIND;
+        }
+        return Math.abs(before - behind) < SAME_COLOUR_DB;
+    }
+
     private double level(long step, int index) {
-        return levels[(int) ((step - RING + 1 + index) % RING)];
+        return at(levels, step, index);
+    }
+
+    private static double at(double[] ring, long step, int index) {
+        return ring[(int) ((step - RING + 1 + index) % RING)];
     }
 
     List<LevelChange> closings() {

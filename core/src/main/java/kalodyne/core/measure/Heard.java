@@ -2,6 +2,7 @@ package kalodyne.core.measure;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import kalodyne.core.units.Gain;
 
 /**
@@ -34,9 +35,35 @@ public record Heard(
         List<LevelChange> closings,
         List<LevelChange> swells) {
 
+    private static final double FAR_BELOW_DB = 30;
+    private static final double STEADY_DB = 3;
+    private static final double NO_PITCH_DB = -4;
+    private static final double NOISE_FROM_HZ = 200;
+
     /** How far the loud places lie above the quietest, in decibels; infinite where there is silence as well. */
     public double range() {
-        return silentShare > 0 ? Double.POSITIVE_INFINITY : loudDb - Gain.ofPowerRatio(quietestPower).db();
+        return silentShare > 0
+                ? Double.POSITIVE_INFINITY
+                : loudDb - Gain.ofPowerRatio(quietestPower).db();
+    }
+
+    /**
+     * Mean square of what is heard when nothing is played: of the pauses; of shorter quiet moments, where they are far below the
+     * rest; of all of it, where all is steady noise.
+     *
+     * @return empty where something sounds all the time
+     */
+    public OptionalDouble noisePower() {
+        if (pauses.isPresent()) {
+            return OptionalDouble.of(pauses.get().power());
+        }
+        boolean nothingElse = range() < STEADY_DB
+                && spectrum.flatness(NOISE_FROM_HZ, spectrum.hertz(spectrum.steps() - 1) / 2)
+                                .db()
+                        > NO_PITCH_DB;
+        return quietestPower > 0 && (range() > FAR_BELOW_DB || nothingElse)
+                ? OptionalDouble.of(quietestPower)
+                : OptionalDouble.empty();
     }
 
     /** Tones at multiples of the mains: in pauses, or else among what never stops. */

@@ -132,8 +132,7 @@ public final class LoudnessMeter {
     }
 
     public Loudness loudness() {
-        return new Loudness(
-                integrated(), range(), told(loudness(maxMomentary)), told(loudness(maxShortTerm)));
+        return new Loudness(integrated(), range(), told(loudness(maxMomentary)), told(loudness(maxShortTerm)));
     }
 
     private OptionalDouble integrated() {

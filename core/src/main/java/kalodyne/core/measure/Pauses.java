@@ -38,11 +38,13 @@ public record Pauses(List<QuietStretch> stretches, Spectrum spectrum, double pow
             return Optional.empty();
         }
         double quietest = steady.get(0).power();
-        List<QuietStretch> pauses =
-                steady.stream().filter(each -> each.power() <= AS_QUIET * quietest).toList();
+        List<QuietStretch> pauses = steady.stream()
+                .filter(each -> each.power() <= AS_QUIET * quietest)
+                .toList();
         Spectrum spectrum =
                 Spectrum.mean(pauses.stream().map(QuietStretch::spectrum).toList());
-        double power = pauses.stream().mapToDouble(QuietStretch::power).average().orElseThrow();
+        double power =
+                pauses.stream().mapToDouble(QuietStretch::power).average().orElseThrow();
         return Optional.of(new Pauses(pauses, spectrum, power));
     }
 }

@@ -53,8 +53,9 @@ final class QuietPlaces {
         if (full && power >= loudest().power()) {
             return;
         }
-        List<Quiet> overlapping =
-                places.stream().filter(each -> Math.abs(each.start() - start) < length).toList();
+        List<Quiet> overlapping = places.stream()
+                .filter(each -> Math.abs(each.start() - start) < length)
+                .toList();
         if (overlapping.stream().anyMatch(each -> each.power() <= power)) {
             return;
         }
@@ -71,9 +72,7 @@ final class QuietPlaces {
 
     /** Quietest first. */
     List<Quiet> quietestFirst() {
-        return places.stream()
-                .sorted(Comparator.comparingDouble(Quiet::power))
-                .toList();
+        return places.stream().sorted(Comparator.comparingDouble(Quiet::power)).toList();
     }
 
     private static double power(float[] samples, int from, int to) {

@@ -103,7 +103,11 @@ public final class SpectrumMeter {
         float[] at = new float[maker.steps()];
         maker.powers(place.samples(), at);
         return new QuietStretch(
-                place.start(), place.start() + maker.length(), place.power(), place.unrest(), new Spectrum(maker.stepHz(), at));
+                place.start(),
+                place.start() + maker.length(),
+                place.power(),
+                place.unrest(),
+                new Spectrum(maker.stepHz(), at));
     }
 
     /** At each low frequency the power that is exceeded nearly all of the time: what never stops, as hum does not. */

@@ -23,7 +23,7 @@ final class TruePeakMeter {
 
     private final float[] line = new float[TAPS - 1 + STRETCH];
     private final float[] values = new float[STRETCH];
-    private int filled = TAPS - 1;
+    private int filled;
     private float peak;
 
     void accept(float[] samples, int count) {
@@ -41,11 +41,10 @@ final class TruePeakMeter {
         }
     }
 
-    /** The highest point so far, with silence taken to follow. */
+    /** The highest point. Where the sound begins or ends in a jump, the jump is taken for a cut and not for a peak. */
     double peak() {
-        int waiting = filled - (TAPS - 1);
         Arrays.fill(line, filled, line.length, 0);
-        measure(Math.min(STRETCH, waiting + TAPS / 2));
+        measure(Math.max(0, filled - (TAPS - 1)));
         return peak;
     }
 
@@ -84,7 +83,9 @@ final class TruePeakMeter {
             double sum = 0;
             for (int tap = 0; tap < TAPS; tap++) {
                 double distance = tap - (TAPS / 2 - 1) - (place + 1) / (BETWEEN + 1.0);
-                exact[tap] = Math.sin(Math.PI * distance) / (Math.PI * distance) * Windows.kaiser(distance / (TAPS / 2.0), KAISER_BETA);
+                exact[tap] = Math.sin(Math.PI * distance)
+                        / (Math.PI * distance)
+                        * Windows.kaiser(distance / (TAPS / 2.0), KAISER_BETA);
                 sum += exact[tap];
             }
             for (int tap = 0; tap < TAPS; tap++) {

@@ -18,10 +18,11 @@ public final class Weighting {
 
     private static double raw(double f) {
         double square = f * f;
-        return F4 * F4 * square * square
-                / ((square + F1 * F1)
-                        * Math.sqrt((square + F2 * F2) * (square + F3 * F3))
-                        * (square + F4 * F4));
+        return F4
+                * F4
+                * square
+                * square
+                / ((square + F1 * F1) * Math.sqrt((square + F2 * F2) * (square + F3 * F3)) * (square + F4 * F4));
     }
 
     /** The weighted power of a spectrum between two frequencies. */

@@ -68,11 +68,8 @@ final class AiffHead {
                     at + 8, "It says that its sample rate is " + Print.plain(rate) + " Hz.", HeadBytes.EXPORT_AGAIN);
         }
         String compression = length >= 22 ? HeadBytes.fourLetters(common, 18) : "NONE";
-        return new Description(
-                format(at, compression, bits),
-                channels,
-                Integer.toUnsignedLong(common.getInt(2)),
-                (int) Math.round(rate));
+        return new Description(format(at, compression, bits), channels, Integer.toUnsignedLong(common.getInt(2)), (int)
+                Math.round(rate));
     }
 
     private SampleFormat format(long at, String compression, int bits) throws UnreadableSound {
@@ -117,7 +114,8 @@ final class AiffHead {
 
     private Samples readSamples(long at, long length) throws IOException {
         if (length < 8) {
-            throw bytes.unreadable(at, "The chunk of its samples is only " + length + " bytes long.", HeadBytes.COPY_AGAIN);
+            throw bytes.unreadable(
+                    at, "The chunk of its samples is only " + length + " bytes long.", HeadBytes.COPY_AGAIN);
         }
         long offset = Integer.toUnsignedLong(bytes.at(at, 8).getInt(0));
         return new Samples(at + 8 + offset, Math.max(0, length - 8 - offset));

@@ -15,7 +15,8 @@ final class DecodedStream implements SoundStream {
     private static final int AU_HEAD = 24;
     private static final SampleFormat FORMAT = SampleFormat.FLOAT_32_BIG;
 
-    private static final String REMEDY = "Choose a WAV, FLAC, AIFF, MP3, M4A, OGG, MP4 or MOV that other programs can play.";
+    private static final String REMEDY =
+            "Choose a WAV, FLAC, AIFF, MP3, M4A, OGG, MP4 or MOV that other programs can play.";
 
     private final Path file;
     private final Process process;

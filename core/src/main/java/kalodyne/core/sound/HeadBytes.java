@@ -10,8 +10,7 @@ import java.nio.file.Path;
 /** The bytes at the head of a file that is made of chunks: four letters, a length, what they hold. */
 final class HeadBytes {
     static final String COPY_AGAIN = "Copy it again from where it was recorded.";
-    static final String EXPORT_AGAIN =
-            "Export it again as WAV, 16, 24 or 32 bits, from the program that made it.";
+    static final String EXPORT_AGAIN = "Export it again as WAV, 16, 24 or 32 bits, from the program that made it.";
 
     private final Path file;
     private final FileChannel channel;

@@ -15,9 +15,9 @@ final class AnalogueClipRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
         return TakeRules.eachChannel(
-                take, channel -> Ceiling.of(channel).isPresent(), c -> finding(take, c, Ceiling.of(
-                                take.channels().get(c))
-                        .orElseThrow()));
+                take,
+                channel -> Ceiling.of(channel).isPresent(),
+                c -> finding(take, c, Ceiling.of(take.channels().get(c)).orElseThrow()));
     }
 
     private static Finding finding(TakeReport take, int c, Ceiling ceiling) {
@@ -25,13 +25,13 @@ final class AnalogueClipRule implements TakeRule {
         return new Finding(
                 "clip.analogue",
                 Severity.WRONG,
-                new Place.Stretch(OptionalInt.of(c), take.seconds(ceiling.fromFrame()), take.seconds(ceiling.toFrame())),
+                new Place.Stretch(
+                        OptionalInt.of(c), take.seconds(ceiling.fromFrame()), take.seconds(ceiling.toFrame())),
                 new Figure(ceiling.dbfs(), "dBFS"),
                 "Cut off before the recorder" + side + TakeRules.inChannel(take, c),
-                Print.count(ceiling.flatTops()) + " tops are flat at " + Print.decimal(ceiling.dbfs(), 1)
-                        + " dBFS" + side + ": a stage before the converter, not the converter.",
-                Optional.of(Remedy.byHand(
-                        "Turn down what comes before it, turn up behind it, and record again")),
+                Print.count(ceiling.flatTops()) + " tops are flat at " + Print.decimal(ceiling.dbfs(), 1) + " dBFS"
+                        + side + ": a stage before the converter, not the converter.",
+                Optional.of(Remedy.byHand("Turn down what comes before it, turn up behind it, and record again")),
                 ceiling.confidence());
     }
 }

@@ -57,7 +57,8 @@ final class BandLimitRule implements TakeRule {
             double below = spectrum.median(hertz * BELOW, hertz / EDGE);
             double above = spectrum.density(hertz * EDGE, Math.min(hertz * ABOVE, spectrum.hertz(spectrum.steps() - 1)))
                     * spectrum.stepHz();
-            double fall = Gain.ofPowerRatio(below / Math.max(above, Double.MIN_NORMAL)).db();
+            double fall = Gain.ofPowerRatio(below / Math.max(above, Double.MIN_NORMAL))
+                    .db();
             if (below > 0 && fall > steepest) {
                 steepest = fall;
                 found = OptionalDouble.of(hertz);

@@ -20,24 +20,30 @@ record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, l
     /** In steps of a quarter decibel: a high-pass behind the stage tilts flat tops, noise roughens them. */
     private static final int THICKNESS = 3;
 
-    /** Where nearly all tops at a height are flat and few below, that is enough. */
-    private static final double MOSTLY_FLAT = 0.45;
-
-    private static final double SELDOM_FLAT = 0.3;
-
-    /** Where tops have several bumps fewer are flat; then they crowd at the ceiling, so many times as many as below it. */
-    private static final double OFTEN_FLAT = 0.08;
-
-    private static final double TIMES_AS_OFTEN_AS_BELOW = 4;
-    private static final double CROWD = 1.5;
     private static final int BELOW_FROM = 4;
     private static final int BELOW_NEAR = 12;
     private static final int BELOW_TO = 60;
+
+    /** Round tops above it: so many in all, or one to so many at it. */
+    private static final int FEW_ABOVE = 2;
+
+    private static final int ONE_ABOVE_TO = 12;
+
+    /** How many of the tops are flat at a ceiling, and how many times as often as below it. */
+    private static final double OFTEN_FLAT = 0.3;
+
+    private static final double TIMES_AS_OFTEN = 3;
+
+    /** Tops with several bumps are flat less often; then they crowd at the ceiling. */
+    private static final double SOMETIMES_FLAT = 0.05;
+
+    private static final double CROWD = 1.5;
 
     /** With so few below there is no telling by comparison: square waves, which fill their box, are left alone. */
     private static final int FEWEST_BELOW = 12;
 
     private static final int MANY = 20;
+    private static final double MOSTLY_FLAT = 0.45;
     private static final double FILLED = 0.8;
 
     /** What is cut off by the converter itself is told by another rule. */
@@ -69,7 +75,7 @@ record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, l
         int end = best + THICKNESS;
         long flat = side.flat(best, end);
         long at = side.count(best, end);
-        long above = side.count(0, best);
+        long above = side.count(0, best) - side.flat(0, best);
         long below = side.count(best + BELOW_FROM, best + BELOW_TO);
         double share = (double) flat / Math.max(1, at);
         double shareBelow = (double) side.flat(best + BELOW_FROM, best + BELOW_TO) / Math.max(1, below);
@@ -77,9 +83,9 @@ record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, l
         boolean crowded = (double) at / THICKNESS > CROWD * near;
         boolean shows = below < FEWEST_BELOW
                 ? flat >= MANY && share > MOSTLY_FLAT && side.fullness(best, end) < FILLED
-                : (share > MOSTLY_FLAT && shareBelow < SELDOM_FLAT)
-                        || (share > OFTEN_FLAT + TIMES_AS_OFTEN_AS_BELOW * shareBelow && crowded);
-        if (flat < FEWEST || above > Math.max(2, at / 25) || !shows || side.dbfs(best) > FULL_SCALE_DBFS) {
+                : share > TIMES_AS_OFTEN * shareBelow && (share > OFTEN_FLAT || (share > SOMETIMES_FLAT && crowded));
+        boolean highest = above <= Math.max(FEW_ABOVE, at / ONE_ABOVE_TO);
+        if (flat < FEWEST || !highest || !shows || side.dbfs(best) > FULL_SCALE_DBFS) {
             return Optional.empty();
         }
         long from = Long.MAX_VALUE;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import kalodyne.core.measure.Heard;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
 /**
@@ -41,6 +42,16 @@ public record ChannelReport(
     /** RMS re a full-scale sine, as the corridor tells averages. */
     public DigitalLevel averageLevel() {
         return DigitalLevel.ofRms(rms);
+    }
+
+    /** The highest point of the wave, also between samples. */
+    public DigitalLevel truePeak() {
+        return DigitalLevel.ofPeak(heard.truePeak());
+    }
+
+    /** How far the peak lies above the average: of a sine 3 dB. Nothing for silence. */
+    public Gain crest() {
+        return rms == 0 ? Gain.NONE : Gain.ofRatio(samplePeak / rms);
     }
 
     /** The peak as it was before it was cut off, as far as that can be told. */

@@ -11,7 +11,9 @@ final class ClickRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
         return TakeRules.eachChannel(
-                take, channel -> !clicks(channel).isEmpty(), c -> finding(take, c, clicks(take.channels().get(c))));
+                take,
+                channel -> !clicks(channel).isEmpty(),
+                c -> finding(take, c, clicks(take.channels().get(c))));
     }
 
     /** Below this, re the highest sample, a jump is not heard beside the music (common practice). */

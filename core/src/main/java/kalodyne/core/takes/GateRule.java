@@ -26,7 +26,9 @@ final class GateRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
         return TakeRules.eachChannel(
-                take, channel -> closings(channel).size() >= FEWEST, c -> finding(take, c, closings(take.channels().get(c))));
+                take,
+                channel -> closings(channel).size() >= FEWEST,
+                c -> finding(take, c, closings(take.channels().get(c))));
     }
 
     private static List<LevelChange> closings(ChannelReport channel) {
@@ -54,7 +56,8 @@ final class GateRule implements TakeRule {
                 "Noise that is switched on and off" + TakeRules.inChannel(take, c),
                 "At " + Print.count(closings.size()) + " places, first at " + Print.moment(take.seconds(first.from()))
                         + ", the noise falls at once by " + Print.decimal(fall, 0) + " dB or more: a gate.",
-                Optional.of(Remedy.byHand("Switch off the noise gate or noise suppression, and lower the noise itself")),
+                Optional.of(
+                        Remedy.byHand("Switch off the noise gate or noise suppression, and lower the noise itself")),
                 Math.min(0.95, 0.6 + 0.1 * closings.size()));
     }
 }

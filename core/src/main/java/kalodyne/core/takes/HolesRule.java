@@ -10,7 +10,9 @@ final class HolesRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
         return TakeRules.eachChannel(
-                take, channel -> !holes(channel).isEmpty(), c -> finding(take, c, holes(take.channels().get(c))));
+                take,
+                channel -> !holes(channel).isEmpty(),
+                c -> finding(take, c, holes(take.channels().get(c))));
     }
 
     /** A sound that is chopped on purpose has holes in equal time. */

@@ -78,7 +78,8 @@ final class PairRule implements TakeRule {
                     Severity.WEAK,
                     new Figure(loss, "dB"),
                     "Fades on one loudspeaker",
-                    "Added up to mono, " + Print.decimal(-loss, 1) + " dB of it are gone: the two sides work against each other.",
+                    "Added up to mono, " + Print.decimal(-loss, 1)
+                            + " dB of it are gone: the two sides work against each other.",
                     "Check the distances of the microphones, or a stereo effect",
                     0.9));
         }

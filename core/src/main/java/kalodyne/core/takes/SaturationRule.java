@@ -20,7 +20,7 @@ final class SaturationRule implements TakeRule {
 
     private static final int LOWER_TO = 24;
     private static final double RARE = 0.002;
-    private static final int FEWEST = 25;
+    private static final int FEWEST = 40;
 
     /** As a share of the box round a half-wave, of which a sine fills 64 % and a square all. */
     private static final double FULLER = 0.03;

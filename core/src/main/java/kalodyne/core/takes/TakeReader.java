@@ -65,8 +65,7 @@ public final class TakeReader {
         List<ChannelReport> reports =
                 channels.stream().map(ChannelMeter::report).toList();
         List<Pair> together = pairs.stream().map(PairMeter::pair).toList();
-        TakeReport measured =
-                new TakeReport(file, stream.header(), reports, loudness.loudness(), together, List.of());
+        TakeReport measured = new TakeReport(file, stream.header(), reports, loudness.loudness(), together, List.of());
         return measured.with(TakeRules.check(measured));
     }
 
@@ -78,8 +77,7 @@ public final class TakeReader {
         loudness.accept(weighted, count);
         for (int pair = 0; pair < pairs.size(); pair++) {
             int left = TakeReport.channelOfPair(pair);
-            pairs.get(pair)
-                    .accept(samples[left], samples[left + 1], weighted[left], weighted[left + 1], count);
+            pairs.get(pair).accept(samples[left], samples[left + 1], weighted[left], weighted[left + 1], count);
         }
     }
 

@@ -88,9 +88,8 @@ class EbuSignalsTest {
 
     @Test
     void tech_3341_signal_6_surround() {
-        Loudness loudness = new Shown(1, 1, 1, 1.41, 1.41)
-                .tone(20, -28, -28, -24, -30, -30)
-                .loudness();
+        Loudness loudness =
+                new Shown(1, 1, 1, 1.41, 1.41).tone(20, -28, -28, -24, -30, -30).loudness();
         assertThat(loudness.integratedLufs().orElseThrow()).isCloseTo(-23, within(0.1));
     }
 
@@ -107,13 +106,11 @@ class EbuSignalsTest {
     @ParameterizedTest(name = "Tech 3341, signals 10 and 13, shift {0}")
     @CsvSource({"0", "1", "7", "13", "19"})
     void maxima_wherever_they_begin(int shift) {
-        Loudness ten = stereo().tone(0.15 * shift, -200).tone(3, -23).tone(1, -200).loudness();
+        Loudness ten =
+                stereo().tone(0.15 * shift, -200).tone(3, -23).tone(1, -200).loudness();
         assertThat(ten.maxShortTermLufs().orElseThrow()).isCloseTo(-23, within(0.1));
-        Loudness thirteen = stereo()
-                .tone(0.02 * shift, -200)
-                .tone(0.4, -23)
-                .tone(1, -200)
-                .loudness();
+        Loudness thirteen =
+                stereo().tone(0.02 * shift, -200).tone(0.4, -23).tone(1, -200).loudness();
         assertThat(thirteen.maxMomentaryLufs().orElseThrow()).isCloseTo(-23, within(0.1));
     }
 

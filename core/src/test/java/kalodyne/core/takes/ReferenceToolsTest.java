@@ -14,6 +14,7 @@ import kalodyne.core.units.DigitalLevel;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Files made by SoX 14.4 and ffmpeg 5.1, and their own measures of them beside ours. */
@@ -63,6 +64,53 @@ class ReferenceToolsTest {
                     .isCloseTo(column(printed, "RMS lev dB", first + c), within(0.0101));
             assertThat(channel.dcOffset()).isCloseTo(column(printed, "DC offset", first + c), within(1.1e-6));
         }
+    }
+
+    /** ffmpeg's ebur128 filter prints one decimal; its true peak is oversampled to 192 kHz as ours is at 48. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            2 | 48000 | synth 12 pinknoise tremolo 0.4 90 gain -9
+            1 | 44100 | synth 12 whitenoise lowpass 9000 lowpass 9000 gain -8
+            2 | 44100 | synth 2 pluck E3 pluck B2 gain -4 repeat 9
+            2 | 96000 | synth 12 brownnoise synth 12 sine amod 3 gain -6
+            1 | 48000 | synth 12 square 110 lowpass 900 tremolo 2 80 gain -3
+            2 | 48000 | synth 12 sine 200-12000 gain -1
+            1 | 22050 | synth 12 pinknoise gain -12
+            """)
+    void agrees_with_ffmpeg_on_loudness_and_true_peak(int channels, int rate, String synth) throws Exception {
+        Path file = folder.resolve("loud.wav");
+        List<String> command = new ArrayList<>(List.of("sox", "-R", "-n", "-b", "24"));
+        command.addAll(List.of("-c", "" + channels, "-r", "" + rate, file.toString()));
+        command.addAll(Arrays.asList(synth.split(" ")));
+        Tool.run(command.toArray(String[]::new));
+        String printed = Tool.run(
+                "ffmpeg",
+                "-hide_banner",
+                "-nostats",
+                "-i",
+                file.toString(),
+                "-map",
+                "0:a:0",
+                "-filter:a",
+                "ebur128=peak=true:framelog=verbose",
+                "-f",
+                "null",
+                "-");
+        String summary = printed.substring(printed.indexOf("Summary:"));
+        TakeReport take = TakeReader.read(file, Progress.NONE);
+        assertThat(take.loudness().integratedLufs().orElseThrow()).isCloseTo(summaryNumber(summary, "I:"), within(0.1));
+        assertThat(take.loudness().rangeLu().orElseThrow()).isCloseTo(summaryNumber(summary, "LRA:"), within(0.1));
+        double truePeak = take.channels().stream()
+                .mapToDouble(channel -> channel.truePeak().dbfs())
+                .max()
+                .orElseThrow();
+        assertThat(truePeak).isCloseTo(summaryNumber(summary, "Peak:"), within(0.1));
+    }
+
+    private static double summaryNumber(String summary, String label) {
+        Matcher matcher = Pattern.compile(label + "\\s+(-?[0-9.]+)").matcher(summary);
+        assertThat(matcher.find()).as(summary).isTrue();
+        return Double.parseDouble(matcher.group(1));
     }
 
     private static double column(String stats, String row, int index) {

@@ -119,7 +119,9 @@ public final class Corpus {
                     || (player.isStereo && random.nextBoolean());
             List<double[]> channels = pair ? stereo(player, seconds) : List.of(player.phrase(seconds, random));
             double peakDb = has("level.low") ? some(-52, -42) : has("level.hot") ? some(-2.2, -0.4) : some(-14, -6.5);
-            double floorDb = has("agc") ? some(-70, -64) : has("noise.gate") ? some(-63, -56) : has("level.low") ? some(-100, -94) : some(-88, -78);
+            double floorDb = has("agc")
+                    ? some(-70, -64)
+                    : has("noise.gate") ? some(-63, -56) : has("level.low") ? some(-100, -94) : some(-88, -78);
             double highest = channels.stream().mapToDouble(Faults::peak).max().orElseThrow();
             channels.forEach(channel -> Faults.scale(channel, 1 / highest));
             channels.forEach(this::onTheWay);
@@ -168,7 +170,9 @@ public final class Corpus {
         private List<double[]> stereo(Instruments player, double seconds) {
             double[] middle = player.phrase(seconds, random);
             double[] side = player.phrase(seconds, random);
-            double width = has("mono.cancel") ? some(1.9, 2.4) : has("channel.inverted") ? some(0.05, 0.2) : some(0.3, 0.7);
+            double width =
+                    has("mono.cancel") ? some(1.9, 2.4) : has("channel.inverted") ? some(0.05, 0.2) : some(0.3, 0.7);
+            Faults.scale(side, Faults.rms(middle, 0, middle.length) / Faults.rms(side, 0, side.length));
             double[] left = middle.clone();
             double[] right = middle.clone();
             for (int i = 0; i < left.length; i++) {

@@ -177,7 +177,9 @@ final class Faults {
         double[] limited = new double[samples.length];
         for (int i = 0; i < samples.length; i++) {
             double sum = 0;
-            for (int k = Math.max(0, i - samples.length + 1 + reach); k < Math.min(weights.length, i + reach + 1); k++) {
+            for (int k = Math.max(0, i - samples.length + 1 + reach);
+                    k < Math.min(weights.length, i + reach + 1);
+                    k++) {
                 sum += weights[k] * samples[i + reach - k];
             }
             limited[i] = sum;

@@ -18,8 +18,12 @@ enum Instruments {
                 double hz = hertz(p.oneOf(28, 31, 33, 35, 36, 40, 43));
                 double size = p.oneOf(5, 7, 10) / 10.0;
                 double length = p.oneOf(1, 1, 2) * 0.16;
-                p.add(at, length, t -> size * envelope(t, 0.003, 0.2, length)
-                        * Phrase.saw(hz, t, 2 + 40 * Math.exp(-t * 15) * size));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * envelope(t, 0.003, 0.2, length)
+                                * Phrase.saw(hz, t, 2 + 40 * Math.exp(-t * 15) * size));
                 at += length + (p.random.nextInt(8) == 0 ? 0.9 : 0.02);
             }
         }
@@ -59,9 +63,12 @@ enum Instruments {
                 for (int interval : List.of(0, 4, 7)) {
                     double hz = hertz(root + interval);
                     double detune = p.between(1.001, 1.004);
-                    p.add(at, 2.6, t -> 0.25
-                            * Math.min(1, Math.min(t / 0.5, (2.6 - t) / 0.7))
-                            * (Phrase.saw(hz, t, 12) + Phrase.saw(hz * detune, t, 12)));
+                    p.add(
+                            at,
+                            2.6,
+                            t -> 0.25
+                                    * Math.min(1, Math.min(t / 0.5, (2.6 - t) / 0.7))
+                                    * (Phrase.saw(hz, t, 12) + Phrase.saw(hz * detune, t, 12)));
                 }
             }
         }
@@ -74,10 +81,19 @@ enum Instruments {
                 double at = 0.6 + i * step;
                 double size = p.between(0.6, 1);
                 if (i % 8 == 0 || i % 8 == 5) {
-                    p.add(at, 0.3, t -> size * envelope(t, 0.001, 0.09, 0.3) * sine(45 * t + 3.5 * (1 - Math.exp(-t * 35))));
+                    p.add(
+                            at,
+                            0.3,
+                            t -> size * envelope(t, 0.001, 0.09, 0.3) * sine(45 * t + 3.5 * (1 - Math.exp(-t * 35))));
                 }
                 if (i % 8 == 4) {
-                    p.add(at, 0.25, t -> 0.6 * size * envelope(t, 0.0005, 0.06, 0.25) * (p.random.nextGaussian() * 0.5 + sine(185 * t)));
+                    p.add(
+                            at,
+                            0.25,
+                            t -> 0.6
+                                    * size
+                                    * envelope(t, 0.0005, 0.06, 0.25)
+                                    * (p.random.nextGaussian() * 0.5 + sine(185 * t)));
                 }
                 if (i % 2 == 0) {
                     p.add(at, 0.08, t -> 0.12 * size * envelope(t, 0.0003, 0.02, 0.08) * p.random.nextGaussian());
@@ -93,8 +109,12 @@ enum Instruments {
                 double hz = hertz(p.oneOf(33, 36, 40, 45, 48));
                 double size = p.oneOf(5, 7, 10) / 10.0;
                 double length = p.oneOf(2, 3, 4) * 0.15;
-                p.add(at, length, t -> size * envelope(t, 0.004, 0.35, length)
-                        * Phrase.square(hz, t, 1 + 24 * Math.exp(-t * 9) * size));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * envelope(t, 0.004, 0.35, length)
+                                * Phrase.square(hz, t, 1 + 24 * Math.exp(-t * 9) * size));
                 at += length + (p.random.nextInt(6) == 0 ? 0.9 : 0.02);
             }
         }
@@ -147,8 +167,15 @@ enum Instruments {
             while (at < p.seconds() - 1.5) {
                 double hz = hertz(p.oneOf(29, 31, 33, 34, 36, 41)) * p.between(0.998, 1.002);
                 double length = p.between(0.8, 2.2);
-                p.add(at, length, t -> 0.5 * envelope(t, 0.03, 60, length)
-                        * (sine(hz * t) + 0.6 * sine(2 * hz * t) + 0.4 * sine(3 * hz * t) + 0.2 * sine(8 * hz * t)));
+                p.add(
+                        at,
+                        length,
+                        t -> 0.5
+                                * envelope(t, 0.03, 60, length)
+                                * (sine(hz * t)
+                                        + 0.6 * sine(2 * hz * t)
+                                        + 0.4 * sine(3 * hz * t)
+                                        + 0.2 * sine(8 * hz * t)));
                 at += length + (p.random.nextInt(4) == 0 ? 1.3 : 0.02);
             }
         }
@@ -172,8 +199,12 @@ enum Instruments {
             }
             for (double at = 1; at < p.seconds() - 1.6; at += p.oneOf(1, 2, 3) * 0.5) {
                 double hz = hertz(p.oneOf(72, 74, 76, 79));
-                p.add(at, 0.45, t -> 0.4 * Math.min(1, Math.min(t / 0.06, (0.45 - t) / 0.08))
-                        * (sine(hz * t) + 0.2 * sine(2 * hz * t) + 0.02 * p.random.nextGaussian()));
+                p.add(
+                        at,
+                        0.45,
+                        t -> 0.4
+                                * Math.min(1, Math.min(t / 0.06, (0.45 - t) / 0.08))
+                                * (sine(hz * t) + 0.2 * sine(2 * hz * t) + 0.02 * p.random.nextGaussian()));
             }
         }
     },
@@ -196,8 +227,12 @@ enum Instruments {
                 double hz = hertz(p.oneOf(26, 29, 32, 34, 38, 41));
                 double size = p.between(0.35, 1);
                 double length = p.between(0.2, 0.5);
-                p.add(at, length, t -> size * envelope(t, 0.006, 0.25, length)
-                        * sine(hz * t + 0.45 * Math.exp(-t * 6) * sine(2 * hz * t)));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * envelope(t, 0.006, 0.25, length)
+                                * sine(hz * t + 0.45 * Math.exp(-t * 6) * sine(2 * hz * t)));
                 at += length + (p.random.nextInt(6) == 0 ? p.between(0.7, 1.3) : 0.03);
             }
         }
@@ -236,9 +271,13 @@ enum Instruments {
                 double hz = hertz(p.oneOf(36, 38, 43, 45, 50, 52, 57));
                 double length = p.between(0.5, 1.6);
                 double size = p.between(0.4, 1);
-                p.add(at, length, t -> size * Math.min(1, Math.min(t / 0.12, (length - t) / 0.15))
-                        * Phrase.saw(hz, t + 0.0006 / hz * 200 * sine(5.2 * t) / 10, 30)
-                        * (1 + 0.05 * p.random.nextGaussian()));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * Math.min(1, Math.min(t / 0.12, (length - t) / 0.15))
+                                * Phrase.saw(hz, t + 0.0006 / hz * 200 * sine(5.2 * t) / 10, 30)
+                                * (1 + 0.05 * p.random.nextGaussian()));
                 at += length + (p.random.nextInt(4) == 0 ? 0.9 : -0.05);
             }
             Phrase.resonate(Phrase.resonate(p.samples, 280, 60, 0.4), 520, 90, 0.4);
@@ -258,7 +297,12 @@ enum Instruments {
                     p.add(at, 0.22, t -> envelope(t, 0.002, 0.07, 0.22) * sine(52 * t + 2.2 * (1 - Math.exp(-t * 50))));
                 }
                 if (i % 8 == 4) {
-                    p.add(at, 0.16, t -> 0.5 * envelope(t, 0.001, 0.04, 0.16) * (sine(220 * t) + p.random.nextGaussian() * 0.6));
+                    p.add(
+                            at,
+                            0.16,
+                            t -> 0.5
+                                    * envelope(t, 0.001, 0.04, 0.16)
+                                    * (sine(220 * t) + p.random.nextGaussian() * 0.6));
                 }
                 if (i % 8 == 6) {
                     p.add(at, 0.05, t -> 0.4 * envelope(t, 0.0008, 0.012, 0.05) * sine(2_400 * t));
@@ -277,8 +321,13 @@ enum Instruments {
                 double size = p.between(0.3, 1);
                 double length = p.between(0.12, 0.5);
                 double bright = p.between(4, 30);
-                p.add(at, length, t -> 0.5 * size * envelope(t, 0.005, 0.5, length)
-                        * (Phrase.saw(hz, t, (int) bright) - Phrase.saw(hz, t + width / hz, (int) bright)));
+                p.add(
+                        at,
+                        length,
+                        t -> 0.5
+                                * size
+                                * envelope(t, 0.005, 0.5, length)
+                                * (Phrase.saw(hz, t, (int) bright) - Phrase.saw(hz, t + width / hz, (int) bright)));
                 at += length + (p.random.nextInt(6) == 0 ? 0.8 : 0.02);
             }
         }
@@ -294,9 +343,12 @@ enum Instruments {
                 double hz = p.between(140, 240);
                 double formant = p.oneOf(350, 500, 700, 850);
                 double second = p.oneOf(1_000, 1_500, 2_100);
-                p.add(at, length, t -> size * Math.sin(Math.PI * t / length) * (voiced
-                        ? glottal(hz, formant, second, t)
-                        : 0.12 * p.random.nextGaussian()));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * Math.sin(Math.PI * t / length)
+                                * (voiced ? glottal(hz, formant, second, t) : 0.12 * p.random.nextGaussian()));
                 at += length + (p.random.nextInt(5) == 0 ? p.between(0.6, 1.5) : 0.01);
             }
         }
@@ -306,7 +358,9 @@ enum Instruments {
             double sum = 0;
             for (int k = 1; k * hz < 5_000; k++) {
                 double at = k * hz;
-                double height = 1 / (1 + Math.pow((at - formant) / 120, 2)) + 0.4 / (1 + Math.pow((at - second) / 160, 2)) + 0.02;
+                double height = 1 / (1 + Math.pow((at - formant) / 120, 2))
+                        + 0.4 / (1 + Math.pow((at - second) / 160, 2))
+                        + 0.02;
                 sum += height * sine(at * (t + 0.001 * sine(3 * t)) + 0.1 * k * k);
             }
             return 0.5 * sum;
@@ -320,8 +374,12 @@ enum Instruments {
                 double length = p.between(0.4, 1.3);
                 for (int interval : List.of(0, p.oneOf(3, 4), 7)) {
                     double hz = hertz(p.oneOf(50, 52, 55, 57) + interval);
-                    p.add(at, length, t -> 0.2 * Math.min(1, Math.min(t / 0.05, (length - t) / 0.06))
-                            * (Phrase.saw(hz, t, 25) + Phrase.saw(hz * 1.003, t, 25)));
+                    p.add(
+                            at,
+                            length,
+                            t -> 0.2
+                                    * Math.min(1, Math.min(t / 0.05, (length - t) / 0.06))
+                                    * (Phrase.saw(hz, t, 25) + Phrase.saw(hz * 1.003, t, 25)));
                 }
                 at += length + (p.random.nextInt(4) == 0 ? 0.9 : 0.03);
             }
@@ -345,8 +403,11 @@ enum Instruments {
             while (at < p.seconds() - 1.2) {
                 double hz = hertz(p.oneOf(60, 62, 64, 67, 69, 72));
                 double size = p.between(0.3, 1);
-                p.add(at, 1.1, t -> size * envelope(t, 0.0015, 0.3, 1.1) * sine(hz * t)
-                        + 0.25 * size * envelope(t, 0.0008, 0.012, 1.1) * sine(5.4 * hz * t));
+                p.add(
+                        at,
+                        1.1,
+                        t -> size * envelope(t, 0.0015, 0.3, 1.1) * sine(hz * t)
+                                + 0.25 * size * envelope(t, 0.0008, 0.012, 1.1) * sine(5.4 * hz * t));
                 at += p.oneOf(1, 1, 2, 3) * 0.21 + (p.random.nextInt(10) == 0 ? 1.2 : 0);
             }
         }
@@ -359,8 +420,14 @@ enum Instruments {
                 double hz = hertz(p.oneOf(62, 64, 67, 69, 71, 74));
                 double length = p.between(0.3, 1);
                 double size = p.between(0.4, 1);
-                p.add(at, length, t -> size * Math.min(1, Math.min(t / 0.07, (length - t) / 0.09))
-                        * (sine(hz * t + 0.03 * sine(5 * t)) + 0.3 * sine(3 * hz * t) + 0.08 * p.random.nextGaussian()));
+                p.add(
+                        at,
+                        length,
+                        t -> size
+                                * Math.min(1, Math.min(t / 0.07, (length - t) / 0.09))
+                                * (sine(hz * t + 0.03 * sine(5 * t))
+                                        + 0.3 * sine(3 * hz * t)
+                                        + 0.08 * p.random.nextGaussian()));
                 at += length + (p.random.nextInt(4) == 0 ? 0.8 : 0.04);
             }
         }

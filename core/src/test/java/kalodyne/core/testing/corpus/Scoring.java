@@ -73,7 +73,8 @@ public final class Scoring {
     }
 
     private synchronized void add(CorpusTake take, TakeReport report) {
-        Set<String> found = report.findings().stream().map(Finding::code).collect(Collectors.toCollection(TreeSet::new));
+        Set<String> found =
+                report.findings().stream().map(Finding::code).collect(Collectors.toCollection(TreeSet::new));
         found.removeIf(code -> take.alsoTrue().contains(code) && !take.faults().contains(code));
         Set<String> all = new TreeSet<>(found);
         all.addAll(take.faults());
