@@ -6,7 +6,10 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import kalodyne.core.causes.Inquiry;
+import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.measure.Loudness;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.Progress;
@@ -22,10 +25,13 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "analyse",
         mixinStandardHelpOptions = true,
-        description = "Measure takes (WAV) and say what is wrong with them.",
+        description =
+                "Measure takes and say what is wrong with them: WAV, AIFF, FLAC, MP3, M4A, OGG, the sound of films.",
         footer = {"", "Exit status: 0 when all was read, 2 when something could not be read."})
 public final class AnalyseCommand implements Callable<Integer> {
-    @Parameters(arity = "1..*", paramLabel = "TAKE.wav", description = "The takes to measure.")
+    private static final int MOST_SUSPECTS = 3;
+
+    @Parameters(arity = "1..*", paramLabel = "TAKE", description = "The takes to measure.")
     private List<Path> files;
 
     @Option(names = "--json", description = "Print JSON, as docs/formats/analyse.md describes.")
@@ -90,8 +96,27 @@ public final class AnalyseCommand implements Callable<Integer> {
                     + " (re a full-scale sine), " + Print.count(channel.clippedSamples()) + " samples cut off in "
                     + Print.count(channel.clipRuns()) + " runs");
         }
+        Loudness loudness = take.loudness();
+        if (loudness.integratedLufs().isPresent()) {
+            output.line("  loudness " + Print.decimal(loudness.integratedLufs().getAsDouble(), 1) + " LUFS"
+                    + (loudness.rangeLu().isPresent()
+                            ? ", range " + Print.decimal(loudness.rangeLu().getAsDouble(), 1) + " LU"
+                            : ""));
+        }
         for (Finding finding : take.findings()) {
             output.finding(finding);
         }
+        Inquiry.of(take, Known.NOTHING, Known.NOTHING).ifPresent(this::print);
+    }
+
+    private void print(Inquiry inquiry) {
+        output.line("  What most likely does it, without knowing the rig:");
+        inquiry.suspects().stream()
+                .limit(MOST_SUSPECTS)
+                .forEach(suspect -> output.line("    " + Print.decimal(100 * suspect.chance(), 0) + " %  "
+                        + suspect.cause().name() + ". " + suspect.cause().predicts()));
+        inquiry.nextTest()
+                .ifPresent(test -> output.line(
+                        "  Tell them apart: " + test.instruction() + " (" + String.join(" / ", test.answers()) + ")"));
     }
 }

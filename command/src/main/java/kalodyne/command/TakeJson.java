@@ -3,7 +3,11 @@ package kalodyne.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import kalodyne.core.causes.CauseTest;
+import kalodyne.core.causes.Inquiry;
+import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.measure.Hum;
@@ -38,6 +42,33 @@ final class TakeJson {
         ArrayNode findings = node.putArray("findings");
         take.findings().forEach(finding -> findings.add(finding(finding)));
         node.put("verdict", TakeSentence.of(take));
+        putCauses(node, Inquiry.of(take, Known.NOTHING, Known.NOTHING));
+        return node;
+    }
+
+    private static void putCauses(ObjectNode node, Optional<Inquiry> inquiry) {
+        ArrayNode causes = node.putArray("causes");
+        inquiry.ifPresent(found -> found.suspects().forEach(suspect -> {
+            ObjectNode cause = causes.addObject();
+            cause.put("complaint", found.complaint().id());
+            cause.put("id", suspect.cause().id());
+            Output.put(cause, "chance", suspect.chance());
+            cause.put("name", suspect.cause().name());
+            cause.put("says", suspect.cause().says());
+            cause.put("predicts", suspect.cause().predicts());
+            cause.put("cure", suspect.cause().cure());
+        }));
+        inquiry.flatMap(Inquiry::nextTest)
+                .ifPresentOrElse(test -> node.set("nextTest", nextTest(test)), () -> node.putNull("nextTest"));
+    }
+
+    private static ObjectNode nextTest(CauseTest test) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("id", test.id());
+        node.put("do", test.instruction());
+        Output.put(node, "minutes", test.minutes());
+        ArrayNode answers = node.putArray("answers");
+        test.answers().forEach(answers::add);
         return node;
     }
 

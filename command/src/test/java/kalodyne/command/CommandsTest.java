@@ -100,7 +100,8 @@ class CommandsTest {
         String gone = folder.resolve("gone.wav").toString();
         assertThat(analyse("--json", text.toString(), half.toString(), gone)).isEqualTo(2);
         JsonNode array = json("analyse.schema.json");
-        assertThat(array.get(0).get("error").get("problem").asText()).isEqualTo("This is not a WAV file.");
+        assertThat(array.get(0).get("error").get("problem").asText())
+                .isEqualTo("This is no sound file that can be read.");
         assertThat(array.get(1).get("frames").asInt()).isEqualTo(23_989);
         assertThat(array.get(2).get("error").get("problem").asText()).isEqualTo("There is no such file.");
         assertThat(complained.toString(StandardCharsets.UTF_8).lines())

@@ -25,7 +25,8 @@ import java.util.List;
 public enum JsonFormat {
     SETUP("setup"),
     STUDIO("studio"),
-    CATALOGUE("catalogue");
+    CATALOGUE("catalogue"),
+    CAUSES("causes");
 
     /** The newest version of each format that this program knows. */
     private static final int VERSION = 1;

@@ -22,18 +22,33 @@ final class Biquad {
         this.a2 = a2;
     }
 
-    /** Filters in place. */
-    void filter(double[] samples, int count) {
+    /**
+     * Filters by this one and then by another. Both in one loop, so that the second works on one sample while the first works on the
+     * next.
+     *
+     * @param filtered is filled
+     */
+    void filterInto(Biquad next, float[] samples, double[] filtered, int count) {
         double s1 = first;
         double s2 = second;
+        double t1 = next.first;
+        double t2 = next.second;
         for (int i = 0; i < count; i++) {
             double x = samples[i];
             double y = b0 * x + s1;
-            s1 = b1 * x - a1 * y + s2;
+            s1 = b1 * x + s2 - a1 * y;
             s2 = b2 * x - a2 * y;
-            samples[i] = y;
+            double z = next.b0 * y + t1;
+            t1 = next.b1 * y + t2 - next.a1 * z;
+            t2 = next.b2 * y - next.a2 * z;
+            filtered[i] = z;
         }
-        first = Math.abs(s1) < NOTHING ? 0 : s1;
-        second = Math.abs(s2) < NOTHING ? 0 : s2;
+        keep(s1, s2);
+        next.keep(t1, t2);
+    }
+
+    private void keep(double one, double other) {
+        first = Math.abs(one) < NOTHING ? 0 : one;
+        second = Math.abs(other) < NOTHING ? 0 : other;
     }
 }

@@ -1,5 +1,8 @@
 package kalodyne.core.measure;
 
+import java.util.List;
+import java.util.stream.IntStream;
+
 /** All that is listened for in one channel, besides plain levels. */
 public final class ChannelEar {
     private final TruePeakMeter truePeak = new TruePeakMeter();
@@ -9,11 +12,19 @@ public final class ChannelEar {
     private final ClickMeter clicks;
     private final DropoutMeter holes;
 
-    public ChannelEar(double sampleRateHz) {
-        spectra = new SpectrumMeter(sampleRateHz);
+    private ChannelEar(SpectrumMaker maker, double sampleRateHz, int channels) {
+        spectra = new SpectrumMeter(maker, sampleRateHz, channels);
         levels = new LevelTrack(sampleRateHz);
         clicks = new ClickMeter(sampleRateHz);
         holes = new DropoutMeter(sampleRateHz);
+    }
+
+    /** One for each channel of a recording. They share what only one needs at a time. */
+    public static List<ChannelEar> forChannels(int channels, double sampleRateHz) {
+        SpectrumMaker maker = SpectrumMeter.maker(sampleRateHz);
+        return IntStream.range(0, channels)
+                .mapToObj(c -> new ChannelEar(maker, sampleRateHz, channels))
+                .toList();
     }
 
     /** Takes the next samples, all of which are numbers. */

@@ -44,7 +44,7 @@ public final class ClickMeter {
     private float slotLargest;
     private float slotSum;
     private float slotPower;
-    private long slotPosition;
+    private int slotPosition;
     private int inSlot;
 
     public ClickMeter(double sampleRateHz) {
@@ -52,23 +52,47 @@ public final class ClickMeter {
     }
 
     public void accept(float[] samples, int count) {
-        for (int i = 0; i < count; i++) {
-            float x = samples[i];
-            float jump = Math.abs(x - 3 * x1 + 3 * x2 - x3);
-            x3 = x2;
-            x2 = x1;
-            x1 = x;
-            slotSum += jump;
-            slotPower += x * x;
-            if (jump > slotLargest) {
-                slotLargest = jump;
-                slotPosition = frame + i;
-            }
-            if (++inSlot == slotFrames) {
+        int at = 0;
+        while (at < count) {
+            int to = Math.min(count, at + slotFrames - inSlot);
+            look(samples, at, to);
+            inSlot += to - at;
+            frame += to - at;
+            at = to;
+            if (inSlot == slotFrames) {
                 finishSlot();
             }
         }
-        frame += count;
+    }
+
+    private void look(float[] samples, int from, int to) {
+        float a = x1;
+        float b = x2;
+        float c = x3;
+        float sum = 0;
+        float power = 0;
+        float most = slotLargest;
+        int position = slotPosition;
+        for (int i = from; i < to; i++) {
+            float x = samples[i];
+            float jump = Math.abs(x - 3 * a + 3 * b - c);
+            c = b;
+            b = a;
+            a = x;
+            sum += jump;
+            power += x * x;
+            if (jump > most) {
+                most = jump;
+                position = inSlot + i - from;
+            }
+        }
+        x1 = a;
+        x2 = b;
+        x3 = c;
+        slotSum += sum;
+        slotPower += power;
+        slotLargest = most;
+        slotPosition = position;
     }
 
     private void finishSlot() {
@@ -76,11 +100,12 @@ public final class ClickMeter {
         largest[at] = slotLargest;
         sums[at] = slotSum;
         powers[at] = slotPower;
-        positions[at] = slotPosition;
+        positions[at] = frame - slotFrames + slotPosition;
         slots++;
         slotLargest = 0;
         slotSum = 0;
         slotPower = 0;
+        slotPosition = 0;
         inSlot = 0;
         if (slots >= RING) {
             judgeMiddle();
@@ -93,17 +118,18 @@ public final class ClickMeter {
 
     private void judgeMiddle() {
         float jump = largest[slot(0)];
-        if (jump < DIFFERENCE_OF_JUMP * LEAST_JUMP) {
-            return;
-        }
-        float others = 0;
-        for (int d = 2; d <= REACH; d++) {
-            others = Math.max(others, Math.max(largest[slot(-d)], largest[slot(d)]));
-        }
         boolean ofThree = jump >= largest[slot(-1)] && jump > largest[slot(1)];
-        if (!ofThree || jump < OVER_OTHERS * others) {
+        float beside = Math.max(largest[slot(-2)], largest[slot(2)]);
+        if (jump < DIFFERENCE_OF_JUMP * LEAST_JUMP || !ofThree || jump < OVER_OTHERS * beside || !standsOut(jump)) {
             return;
         }
+        count++;
+        if (clicks.size() < MOST_KEPT) {
+            clicks.add(new Event(positions[slot(0)], positions[slot(0)] + 1, jump / DIFFERENCE_OF_JUMP));
+        }
+    }
+
+    private boolean standsOut(float jump) {
         double before = 0;
         double after = 0;
         double powerBefore = 0;
@@ -116,12 +142,13 @@ public final class ClickMeter {
         }
         double mean = (before + after) / (2 * (NEAR - 1) * slotFrames);
         if (jump < OVER_MEAN * mean || !isAlike(powerBefore, powerAfter) || !isAlike(before * before, after * after)) {
-            return;
+            return false;
         }
-        count++;
-        if (clicks.size() < MOST_KEPT) {
-            clicks.add(new Event(positions[slot(0)], positions[slot(0)] + 1, jump / DIFFERENCE_OF_JUMP));
+        float others = 0;
+        for (int d = 2; d <= REACH; d++) {
+            others = Math.max(others, Math.max(largest[slot(-d)], largest[slot(d)]));
         }
+        return jump >= OVER_OTHERS * others;
     }
 
     private static boolean isAlike(double one, double other) {

@@ -10,7 +10,7 @@ import java.util.List;
 public final class DropoutMeter {
     private static final double SHORTEST_SECONDS = 0.0005;
     private static final double LONGEST_SECONDS = 0.15;
-    private static final double MEMORY_SECONDS = 0.004;
+    private static final double MEMORY_SECONDS = 0.012;
 
     /** In power: −50 dBFS. */
     private static final double LEAST_POWER = 1e-5;
@@ -51,30 +51,39 @@ public final class DropoutMeter {
     }
 
     public void accept(float[] samples, int count) {
+        float before = last;
+        float level = power;
+        float rest = 1 - keep;
         for (int i = 0; i < count; i++) {
             float x = samples[i];
-            if (x != last) {
+            if (x != before) {
                 if (frame + i - runStart >= shortest) {
-                    endRun(frame + i);
+                    endRun(before, frame + i);
                 }
                 runStart = frame + i;
-                powerBeforeRun = power;
+                powerBeforeRun = level;
+                before = x;
             }
-            last = x;
-            power = keep * power + (1 - keep) * x * x;
+            level = keep * level + rest * x * x;
             if (holeStart >= 0) {
-                powerBehind += x * x;
-                if (frame + i - holeEnd == lookAhead) {
-                    judge();
-                }
+                hearBehind(x, frame + i);
             }
         }
+        last = before;
+        power = level;
         frame += count;
     }
 
-    private void endRun(long end) {
+    private void hearBehind(float x, long at) {
+        powerBehind += x * x;
+        if (at - holeEnd == lookAhead) {
+            judge();
+        }
+    }
+
+    private void endRun(float value, long end) {
         long length = end - runStart;
-        boolean inSound = powerBeforeRun > LEAST_POWER && last * last < MIDDLE * MIDDLE * powerBeforeRun;
+        boolean inSound = powerBeforeRun > LEAST_POWER && value * value < MIDDLE * MIDDLE * powerBeforeRun;
         if (length <= longest && inSound) {
             holeStart = runStart;
             holeEnd = end;

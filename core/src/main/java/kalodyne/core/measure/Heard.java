@@ -37,6 +37,8 @@ public record Heard(
 
     private static final double FAR_BELOW_DB = 30;
     private static final double STEADY_DB = 3;
+    private static final double COMES_AND_GOES_DB = 6;
+    private static final double NEARLY_ALL = 0.7;
     private static final double NO_PITCH_DB = -4;
     private static final double NOISE_FROM_HZ = 200;
 
@@ -66,9 +68,17 @@ public record Heard(
                 : OptionalDouble.empty();
     }
 
-    /** Tones at multiples of the mains: in pauses, or else among what never stops. */
+    /** Tones at multiples of the mains: in pauses, or else among what never stops while other things come and go. */
     public Optional<Hum> hum() {
-        return pauses.map(found -> HumFinder.find(found.spectrum(), true))
-                .orElseGet(() -> HumFinder.find(lasting, false));
+        if (pauses.isPresent()) {
+            return HumFinder.find(pauses.get().spectrum(), true);
+        }
+        Optional<Hum> hum = HumFinder.find(lasting, false);
+        return range() > COMES_AND_GOES_DB ? hum : hum.filter(this::isNearlyAll);
+    }
+
+    /** Where nothing changes, a tone is no hum for being steady; but what is hardly anything else is. */
+    private boolean isNearlyAll(Hum hum) {
+        return hum.power() > NEARLY_ALL * lasting.power(0, lasting.hertz(lasting.steps() - 1));
     }
 }

@@ -43,9 +43,12 @@ final class KWeighting {
         return Math.tan(Math.PI * Math.min(hertz / rate, 0.49));
     }
 
-    /** Filters in place. */
-    void filter(double[] samples, int count) {
-        shelf.filter(samples, count);
-        highPass.filter(samples, count);
+    /**
+     * Filters.
+     *
+     * @param weighted is filled
+     */
+    void filter(float[] samples, double[] weighted, int count) {
+        shelf.filterInto(highPass, samples, weighted, count);
     }
 }

@@ -3,19 +3,26 @@ package kalodyne.core.measure;
 import kalodyne.core.units.Gain;
 
 /**
- * How often which power was met, in steps of a hundredth of a decibel, with the exact sum of what lies in each step. Percentiles
+ * How often which power was met, in small steps of level, with the exact sum of what lies in each step. Percentiles
  * are right to such a step, means above a threshold to what straddles it.
  */
 final class LevelHistogram {
-    private static final int STEPS_PER_DB = 100;
     private static final double LOWEST_DB = -160;
     private static final double HIGHEST_DB = 60;
-    private static final int STEPS = (int) ((HIGHEST_DB - LOWEST_DB) * STEPS_PER_DB);
 
-    private final long[] counts = new long[STEPS];
-    private final double[] sums = new double[STEPS];
+    private final int stepsPerDb;
+    private final long[] counts;
+    private final double[] sums;
     private long count;
     private long silent;
+
+    /** Empty, with so many steps a decibel. */
+    LevelHistogram(int stepsPerDb) {
+        this.stepsPerDb = stepsPerDb;
+        int steps = (int) ((HIGHEST_DB - LOWEST_DB) * stepsPerDb);
+        counts = new long[steps];
+        sums = new double[steps];
+    }
 
     /** Adds a power; nothing at all is counted apart. */
     void add(double power) {
@@ -30,8 +37,8 @@ final class LevelHistogram {
         count++;
     }
 
-    private static int step(double db) {
-        return (int) Math.max(0, Math.min(STEPS - 1, (db - LOWEST_DB) * STEPS_PER_DB));
+    private int step(double db) {
+        return (int) Math.max(0, Math.min(counts.length - 1, (db - LOWEST_DB) * stepsPerDb));
     }
 
     /** How many powers there are above silence. */
@@ -48,7 +55,7 @@ final class LevelHistogram {
     double meanFrom(double db) {
         double sum = 0;
         long found = 0;
-        for (int step = step(db); step < STEPS; step++) {
+        for (int step = step(db); step < counts.length; step++) {
             sum += sums[step];
             found += counts[step];
         }
@@ -60,7 +67,7 @@ final class LevelHistogram {
         long wanted = Math.max(1, Math.round(share * count));
         double sum = 0;
         long found = 0;
-        for (int step = 0; step < STEPS && found < wanted; step++) {
+        for (int step = 0; step < counts.length && found < wanted; step++) {
             sum += sums[step];
             found += counts[step];
         }
@@ -74,7 +81,7 @@ final class LevelHistogram {
      */
     double percentileFrom(double db, double share) {
         long above = 0;
-        for (int step = step(db); step < STEPS; step++) {
+        for (int step = step(db); step < counts.length; step++) {
             above += counts[step];
         }
         if (above == 0) {
@@ -86,6 +93,6 @@ final class LevelHistogram {
         while (found + counts[step] <= wanted) {
             found += counts[step++];
         }
-        return LOWEST_DB + (step + 0.5) / STEPS_PER_DB;
+        return LOWEST_DB + (step + 0.5) / stepsPerDb;
     }
 }

@@ -11,10 +11,11 @@ import kalodyne.core.units.Gain;
 public final class LevelTrack {
     private static final double STEPS_PER_SECOND = 100;
     private static final int STEPS_PER_STRETCH = 5;
+    private static final int STEPS_PER_DB = 10;
     private static final double QUIETEST_SHARE = 0.05;
 
     private final double sampleRateHz;
-    private final LevelHistogram stretches = new LevelHistogram();
+    private final LevelHistogram stretches = new LevelHistogram(STEPS_PER_DB);
     private final List<Listener> listeners = new ArrayList<>();
     private final GateFinder gates = new GateFinder();
     private final SwellFinder swells = new SwellFinder();

@@ -12,6 +12,7 @@ public final class LoudnessMeter {
     private static final int MOMENTARY_STEPS = 40;
     private static final int SHORT_TERM_STEPS = 300;
     private static final int STEPS_PER_BLOCK = 10;
+    private static final int STEPS_PER_LU = 100;
 
     /** So that a tone of 997 Hz at full scale in one channel is −3.01 LUFS (BS.1770). */
     private static final double OFFSET_DB = -0.691;
@@ -27,8 +28,8 @@ public final class LoudnessMeter {
     private final KWeighting[] filters;
     private final double[] stepPowers;
     private final double[] recent = new double[SHORT_TERM_STEPS];
-    private final LevelHistogram momentary = new LevelHistogram();
-    private final LevelHistogram shortTerm = new LevelHistogram();
+    private final LevelHistogram momentary = new LevelHistogram(STEPS_PER_LU);
+    private final LevelHistogram shortTerm = new LevelHistogram(STEPS_PER_LU);
 
     private long frames;
     private long steps;
@@ -57,10 +58,7 @@ public final class LoudnessMeter {
      * @param weighted is filled
      */
     public void weight(int channel, float[] samples, double[] weighted, int count) {
-        for (int i = 0; i < count; i++) {
-            weighted[i] = samples[i];
-        }
-        filters[channel].filter(weighted, count);
+        filters[channel].filter(samples, weighted, count);
     }
 
     /** Takes the next block: what {@link #weight} made of each channel. */

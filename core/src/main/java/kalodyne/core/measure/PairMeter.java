@@ -16,21 +16,46 @@ public final class PairMeter {
      * @param leftWeighted the same weighted as the ear does
      */
     public void accept(float[] left, float[] right, double[] leftWeighted, double[] rightWeighted, int count) {
+        plain(left, right, count);
+        heard(leftWeighted, rightWeighted, count);
+    }
+
+    private void plain(float[] left, float[] right, int count) {
+        double ll = 0;
+        double rr = 0;
+        double lr = 0;
+        float most = 0;
+        for (int i = 0; i < count; i++) {
+            float apart = Math.abs(left[i] - right[i]);
+            double l = left[i];
+            double r = right[i];
+            ll += l * l;
+            rr += r * r;
+            lr += l * r;
+            if (apart > most) {
+                most = apart;
+            }
+        }
+        leftPower += ll;
+        rightPower += rr;
+        product += lr;
+        difference = Math.max(difference, most);
+    }
+
+    private void heard(double[] left, double[] right, int count) {
+        double ll = 0;
+        double rr = 0;
+        double lr = 0;
         for (int i = 0; i < count; i++) {
             double l = left[i];
             double r = right[i];
-            leftPower += l * l;
-            rightPower += r * r;
-            product += l * r;
-            difference = Math.max(difference, Math.abs(l - r));
+            ll += l * l;
+            rr += r * r;
+            lr += l * r;
         }
-        for (int i = 0; i < count; i++) {
-            double l = leftWeighted[i];
-            double r = rightWeighted[i];
-            leftHeard += l * l;
-            rightHeard += r * r;
-            heardProduct += l * r;
-        }
+        leftHeard += ll;
+        rightHeard += rr;
+        heardProduct += lr;
     }
 
     public Pair pair() {

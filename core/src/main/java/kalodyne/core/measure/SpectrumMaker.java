@@ -14,6 +14,7 @@ final class SpectrumMaker {
     private final double sampleRateHz;
     private final float[] window;
     private final float[] work;
+    private final float[] powers;
     private final FloatFFT_1D transform;
     private final double scale;
 
@@ -22,6 +23,7 @@ final class SpectrumMaker {
         this.sampleRateHz = sampleRateHz;
         this.window = Windows.hann(length);
         this.work = new float[length];
+        this.powers = new float[length / 2 + 1];
         this.transform = new FloatFFT_1D(length);
         double squares = 0;
         for (float value : window) {
@@ -47,9 +49,9 @@ final class SpectrumMaker {
      * Power by frequency.
      *
      * @param samples of the length, from their start
-     * @param powers is filled
+     * @return filled anew the next time
      */
-    void powers(float[] samples, float[] powers) {
+    float[] powers(float[] samples) {
         for (int i = 0; i < length; i++) {
             work[i] = samples[i] * window[i];
         }
@@ -62,6 +64,7 @@ final class SpectrumMaker {
             float imaginary = work[2 * step + 1];
             powers[step] = (float) (scale * (real * real + imaginary * imaginary));
         }
+        return powers;
     }
 
     /** The spectrum of the powers that were summed up. */

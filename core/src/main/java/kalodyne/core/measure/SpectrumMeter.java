@@ -13,36 +13,58 @@ public final class SpectrumMeter {
     private static final double SECONDS = 0.34;
     private static final int LEAST_LENGTH = 256;
 
-    /** Beyond the first minutes every second stretch is enough. */
-    private static final double OVERLAP_UNTIL_SECONDS = 120;
+    /** A third of a second at 384 kHz. What says that it has a higher rate is looked at in shorter stretches. */
+    private static final int MOST_LENGTH = 1 << 17;
 
-    private static final int QUIET_PLACES = 10;
-    private static final int SAMPLES_IN_TIME = 48;
+    /** Beyond the first minutes stretches need not overlap, and one in four is enough for means. */
+    private static final double CLOSELY_UNTIL_SECONDS = 120;
+
+    private static final int ONE_IN = 4;
+
+    /** How much is kept of each channel, by how many channels there are, so that many do not take too much memory. */
+    private static final int MOST_QUIET_PLACES = 10;
+
+    private static final int QUIET_PLACES_IN_ALL = 256;
+    private static final int MOST_SAMPLES_IN_TIME = 48;
+    private static final int LEAST_SAMPLES_IN_TIME = 12;
+    private static final int SAMPLES_IN_ALL = 1_536;
     private static final double SAMPLED_UP_TO_HZ = 2_500;
 
     private final SpectrumMaker maker;
     private final float[] line;
-    private final float[] powers;
     private final double[] sums;
     private final QuietPlaces quiet;
     private final int sampledSteps;
     private final List<float[]> sampled = new ArrayList<>();
     private final double sampleRateHz;
+    private final int mostSamples;
 
     private int filled;
     private long lineStart;
     private long stretches;
     private long sampleEvery = 1;
 
-    public SpectrumMeter(double sampleRateHz) {
+    /**
+     * A meter that has heard nothing.
+     *
+     * @param maker may serve several meters, one after the other
+     * @param channels how many of them there are
+     */
+    SpectrumMeter(SpectrumMaker maker, double sampleRateHz, int channels) {
+        this.maker = maker;
         this.sampleRateHz = sampleRateHz;
-        int length = Math.max(LEAST_LENGTH, Integer.highestOneBit((int) (SECONDS * sampleRateHz * Math.sqrt(2))));
-        maker = new SpectrumMaker(length, sampleRateHz);
-        line = new float[length];
-        powers = new float[maker.steps()];
+        line = new float[maker.length()];
+        mostSamples = Math.max(LEAST_SAMPLES_IN_TIME, Math.min(MOST_SAMPLES_IN_TIME, SAMPLES_IN_ALL / channels));
         sums = new double[maker.steps()];
-        quiet = new QuietPlaces(QUIET_PLACES, length);
+        int places = Math.max(1, Math.min(MOST_QUIET_PLACES, QUIET_PLACES_IN_ALL / channels));
+        quiet = new QuietPlaces(places, maker.length());
         sampledSteps = Math.min(maker.steps(), (int) (SAMPLED_UP_TO_HZ / maker.stepHz()) + 1);
+    }
+
+    /** What looks at stretches of the right length. */
+    static SpectrumMaker maker(double sampleRateHz) {
+        int length = Integer.highestOneBit((int) (SECONDS * sampleRateHz * Math.sqrt(2)));
+        return new SpectrumMaker(Math.max(LEAST_LENGTH, Math.min(MOST_LENGTH, length)), sampleRateHz);
     }
 
     public void accept(float[] samples, int count) {
@@ -53,9 +75,11 @@ public final class SpectrumMeter {
             filled += taken;
             at += taken;
             if (filled == line.length) {
-                look();
-                boolean overlap = lineStart < OVERLAP_UNTIL_SECONDS * sampleRateHz;
-                int hop = overlap ? line.length / 2 : line.length;
+                quiet.offer(lineStart, line);
+                if (isClose() || lineStart / line.length % ONE_IN == 0) {
+                    look();
+                }
+                int hop = isClose() ? line.length / 2 : line.length;
                 System.arraycopy(line, hop, line, 0, line.length - hop);
                 filled = line.length - hop;
                 lineStart += hop;
@@ -63,15 +87,18 @@ public final class SpectrumMeter {
         }
     }
 
+    private boolean isClose() {
+        return lineStart < CLOSELY_UNTIL_SECONDS * sampleRateHz;
+    }
+
     private void look() {
-        maker.powers(line, powers);
+        float[] powers = maker.powers(line);
         for (int step = 0; step < powers.length; step++) {
             sums[step] += powers[step];
         }
-        quiet.offer(lineStart, line);
         if (stretches % sampleEvery == 0) {
             sampled.add(Arrays.copyOf(powers, sampledSteps));
-            if (sampled.size() > SAMPLES_IN_TIME) {
+            if (sampled.size() > mostSamples) {
                 thin();
             }
         }
@@ -100,8 +127,7 @@ public final class SpectrumMeter {
     }
 
     private QuietStretch lookAt(QuietPlaces.Quiet place) {
-        float[] at = new float[maker.steps()];
-        maker.powers(place.samples(), at);
+        float[] at = maker.powers(place.samples());
         return new QuietStretch(
                 place.start(),
                 place.start() + maker.length(),

@@ -49,29 +49,41 @@ final class TruePeakMeter {
     }
 
     private void measure(int places) {
-        float largest = 0;
-        for (float sample : line) {
-            largest = Math.max(largest, Math.abs(sample));
-        }
+        float largest = largest(line, line.length);
         peak = Math.max(peak, largest);
         if (largest * MOST_EXCESS <= peak) {
             return;
         }
         for (float[] weights : WEIGHTS) {
             interpolate(weights, places);
-            for (int i = 0; i < places; i++) {
-                peak = Math.max(peak, Math.abs(values[i]));
-            }
+            peak = Math.max(peak, largest(values, places));
         }
     }
 
-    /** One weight after the other over all places, so that many places are summed at once. */
+    private static float largest(float[] samples, int count) {
+        float most = 0;
+        float least = 0;
+        for (int i = 0; i < count; i++) {
+            float x = samples[i];
+            if (x > most) {
+                most = x;
+            } else if (x < least) {
+                least = x;
+            }
+        }
+        return Math.max(most, -least);
+    }
+
+    /** Four weights after four over all places, so that many places are summed at once. */
     private void interpolate(float[] weights, int places) {
         Arrays.fill(values, 0, places, 0);
-        for (int tap = 0; tap < TAPS; tap++) {
-            float weight = weights[tap];
+        for (int tap = 0; tap < TAPS; tap += 4) {
+            float a = weights[tap];
+            float b = weights[tap + 1];
+            float c = weights[tap + 2];
+            float d = weights[tap + 3];
             for (int i = 0; i < places; i++) {
-                values[i] += weight * line[tap + i];
+                values[i] += a * line[tap + i] + b * line[tap + 1 + i] + c * line[tap + 2 + i] + d * line[tap + 3 + i];
             }
         }
     }

@@ -16,46 +16,71 @@ public final class WaveShapeMeter {
     private static final int SHORTEST_TOP = 5;
 
     /** How much the middle of a top bulges over the line between its ends: 3.6 % where it is round, 6 % where it is pointed. */
-    private static final double STRAIGHT = 0.006;
+    private static final double STRAIGHT = 0.005;
 
     private final WaveShapes.Side up = new WaveShapes.Side();
     private final WaveShapes.Side down = new WaveShapes.Side();
+    /** The half-wave that is going on, as far as it was seen. */
     private final float[] half = new float[LONGEST];
+
     private int length;
     private boolean isTooLong;
-    private float top;
-    private int topAt;
     private boolean isUp = true;
     private long frame;
 
+    /** Of the half-wave that is measured. */
+    private float top;
+
+    private int topAt;
+
     public void accept(float[] samples, int count) {
-        for (int i = 0; i < count; i++) {
-            float x = samples[i];
-            if ((x >= 0) != isUp) {
-                finish(frame + i);
-                isUp = x >= 0;
-            }
-            float size = Math.abs(x);
-            if (size > top) {
-                top = size;
-                topAt = length;
-            }
-            if (length < LONGEST) {
-                half[length++] = size;
+        int at = 0;
+        while (at < count) {
+            int end = at;
+            if (isUp) {
+                while (end < count && samples[end] >= 0) {
+                    end++;
+                }
             } else {
-                isTooLong = true;
+                while (end < count && samples[end] < 0) {
+                    end++;
+                }
+            }
+            keep(samples, at, end);
+            at = end;
+            if (at < count) {
+                finish(frame + at);
+                isUp = !isUp;
             }
         }
         frame += count;
     }
 
+    private void keep(float[] samples, int from, int to) {
+        int fitting = Math.min(to - from, LONGEST - length);
+        System.arraycopy(samples, from, half, length, fitting);
+        length += fitting;
+        isTooLong |= fitting < to - from;
+    }
+
     private void finish(long end) {
-        if (top >= LEAST_TOP && !isTooLong) {
+        if (!isTooLong && findTop() >= LEAST_TOP) {
             measure(end);
         }
         length = 0;
         isTooLong = false;
+    }
+
+    private float findTop() {
         top = 0;
+        for (int i = 0; i < length; i++) {
+            float size = Math.abs(half[i]);
+            if (size > top) {
+                top = size;
+                topAt = i;
+            }
+        }
+        return top;
     }
 
     private void measure(long end) {
@@ -63,7 +88,7 @@ public final class WaveShapeMeter {
         for (int i = 0; i < length; i++) {
             sum += half[i];
         }
-        (isUp ? up : down).add(top, isFlat(), sum / length / top, end - length, end);
+        (isUp ? up : down).add(top, isFlat(), Math.abs(sum) / length / top, end - length, end);
     }
 
     /**
@@ -72,11 +97,11 @@ public final class WaveShapeMeter {
     private boolean isFlat() {
         float edge = TOP * top;
         int from = topAt;
-        while (from > 0 && half[from - 1] >= edge) {
+        while (from > 0 && Math.abs(half[from - 1]) >= edge) {
             from--;
         }
         int to = topAt + 1;
-        while (to < length && half[to] >= edge) {
+        while (to < length && Math.abs(half[to]) >= edge) {
             to++;
         }
         int wide = to - from;

@@ -11,8 +11,14 @@ import kalodyne.core.units.Gain;
 public record WaveShapes(Side up, Side down) {
     /** Half-waves of one side, by height in steps of a quarter decibel. */
     public static final class Side {
-        static final double STEPS_PER_DB = 4;
+        private static final double STEPS_PER_DB = 4;
         private static final int STEPS = 240;
+
+        /** What is left of a number tells its height to 0.02 dB. */
+        private static final int UNUSED_BITS = 14;
+
+        private static final int FIRST_BITS = Float.floatToIntBits(0.001f) >>> UNUSED_BITS;
+        private static final short[] STEP_BY_BITS = stepByBits();
 
         private final long[] counts = new long[STEPS];
         private final long[] flats = new long[STEPS];
@@ -23,7 +29,7 @@ public record WaveShapes(Side up, Side down) {
         Side() {}
 
         void add(float top, boolean flat, double full, long from, long to) {
-            int step = step(Gain.ofRatio(top).db());
+            int step = step(top);
             counts[step]++;
             fullness[step] += full;
             if (flat) {
@@ -33,9 +39,23 @@ public record WaveShapes(Side up, Side down) {
             }
         }
 
-        /** The step of a height; step 0 is full scale and above. */
-        static int step(double dbfs) {
-            return (int) Math.max(0, Math.min(STEPS - 1, Math.floor(-dbfs * STEPS_PER_DB)));
+        /**
+         * The step of a height; step 0 is full scale and above. Looked up by the leading bits of the number, which are its logarithm,
+         * nearly: a logarithm for each half-wave would cost more than all the rest.
+         */
+        private static int step(float top) {
+            int index = (Float.floatToIntBits(top) >>> UNUSED_BITS) - FIRST_BITS;
+            return index < 0 ? STEPS - 1 : index >= STEP_BY_BITS.length ? 0 : STEP_BY_BITS[index];
+        }
+
+        private static short[] stepByBits() {
+            short[] steps = new short[(Float.floatToIntBits(1) >>> UNUSED_BITS) - FIRST_BITS + 1];
+            for (int i = 0; i < steps.length; i++) {
+                int middle = ((FIRST_BITS + i) << UNUSED_BITS) + (1 << (UNUSED_BITS - 1));
+                double dbfs = Gain.ofRatio(Float.intBitsToFloat(middle)).db();
+                steps[i] = (short) Math.max(0, Math.min(STEPS - 1, Math.floor(-dbfs * STEPS_PER_DB)));
+            }
+            return steps;
         }
 
         public int steps() {

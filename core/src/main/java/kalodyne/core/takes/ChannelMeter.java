@@ -2,6 +2,7 @@ package kalodyne.core.takes;
 
 import java.util.OptionalDouble;
 import kalodyne.core.measure.ChannelEar;
+import kalodyne.core.measure.Heard;
 import kalodyne.core.sound.SoundHeader;
 
 /** Measures one channel as its samples come by. */
@@ -25,9 +26,9 @@ final class ChannelMeter {
     private float low;
     private float high;
 
-    ChannelMeter(SoundHeader header) {
+    ChannelMeter(SoundHeader header, ChannelEar ear) {
         clips = new ClipDetector(header.format().resolutionBits(), header.sampleRateHz());
-        ear = new ChannelEar(header.sampleRateHz());
+        this.ear = ear;
     }
 
     /** Takes the next samples. Those that are no numbers are silenced in place. */
@@ -109,7 +110,8 @@ final class ChannelMeter {
     }
 
     ChannelReport report() {
-        clips.finish();
+        Heard heard = ear.heard();
+        clips.finish(heard.truePeak());
         return new ChannelReport(
                 peak,
                 frames == 0 ? 0 : Math.sqrt(sumOfSquares / frames),
@@ -120,7 +122,7 @@ final class ChannelMeter {
                 clips.places().toList(),
                 clips.places().count(),
                 unusable,
-                ear.heard(),
+                heard,
                 overview.overview());
     }
 }

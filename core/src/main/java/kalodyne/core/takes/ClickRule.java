@@ -19,12 +19,15 @@ final class ClickRule implements TakeRule {
     /** Below this, re the highest sample, a jump is not heard beside the music (common practice). */
     private static final double HEARD = 0.05;
 
-    /** A click that comes in equal time is played; one at the edge of a hole is told with the hole. */
+    /** A click that comes in equal time is played; one at the edge of a hole, or where tops are cut off,
+     * is told with those. */
     private static Occasions clicks(ChannelReport channel) {
         List<Event> holes = channel.heard().holes();
         return Occasions.of(channel.heard().clicks().stream()
                         .filter(click -> click.strength() > HEARD * channel.samplePeak())
                         .filter(click -> holes.stream().noneMatch(hole -> hole.isNear(click)))
+                        .filter(click ->
+                                channel.clipPlaces().stream().noneMatch(place -> place.holds(click.fromFrame())))
                         .toList())
                 .unlessRegular();
     }

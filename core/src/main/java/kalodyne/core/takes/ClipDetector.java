@@ -27,6 +27,9 @@ final class ClipDetector {
 
     private static final int TIMES_AS_MANY_AS_MISS = 3;
 
+    /** Between the samples of tops that were cut off the wave goes over; that of a tone made to fit does not. */
+    private static final double BETWEEN_SAMPLES = 1.05;
+
     /** What such narrow tops would have reached is not to be told: 1 dB over. */
     private static final double LITTLE_OVER = 1.12;
 
@@ -148,10 +151,15 @@ final class ClipDetector {
         return Math.min(MOST_OVERSHOOT, 1 + meeting / 2);
     }
 
-    /** Call once behind the last sample. */
-    void finish() {
+    /**
+     * Call once behind the last sample.
+     *
+     * @param truePeak the highest point of the wave, also between samples
+     */
+    void finish(double truePeak) {
         finishRun(last, last);
-        if (runs == 0 && touches >= MANY_TOUCHES && touches > TIMES_AS_MANY_AS_MISS * nearMisses) {
+        boolean overFullScale = truePeak > BETWEEN_SAMPLES;
+        if (runs == 0 && overFullScale && touches >= MANY_TOUCHES && touches > TIMES_AS_MANY_AS_MISS * nearMisses) {
             runs = touches;
             clippedSamples = touchingSamples;
             places = touchingPlaces;

@@ -27,7 +27,7 @@ final class HumRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
+        return IntStream.range(0, take.isSilent() ? 0 : take.channels().size())
                 .mapToObj(c -> take.channels().get(c).heard().hum().flatMap(hum -> finding(take, c, hum)))
                 .flatMap(Optional::stream)
                 .toList();
@@ -43,7 +43,7 @@ final class HumRule implements TakeRule {
         boolean rectifier = hum.isOfRectifier();
         String partials = hum.lines().stream()
                 .limit(MOST_NAMED)
-                .map(line -> Print.decimal(line.harmonic() * Math.round(hum.fundamentalHz()), 0))
+                .map(line -> Print.decimal(line.harmonic() * (double) Math.round(hum.fundamentalHz()), 0))
                 .collect(Collectors.joining(", "));
         return Optional.of(new Finding(
                 rectifier ? "hum.rectifier" : "hum.mains",

@@ -7,6 +7,10 @@ package kalodyne.core.takes;
  * @param toFrame behind its last frame
  */
 public record Stretch(long fromFrame, long toFrame) {
+    boolean holds(long frame) {
+        return frame >= fromFrame && frame < toFrame;
+    }
+
     long gapTo(Stretch later) {
         return later.fromFrame - toFrame;
     }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.measure.ChannelEar;
 import kalodyne.core.measure.LoudnessMeter;
 import kalodyne.core.measure.Pair;
 import kalodyne.core.measure.PairMeter;
@@ -30,8 +31,8 @@ public final class TakeReader {
     private TakeReader(SoundStream stream) {
         this.stream = stream;
         SoundHeader header = stream.header();
-        for (int c = 0; c < header.channels(); c++) {
-            channels.add(new ChannelMeter(header));
+        for (ChannelEar ear : ChannelEar.forChannels(header.channels(), header.sampleRateHz())) {
+            channels.add(new ChannelMeter(header, ear));
         }
         for (int c = 0; c + 1 < header.channels(); c += 2) {
             pairs.add(new PairMeter());

@@ -201,7 +201,7 @@ class TakesRoomTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            notes.wav  | Dear diary, today we played | This is not a WAV file. Choose a WAV
+            notes.wav  | Dear diary, today we played | This is no sound file that can be read. Choose a WAV
             empty.wav  | ''              | The file is empty. Copy it again
             cut.wav    | RIFFxxxxWAVE    | The file ends before its samples begin
             gone.wav   |                 | There is no such file. Check its name

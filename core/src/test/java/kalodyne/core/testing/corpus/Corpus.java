@@ -145,7 +145,7 @@ public final class Corpus {
                 return Set.of("saturation", "hiss");
             }
             if (hasAny("agc", "noise.gate", "level.low")) {
-                return Set.of("hiss");
+                return Set.of("hiss", "level.hot");
             }
             return hasAny("clip.digital", "clip.analogue") ? Set.of("dc", "saturation") : Set.of();
         }
@@ -157,12 +157,14 @@ public final class Corpus {
         private boolean canShow(Instruments player) {
             boolean driven = player == Instruments.DRIVEN_GUITAR || player == Instruments.FUZZ;
             boolean hits = player == Instruments.SHAKER || player == Instruments.METRONOME_AND_FLUTE;
-            boolean always = player == Instruments.METRONOME_AND_FLUTE;
+            boolean always = player == Instruments.METRONOME_AND_FLUTE
+                    || player == Instruments.PAD
+                    || player == Instruments.DRUMS;
             boolean square = player == Instruments.SQUARE_LEAD || player == Instruments.PULSE_LEAD;
             boolean steady = player == Instruments.LOW_ORGAN || player == Instruments.REEDS;
             boolean drums = player == Instruments.DRUMS || player == Instruments.DRUM_MACHINE;
             return !(hasAny("clip.analogue", "saturation") && (driven || hits || square))
-                    && !(has("saturation") && (steady || drums))
+                    && !(has("saturation") && (steady || drums || player == Instruments.CLOSING_SQUARE))
                     && !(hasAny("agc", "noise.gate") && always);
         }
 
@@ -196,7 +198,7 @@ public final class Corpus {
                 Faults.cut(channel, some(2.5, 8), random.nextBoolean());
             }
             if (has("saturation")) {
-                Faults.saturate(channel, some(1.7, 3));
+                Faults.saturate(channel, some(2.1, 2.8));
             }
             Phrase.highPass(channel, some(1, 4));
         }

@@ -5,6 +5,8 @@ import java.util.Random;
 /** A phrase that is being made: a line of samples to add notes to, with what notes are made of. */
 final class Phrase {
     static final int RATE = 48_000;
+    private static final int TABLE = 1 << 15;
+    private static final double[] SINE = sineTable();
 
     final double[] samples;
     final Random random;
@@ -46,8 +48,19 @@ final class Phrase {
         return 440 * Math.pow(2, (note - 69) / 12);
     }
 
+    /** Out of a table, right to −170 dB: notes are made of a great many of them. */
     static double sine(double cycles) {
-        return Math.sin(2 * Math.PI * cycles);
+        double at = (cycles - Math.floor(cycles)) * TABLE;
+        int before = (int) at;
+        return SINE[before] + (at - before) * (SINE[before + 1] - SINE[before]);
+    }
+
+    private static double[] sineTable() {
+        double[] table = new double[TABLE + 2];
+        for (int i = 0; i < table.length; i++) {
+            table[i] = Math.sin(2 * Math.PI * i / TABLE);
+        }
+        return table;
     }
 
     /**
