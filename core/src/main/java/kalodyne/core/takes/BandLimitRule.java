@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
@@ -34,12 +33,11 @@ final class BandLimitRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .mapToObj(c -> edge(take.channels().get(c).heard()).stream()
+        return TakeRules.eachHeard(
+                take,
+                (c, heard) -> edge(heard).stream()
                         .mapToObj(hertz -> finding(take, c, hertz))
-                        .findFirst())
-                .flatMap(Optional::stream)
-                .toList();
+                        .findFirst());
     }
 
     private static OptionalDouble edge(Heard heard) {

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
@@ -27,10 +26,9 @@ final class HumRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.isSilent() ? 0 : take.channels().size())
-                .mapToObj(c -> take.channels().get(c).heard().hum().flatMap(hum -> finding(take, c, hum)))
-                .flatMap(Optional::stream)
-                .toList();
+        return take.isSilent()
+                ? List.of()
+                : TakeRules.eachHeard(take, (c, heard) -> heard.hum().flatMap(hum -> finding(take, c, hum)));
     }
 
     private static Optional<Finding> finding(TakeReport take, int c, Hum hum) {

@@ -3,7 +3,6 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
@@ -28,10 +27,7 @@ final class RumbleRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .mapToObj(c -> finding(take, c, take.channels().get(c).heard()))
-                .flatMap(Optional::stream)
-                .toList();
+        return TakeRules.eachHeard(take, (c, heard) -> finding(take, c, heard));
     }
 
     private static Optional<Finding> finding(TakeReport take, int c, Heard heard) {

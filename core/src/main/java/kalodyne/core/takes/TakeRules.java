@@ -3,6 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.BiFunction;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
 import java.util.stream.DoubleStream;
@@ -12,6 +13,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.measure.Heard;
 
 /** All rules on a take by itself, whatever run it came from. */
 final class TakeRules {
@@ -49,6 +51,14 @@ final class TakeRules {
         return IntStream.range(0, take.channels().size())
                 .filter(c -> isWrong.test(take.channels().get(c)))
                 .mapToObj(finding)
+                .toList();
+    }
+
+    /** What there is to say of each channel by what was heard in it. */
+    static List<Finding> eachHeard(TakeReport take, BiFunction<Integer, Heard, Optional<Finding>> finding) {
+        return IntStream.range(0, take.channels().size())
+                .mapToObj(c -> finding.apply(c, take.channels().get(c).heard()))
+                .flatMap(Optional::stream)
                 .toList();
     }
 

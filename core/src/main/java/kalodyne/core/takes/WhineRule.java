@@ -3,7 +3,6 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
@@ -32,10 +31,7 @@ final class WhineRule implements TakeRule {
 
     @Override
     public List<Finding> check(TakeReport take) {
-        return IntStream.range(0, take.channels().size())
-                .mapToObj(c -> take.channels().get(c).heard().pauses().flatMap(pauses -> finding(take, c, pauses)))
-                .flatMap(Optional::stream)
-                .toList();
+        return TakeRules.eachHeard(take, (c, heard) -> heard.pauses().flatMap(pauses -> finding(take, c, pauses)));
     }
 
     private static Optional<Finding> finding(TakeReport take, int c, Pauses pauses) {
