@@ -2,9 +2,10 @@ package kalodyne.core.causes;
 
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.measure.Hum;
+import kalodyne.core.takes.Ceiling;
 import kalodyne.core.takes.TakeReport;
 
 /** What shows in a take, in the words of the book of causes. */
@@ -13,8 +14,8 @@ public final class Symptoms {
 
     private Symptoms() {}
 
-    /** What a take by itself shows. Whether it is louder or softer than predicted is for whoever knows its run. */
-    public static Known of(TakeReport take) {
+    /** What shows whatever is complained of. */
+    private static Known of(TakeReport take) {
         List<Finding> findings = take.findings();
         Known known = Known.NOTHING
                 .with("hum-too", has(findings, "hum.mains") || has(findings, "hum.rectifier"))
@@ -26,23 +27,25 @@ public final class Symptoms {
                 .with("one-of-two", has(findings, "channel.dead"))
                 .with(
                         "one-sided",
-                        findings.stream()
-                                .anyMatch(each -> each.code().equals("clip.analogue")
-                                        && each.title().contains("one side")))
+                        take.channels().stream()
+                                .anyMatch(channel -> channel.ceiling()
+                                        .map(Ceiling::isOneSided)
+                                        .orElse(false)))
                 .with(
                         "many",
                         findings.stream()
                                 .filter(each -> each.code().equals("dropout")
                                         || each.code().equals("click"))
                                 .anyMatch(each -> each.figure().value() >= MANY_PLACES));
-        if (take.hum().isPresent()) {
-            boolean even = take.hum().get().isOfRectifier();
-            known = known.with("even", even).with("odd", !even);
-        }
-        return known;
+        return take.hum()
+                .map(Hum::isOfRectifier)
+                .map(even -> known.with("even", even).with("odd", !even))
+                .orElse(known);
     }
 
-    /** The same for a complaint of which the findings are known: in which channels it is. */
+    /**
+     * What a take by itself shows of a complaint. Whether it is louder or softer than predicted is for whoever knows its run.
+     */
     public static Known of(TakeReport take, Complaint complaint) {
         Known known = of(take);
         if (take.channels().size() < 2) {
@@ -54,7 +57,7 @@ public final class Symptoms {
                 .filter(Place.Stretch.class::isInstance)
                 .map(place -> ((Place.Stretch) place).channel())
                 .distinct()
-                .collect(Collectors.toList());
+                .toList();
         boolean all = channels.contains(OptionalInt.empty())
                 || channels.size() == take.channels().size();
         return known.with("all-channels", all);

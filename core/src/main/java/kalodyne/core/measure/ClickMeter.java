@@ -35,7 +35,6 @@ public final class ClickMeter {
     private final long[] positions = new long[RING];
     private final List<Event> clicks = new ArrayList<>();
 
-    private long count;
     private long frame;
     private long slots;
     private float x1;
@@ -123,7 +122,6 @@ public final class ClickMeter {
         if (jump < DIFFERENCE_OF_JUMP * LEAST_JUMP || !ofThree || jump < OVER_OTHERS * beside || !standsOut(jump)) {
             return;
         }
-        count++;
         if (clicks.size() < MOST_KEPT) {
             clicks.add(new Event(positions[slot(0)], positions[slot(0)] + 1, jump / DIFFERENCE_OF_JUMP));
         }
@@ -153,11 +151,6 @@ public final class ClickMeter {
 
     private static boolean isAlike(double one, double other) {
         return one <= SAME_SOUND * other && other <= SAME_SOUND * one;
-    }
-
-    /** How many there are. */
-    public long count() {
-        return count;
     }
 
     /** Where, with the height of the jump; of very many, the first. */

@@ -29,7 +29,6 @@ public final class DropoutMeter {
     private final float keep;
     private final List<Event> holes = new ArrayList<>();
 
-    private long count;
     private long frame;
     private float last;
     private float power;
@@ -95,17 +94,11 @@ public final class DropoutMeter {
     private void judge() {
         float behind = powerBehind / lookAhead;
         if (behind <= SAME_SOUND * powerBeforeHole && powerBeforeHole <= SAME_SOUND * behind) {
-            count++;
             if (holes.size() < MOST_KEPT) {
                 holes.add(new Event(holeStart, holeEnd, Math.sqrt(powerBeforeHole)));
             }
         }
         holeStart = -1;
-    }
-
-    /** How many there are. */
-    public long count() {
-        return count;
     }
 
     /** Where, with the RMS before each; of very many, the first. */

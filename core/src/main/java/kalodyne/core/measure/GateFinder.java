@@ -7,7 +7,7 @@ import java.util.List;
  * Finds where the level is steady for 60 ms, or fades slowly, and then falls by 12 dB or more within 20 ms, to stay there. What
  * dies away by itself does not end so.
  */
-final class GateFinder implements LevelTrack.Listener {
+final class GateFinder {
     private static final int BEFORE = 6;
     private static final int BEHIND = 5;
     private static final int FALL = 2;
@@ -27,8 +27,14 @@ final class GateFinder implements LevelTrack.Listener {
     private final List<LevelChange> closings = new ArrayList<>();
     private long quietUntil;
 
-    @Override
-    public void step(long step, double db, double brightnessDb) {
+    /**
+     * Takes the next step.
+     *
+     * @param step its number, from 0
+     * @param db mean square round the mean, in decibels
+     * @param brightnessDb mean square of the differences from sample to sample, over that mean square
+     */
+    void step(long step, double db, double brightnessDb) {
         levels[(int) (step % RING)] = db;
         colours[(int) (step % RING)] = brightnessDb;
         if (step < RING - 1 || step < quietUntil) {

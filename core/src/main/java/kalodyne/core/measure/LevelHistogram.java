@@ -74,6 +74,11 @@ final class LevelHistogram {
         return found == 0 ? 0 : sum / found;
     }
 
+    /** The level below which a share of all lies, in decibels; negative infinity where there is none above silence. */
+    double percentile(double share) {
+        return percentileFrom(LOWEST_DB, share);
+    }
+
     /**
      * The level below which a share of all lies that are at or above a level.
      *

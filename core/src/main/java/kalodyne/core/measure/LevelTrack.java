@@ -1,6 +1,5 @@
 package kalodyne.core.measure;
 
-import java.util.ArrayList;
 import java.util.List;
 import kalodyne.core.units.Gain;
 
@@ -16,7 +15,6 @@ public final class LevelTrack {
 
     private final double sampleRateHz;
     private final LevelHistogram stretches = new LevelHistogram(STEPS_PER_DB);
-    private final List<Listener> listeners = new ArrayList<>();
     private final GateFinder gates = new GateFinder();
     private final SwellFinder swells = new SwellFinder();
 
@@ -32,23 +30,9 @@ public final class LevelTrack {
     private double stretchSquares;
     private int stretchFrames;
 
-    /** Hears the level step by step. */
-    interface Listener {
-        /**
-         * The next step.
-         *
-         * @param step its number, from 0
-         * @param db mean square round the mean, in decibels; not below −200
-         * @param brightnessDb mean square of the differences from sample to sample, over that mean square
-         */
-        void step(long step, double db, double brightnessDb);
-    }
-
     public LevelTrack(double sampleRateHz) {
         this.sampleRateHz = sampleRateHz;
         this.stepEnd = Math.max(1, Math.round(sampleRateHz / STEPS_PER_SECOND));
-        listeners.add(gates);
-        listeners.add(swells);
     }
 
     public void accept(float[] samples, int count) {
@@ -88,9 +72,8 @@ public final class LevelTrack {
         double power = variance(sum, squares, inStep);
         double db = decibels(power);
         double brightness = decibels(jumps / inStep) - db;
-        for (Listener listener : listeners) {
-            listener.step(steps, db, brightness);
-        }
+        gates.step(steps, db, brightness);
+        swells.step(steps, db, brightness);
         stretchSum += sum;
         stretchSquares += squares;
         stretchFrames += inStep;
@@ -130,7 +113,7 @@ public final class LevelTrack {
 
     /** The level that only a hundredth of all stretches exceeds, in decibels. */
     public double loudDb() {
-        return stretches.percentileFrom(-160, 0.99);
+        return stretches.percentile(0.99);
     }
 
     /** The frame at which a step begins. */

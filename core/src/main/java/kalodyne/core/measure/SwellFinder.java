@@ -7,7 +7,7 @@ import java.util.List;
  * Finds pauses in which the noise creeps up: quiet stretches between loud ones whose level rises steadily by some decibels over
  * some tenths of a second without changing its colour, as automatic level control makes it.
  */
-final class SwellFinder implements LevelTrack.Listener {
+final class SwellFinder {
     private static final int STEPS_PER_POINT = 5;
     private static final double SECONDS_PER_POINT = 0.05;
     private static final double BELOW_LOUD_DB = 14;
@@ -32,8 +32,14 @@ final class SwellFinder implements LevelTrack.Listener {
 
     private record Point(long step, double db, double brightnessDb) {}
 
-    @Override
-    public void step(long step, double db, double brightnessDb) {
+    /**
+     * Takes the next step.
+     *
+     * @param step its number, from 0
+     * @param db mean square round the mean, in decibels
+     * @param brightnessDb mean square of the differences from sample to sample, over that mean square
+     */
+    void step(long step, double db, double brightnessDb) {
         sum += db;
         brightness += brightnessDb;
         if ((step + 1) % STEPS_PER_POINT == 0) {

@@ -53,7 +53,7 @@ final class DecoderWords {
         if (encoding.isEmpty() && codec.find()) {
             encoding = codec.group(1);
         }
-        if (line.startsWith("Output #0") || line.startsWith("[info] Output #0")) {
+        if (line.startsWith("[info] Output #0")) {
             described.countDown();
         }
         if (complaint.isEmpty() && (line.contains("[error]") || line.contains("[fatal]"))) {

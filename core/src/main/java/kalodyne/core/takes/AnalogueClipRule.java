@@ -14,10 +14,8 @@ import kalodyne.core.units.Print;
 final class AnalogueClipRule implements TakeRule {
     @Override
     public List<Finding> check(TakeReport take) {
-        return TakeRules.eachChannel(
-                take,
-                channel -> Ceiling.of(channel).isPresent(),
-                c -> finding(take, c, Ceiling.of(take.channels().get(c)).orElseThrow()));
+        return TakeRules.eachFound(
+                take, c -> take.channels().get(c).ceiling().map(ceiling -> finding(take, c, ceiling)));
     }
 
     private static Finding finding(TakeReport take, int c, Ceiling ceiling) {

@@ -14,7 +14,7 @@ import kalodyne.core.measure.WaveShapes;
  * @param toFrame where the last of them ends
  * @param confidence from 0 to 1
  */
-record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, long toFrame, double confidence) {
+public record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, long toFrame, double confidence) {
     private static final int FEWEST = 6;
 
     /** In steps of a quarter decibel: a high-pass behind the stage tilts flat tops, noise roughens them. */
@@ -49,8 +49,7 @@ record Ceiling(double dbfs, long flatTops, boolean isOneSided, long fromFrame, l
     /** What is cut off by the converter itself is told by another rule. */
     private static final double FULL_SCALE_DBFS = -0.3;
 
-    static Optional<Ceiling> of(ChannelReport channel) {
-        WaveShapes shapes = channel.heard().shapes();
+    static Optional<Ceiling> of(WaveShapes shapes) {
         Optional<Ceiling> up = of(shapes.up());
         Optional<Ceiling> down = of(shapes.down());
         if (up.isPresent() && down.isPresent()) {

@@ -1,6 +1,7 @@
 package kalodyne.core.takes;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import kalodyne.core.measure.Heard;
 import kalodyne.core.units.DigitalLevel;
@@ -47,6 +48,11 @@ public record ChannelReport(
     /** The highest point of the wave, also between samples. */
     public DigitalLevel truePeak() {
         return DigitalLevel.ofPeak(heard.truePeak());
+    }
+
+    /** Where something before the converter could go no higher; empty where nothing shows that. */
+    public Optional<Ceiling> ceiling() {
+        return Ceiling.of(heard.shapes());
     }
 
     /** How far the peak lies above the average: of a sine 3 dB. Nothing for silence. */

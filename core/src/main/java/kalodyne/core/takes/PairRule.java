@@ -17,6 +17,7 @@ final class PairRule implements TakeRule {
     private static final double UPSIDE_DOWN = -0.85;
 
     private static final double LOSS_DB = -3;
+    private static final double ONE_SIDE_ONLY_DB = 20;
 
     /** Half a step of 16 bits. */
     private static final double SAME = 1.6e-5;
@@ -68,8 +69,8 @@ final class PairRule implements TakeRule {
                     Math.min(0.99, -pair.heardCorrelation())));
         }
         double loss = pair.monoLoss().db();
-        boolean bothThere = one.heard().loudDb() > other.heard().loudDb() - 20
-                && other.heard().loudDb() > one.heard().loudDb() - 20;
+        boolean bothThere = one.heard().loudDb() > other.heard().loudDb() - ONE_SIDE_ONLY_DB
+                && other.heard().loudDb() > one.heard().loudDb() - ONE_SIDE_ONLY_DB;
         if (loss < LOSS_DB && bothThere) {
             return Optional.of(finding(
                     take,

@@ -33,7 +33,7 @@ final class SaturationRule implements TakeRule {
     }
 
     private static boolean isSaturated(ChannelReport channel) {
-        if (channel.isClipped() || Ceiling.of(channel).isPresent()) {
+        if (channel.isClipped() || channel.ceiling().isPresent()) {
             return false;
         }
         WaveShapes shapes = channel.heard().shapes();

@@ -89,7 +89,7 @@ public record TakeReport(
         return loudest().peakLevel().compareTo(NOTHING) < 0;
     }
 
-    /** How many channels go to a pair, as the list of pairs has them. */
+    /** The first channel of a pair; the second is the next one. */
     static int channelOfPair(int pair) {
         return 2 * pair;
     }

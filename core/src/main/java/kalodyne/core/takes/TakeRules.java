@@ -56,8 +56,13 @@ final class TakeRules {
 
     /** What there is to say of each channel by what was heard in it. */
     static List<Finding> eachHeard(TakeReport take, BiFunction<Integer, Heard, Optional<Finding>> finding) {
+        return eachFound(take, c -> finding.apply(c, take.channels().get(c).heard()));
+    }
+
+    /** What there is to say of each channel. */
+    static List<Finding> eachFound(TakeReport take, IntFunction<Optional<Finding>> finding) {
         return IntStream.range(0, take.channels().size())
-                .mapToObj(c -> finding.apply(c, take.channels().get(c).heard()))
+                .mapToObj(finding)
                 .flatMap(Optional::stream)
                 .toList();
     }

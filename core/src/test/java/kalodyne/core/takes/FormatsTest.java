@@ -11,8 +11,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.testing.Tool;
@@ -87,12 +85,8 @@ class FormatsTest {
     }
 
     private static double last(String text, String label) {
-        Matcher matcher = Pattern.compile(label + ": (\\S+)").matcher(text);
-        double found = Double.NaN;
-        while (matcher.find()) {
-            found = Double.parseDouble(matcher.group(1));
-        }
-        return found;
+        List<Double> numbers = Tool.numbers(text, label);
+        return numbers.get(numbers.size() - 1);
     }
 
     @ParameterizedTest

@@ -147,8 +147,8 @@ class ReferenceToolsTest {
                 "-f",
                 "null",
                 "-");
-        List<Double> peaks = numbers(printed, "Peak level dB");
-        List<Double> rms = numbers(printed, "RMS level dB");
+        List<Double> peaks = Tool.numbers(printed, "Peak level dB");
+        List<Double> rms = Tool.numbers(printed, "RMS level dB");
         TakeReport take = TakeReader.read(file, Progress.NONE);
         assertThat(peaks).hasSameSizeAs(take.channels());
         for (int c = 0; c < peaks.size(); c++) {
@@ -156,15 +156,6 @@ class ReferenceToolsTest {
             assertThat(channel.peakLevel().dbfs()).isCloseTo(peaks.get(c), within(0.001));
             assertThat(DigitalLevel.plainRmsDbfs(channel.rms())).isCloseTo(rms.get(c), within(0.001));
         }
-    }
-
-    private static List<Double> numbers(String text, String label) {
-        Matcher matcher = Pattern.compile(label + ": (\\S+)").matcher(text);
-        List<Double> found = new ArrayList<>();
-        while (matcher.find()) {
-            found.add(Double.parseDouble(matcher.group(1)));
-        }
-        return found;
     }
 
     /** SoX counts what it cuts off while it does so; with 16 bits it then dithers what is left. */

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** General-purpose sound tools of the system (SoX, ffmpeg), to make files with and to measure against. */
 public final class Tool {
@@ -24,5 +27,15 @@ public final class Tool {
                 .as(String.join(" ", command) + "\n" + printed)
                 .isZero();
         return printed;
+    }
+
+    /** All numbers that are printed behind a label and a colon, in their order. */
+    public static List<Double> numbers(String text, String label) {
+        Matcher matcher = Pattern.compile(label + ": (\\S+)").matcher(text);
+        List<Double> found = new ArrayList<>();
+        while (matcher.find()) {
+            found.add(Double.parseDouble(matcher.group(1)));
+        }
+        return found;
     }
 }
