@@ -5,18 +5,20 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import kalodyne.core.causes.Inquiry;
-import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.measure.Loudness;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.takes.TakeSentence;
 import kalodyne.core.units.Print;
+import kalodyne.core.verdict.Comparison;
+import kalodyne.core.verdict.TakeVerdict;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -34,6 +36,25 @@ public final class AnalyseCommand implements Callable<Integer> {
     @Parameters(arity = "1..*", paramLabel = "TAKE", description = "The takes to measure.")
     private List<Path> files;
 
+    @Option(
+            names = "--setup",
+            paramLabel = "SETUP",
+            description = "Judge them as takes of a run: a setup or a studio in JSON, or a studio file.")
+    private Path setup;
+
+    @Option(
+            names = "--run",
+            paramLabel = "NAME",
+            description =
+                    "Which run of the setup; else the one that has the take in its log, or the only one that is recorded.")
+    private String runName;
+
+    @Option(
+            names = "--reference",
+            paramLabel = "TAKE",
+            description = "Another take of the same part, to compare the sound of its treble and its sides with.")
+    private Path reference;
+
     @Option(names = "--json", description = "Print JSON, as docs/formats/analyse.md describes.")
     private boolean json;
 
@@ -47,28 +68,47 @@ public final class AnalyseCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        files.forEach(this::analyse);
+        try {
+            Optional<TakesOfRuns> runs = setup == null ? Optional.empty() : Optional.of(TakesOfRuns.read(setup));
+            Optional<TakeReport> other =
+                    reference == null ? Optional.empty() : Optional.of(TakeReader.read(reference, Progress.NONE));
+            files.forEach(file -> analyse(file, runs, other));
+        } catch (UnreadableFile | UnreadableSound e) {
+            complain(e.getMessage());
+        } catch (IOException e) {
+            complain(reference + ": Reading failed: " + e.getMessage() + ". Check the disk and try again.");
+        }
         if (json) {
             output.json(array);
         }
         return status;
     }
 
-    private void analyse(Path file) {
+    private void analyse(Path file, Optional<TakesOfRuns> runs, Optional<TakeReport> other) {
         try {
             TakeReport take = TakeReader.read(file, Progress.NONE);
             if (take.isIncomplete()) {
                 var fault = take.header().fault().orElseThrow();
                 complain(file + ", " + fault.place() + ": " + fault.problem() + " " + fault.remedy());
             }
+            Judged judged = runs.isPresent()
+                    ? Judged.of(
+                            take,
+                            runs.get()
+                                    .contextOf(file, Optional.ofNullable(runName))
+                                    .with(other))
+                    : Judged.of(take, other);
             if (json) {
-                array.add(TakeJson.of(take));
+                array.add(TakeJson.of(judged));
             } else {
-                print(take);
+                print(judged);
             }
         } catch (UnreadableSound e) {
             complain(e.getMessage());
             array.add(TakeJson.unreadable(e));
+        } catch (UnreadableFile e) {
+            complain(e.getMessage());
+            array.add(TakeJson.unreadable(file, e));
         } catch (IOException e) {
             UnreadableSound told = new UnreadableSound(
                     file,
@@ -85,8 +125,9 @@ public final class AnalyseCommand implements Callable<Integer> {
         output.complain(text);
     }
 
-    private void print(TakeReport take) {
-        output.line(take.file() + ": " + TakeSentence.of(take));
+    private void print(Judged judged) {
+        TakeReport take = judged.take();
+        output.line(take.file() + ": " + judged.sentence());
         output.line("  " + Print.moment(take.header().seconds()) + " · "
                 + Print.plain(take.header().sampleRateHz() / 1000.0) + " kHz · "
                 + take.channels().size() + (take.channels().size() == 1 ? " channel" : " channels"));
@@ -103,14 +144,23 @@ public final class AnalyseCommand implements Callable<Integer> {
                             ? ", range " + Print.decimal(loudness.rangeLu().getAsDouble(), 1) + " LU"
                             : ""));
         }
-        for (Finding finding : take.findings()) {
+        judged.verdict().ifPresent(this::print);
+        for (Finding finding : judged.findings()) {
             output.finding(finding);
         }
-        Inquiry.of(take, Known.NOTHING, Known.NOTHING).ifPresent(this::print);
+        judged.inquiry().ifPresent(inquiry -> print(inquiry, judged.verdict().isPresent()));
+        judged.verdict().ifPresent(verdict -> output.line("  next: " + verdict.instruction()));
     }
 
-    private void print(Inquiry inquiry) {
-        output.line("  What most likely does it, without knowing the rig:");
+    private void print(TakeVerdict verdict) {
+        for (Comparison each : verdict.comparisons()) {
+            output.line("  " + each.what() + ": predicted " + each.predicted() + ", measured " + each.measured()
+                    + ", aim " + each.aim());
+        }
+    }
+
+    private void print(Inquiry inquiry, boolean isRunKnown) {
+        output.line("  What most likely does it, " + (isRunKnown ? "in this run:" : "without knowing the run:"));
         inquiry.suspects().stream()
                 .limit(MOST_SUSPECTS)
                 .forEach(suspect -> output.line("    " + Print.decimal(100 * suspect.chance(), 0) + " %  "

@@ -3,19 +3,20 @@ package kalodyne.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import kalodyne.core.causes.CauseTest;
 import kalodyne.core.causes.Inquiry;
-import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.json.Problem;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.measure.Hum;
 import kalodyne.core.measure.Loudness;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.takes.TakeSentence;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 
@@ -23,7 +24,8 @@ import kalodyne.core.units.Gain;
 final class TakeJson {
     private TakeJson() {}
 
-    static ObjectNode of(TakeReport take) {
+    static ObjectNode of(Judged judged) {
+        TakeReport take = judged.take();
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("file", take.file().toString());
         node.put("sampleRateHz", take.header().sampleRateHz());
@@ -40,9 +42,32 @@ final class TakeJson {
         ArrayNode channels = node.putArray("channels");
         take.channels().forEach(channel -> channels.add(channel(take, channel)));
         ArrayNode findings = node.putArray("findings");
-        take.findings().forEach(finding -> findings.add(finding(finding)));
-        node.put("verdict", TakeSentence.of(take));
-        putCauses(node, Inquiry.of(take, Known.NOTHING, Known.NOTHING));
+        judged.findings().forEach(finding -> findings.add(finding(finding)));
+        node.put("verdict", judged.sentence());
+        putCauses(node, judged.inquiry());
+        judged.verdict().ifPresent(verdict -> {
+            node.put("instruction", verdict.instruction());
+            ArrayNode comparisons = node.putArray("comparisons");
+            verdict.comparisons()
+                    .forEach(each -> comparisons
+                            .addObject()
+                            .put("what", each.what())
+                            .put("predicted", each.predicted())
+                            .put("measured", each.measured())
+                            .put("aim", each.aim())
+                            .put("outside", each.outside()));
+        });
+        return node;
+    }
+
+    static ObjectNode unreadable(Path take, UnreadableFile problem) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("file", take.toString());
+        Problem first = problem.problems().get(0);
+        node.putObject("error")
+                .put("place", first.place())
+                .put("problem", first.what())
+                .put("remedy", first.remedy());
         return node;
     }
 

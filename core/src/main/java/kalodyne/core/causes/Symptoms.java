@@ -22,6 +22,7 @@ public final class Symptoms {
                 .with("holes", has(findings, "dropout"))
                 .with("edge", has(findings, "band.limited"))
                 .with("offset", has(findings, "dc"))
+                .with("thin", has(findings, "riaa.missing"))
                 .with("upside-down", has(findings, "channel.inverted"))
                 .with("digital-silence", take.channels().stream().anyMatch(channel -> channel.samplePeak() == 0))
                 .with("one-of-two", has(findings, "channel.dead"))

@@ -62,9 +62,7 @@ public record Setup(
                 .map(run -> run.name().equals(runName) ? changed : run)
                 .toList();
         List<Take> newTakes = takes.stream()
-                .map(take -> take.run().equals(runName)
-                        ? new Take(take.name(), changed.name(), take.file(), take.at(), take.positions())
-                        : take)
+                .map(take -> take.run().equals(runName) ? take.ofRun(changed.name()) : take)
                 .toList();
         return new Setup(id, name, newRuns, wiring, settings, wish, newTakes);
     }
@@ -114,6 +112,18 @@ public record Setup(
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
         return new Setup(id, name, runs, wiring, settings, wish, more);
+    }
+
+    /** With a take put in the place of another. */
+    public Setup replacing(Take old, Take changed) {
+        return new Setup(
+                id,
+                name,
+                runs,
+                wiring,
+                settings,
+                wish,
+                takes.stream().map(each -> each.equals(old) ? changed : each).toList());
     }
 
     /** Without a take; the recording itself stays where it is. */

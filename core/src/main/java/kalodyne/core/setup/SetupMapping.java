@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.causes.Inquiry;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Taper;
@@ -255,6 +256,21 @@ public final class SetupMapping extends Mapping {
                 .node()
                 .properties()
                 .forEach(field -> positions.put(field.getKey(), field.getValue().asDouble()));
-        return new Take(place.text("name"), place.text("run"), place.text("file"), at, positions);
+        List<Inquiry.Tried> tried = place.get("tried").items().stream()
+                .map(each -> new Inquiry.Tried(
+                        each.text("test"), each.get("answer").node().asInt()))
+                .toList();
+        Instant when = at;
+        return build(
+                place,
+                () -> new Take(
+                        place.text("name"),
+                        place.text("run"),
+                        place.text("file"),
+                        when,
+                        positions,
+                        place.textOr("note", ""),
+                        tried),
+                when);
     }
 }

@@ -156,6 +156,14 @@ public final class SetupWriter {
                 .put("at", take.at().toString());
         ObjectNode positions = node.putObject("positions");
         take.positions().forEach(positions::put);
+        if (!take.note().isEmpty()) {
+            node.put("note", take.note());
+        }
+        if (!take.tried().isEmpty()) {
+            ArrayNode tried = node.putArray("tried");
+            take.tried()
+                    .forEach(each -> tried.addObject().put("test", each.test()).put("answer", each.answer()));
+        }
         return node;
     }
 }

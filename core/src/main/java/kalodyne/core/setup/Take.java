@@ -1,7 +1,11 @@
 package kalodyne.core.setup;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import kalodyne.core.causes.Inquiry;
+import kalodyne.core.gear.Names;
 
 /**
  * A recording that belongs to a run.
@@ -11,14 +15,50 @@ import java.util.Map;
  * @param file where it lies; relative to the setup file unless absolute
  * @param at when it was added
  * @param positions where each control stood when it was made
+ * @param note whatever its owner wants to remember; may be empty
+ * @param tried what was tried to find the cause of what is wrong with it, first to last
  */
-public record Take(String name, String run, String file, Instant at, Map<String, Double> positions) {
+public record Take(
+        String name,
+        String run,
+        String file,
+        Instant at,
+        Map<String, Double> positions,
+        String note,
+        List<Inquiry.Tried> tried) {
     public Take {
         positions = Map.copyOf(positions);
+        note = Names.checkedNote(note);
+        tried = List.copyOf(tried);
+    }
+
+    /** A take of which nothing was noted or tried. */
+    public Take(String name, String run, String file, Instant at, Map<String, Double> positions) {
+        this(name, run, file, at, positions, "", List.of());
     }
 
     /** Whether it is of a run of what was plugged: such a run is known by its two ends, "bass-synth.out>interface.adc-3". */
     public boolean isOfPlugged() {
         return run.contains(">");
+    }
+
+    Take ofRun(String newRun) {
+        return new Take(name, newRun, file, at, positions, note, tried);
+    }
+
+    public Take withNote(String newNote) {
+        return new Take(name, run, file, at, positions, newNote, tried);
+    }
+
+    public Take withTried(List<Inquiry.Tried> newTried) {
+        return new Take(name, run, file, at, positions, note, newTried);
+    }
+
+    /** With one more answer; one that was given to the same test before is replaced. */
+    public Take answered(Inquiry.Tried one) {
+        List<Inquiry.Tried> all = new ArrayList<>(tried);
+        all.removeIf(each -> each.test().equals(one.test()));
+        all.add(one);
+        return withTried(all);
     }
 }

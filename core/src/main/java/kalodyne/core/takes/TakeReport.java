@@ -39,7 +39,8 @@ public record TakeReport(
         findings = List.copyOf(findings);
     }
 
-    TakeReport with(List<Finding> found) {
+    /** The same with other findings. */
+    public TakeReport with(List<Finding> found) {
         return new TakeReport(file, header, channels, loudness, pairs, found);
     }
 

@@ -5,13 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import kalodyne.core.causes.Inquiry;
+import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.End;
-import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
@@ -29,6 +30,7 @@ import kalodyne.core.units.Print;
  * @param advice where the controls should stand, by what the take measured and not by the prediction
  * @param comparisons measure by measure
  * @param findings of the take and of the comparison, worst first
+ * @param inquiry what is behind the worst of them, after all that was tried; empty where nothing has causes to choose from
  */
 public record TakeVerdict(
         String sentence,
@@ -36,49 +38,78 @@ public record TakeVerdict(
         End end,
         Advice advice,
         List<Comparison> comparisons,
-        List<Finding> findings) {
+        List<Finding> findings,
+        Optional<Inquiry> inquiry) {
 
     /** A source that differs from its description by more than this is described wrongly (common practice). */
     private static final double SAME_SOURCE_DB = 3;
 
-    /**
-     * Judges a take.
-     *
-     * @param now the run with its controls where they stand now
-     * @param wanted how the controls should be set
-     * @param whenRecorded where they stood when the take was made
-     */
-    public static TakeVerdict of(LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded, TakeReport take) {
-        LevelPlan predicted = now.turned(whenRecorded);
+    /** What is far off is told to the search for causes as well. */
+    private static final double FAR_OFF_DB = 6;
+
+    private static final List<ContextRule> BY_CONTEXT = List.of(new DullRule(), new RecordRule(), new SwappedRule());
+
+    /** Judges a take. */
+    public static TakeVerdict of(TakeContext context, TakeReport take) {
+        LevelPlan predicted = context.predicted();
         if (take.isSilent()) {
-            return silent(now, wanted, predicted, take);
+            return silent(context, predicted, take);
         }
+        LevelPlan now = context.now();
         DigitalLevel likely = take.loudest().likelyPeak();
         Gain louder = likely.above(new DigitalLevel(predicted.endPeak()));
         Advice advice = louder.db() == Double.POSITIVE_INFINITY
-                ? Adviser.advise(now, wanted)
-                : Adviser.advise(now, wanted, louder);
+                ? Adviser.advise(now, context.wanted())
+                : Adviser.advise(now, context.wanted(), louder);
         List<Finding> findings = new ArrayList<>(leveled(take, now, advice));
         sourceDiffers(take, louder).ifPresent(findings::add);
         otherRate(now, take).ifPresent(findings::add);
+        BY_CONTEXT.forEach(rule -> rule.check(take, context).ifPresent(findings::add));
+        List<Finding> sorted = Finding.worstFirst(findings);
         return new TakeVerdict(
                 sentence(now, take, likely),
-                instruction(now, whenRecorded, advice),
+                instruction(now, context.whenRecorded(), advice),
                 now.end(),
                 advice,
                 comparisons(predicted, take),
-                Finding.worstFirst(findings));
+                sorted,
+                inquiry(context, take.with(sorted), louder.db()));
     }
 
-    private static TakeVerdict silent(LevelPlan now, Wanted wanted, LevelPlan predicted, TakeReport take) {
+    /** The findings of a take, with what another take of the same part tells besides, where nothing is known of its run. */
+    public static List<Finding> compared(TakeReport take, Optional<TakeReport> reference) {
+        List<Finding> findings = new ArrayList<>(take.findings());
+        reference
+                .filter(other -> !take.isSilent())
+                .ifPresent(other -> BY_CONTEXT.forEach(
+                        rule -> rule.against(take, other, List.of()).ifPresent(findings::add)));
+        return Finding.worstFirst(findings);
+    }
+
+    private static Optional<Inquiry> inquiry(TakeContext context, TakeReport take, double louderDb) {
+        Known levels = Known.NOTHING
+                .with("above-predicted", louderDb > FAR_OFF_DB)
+                .with("below-predicted", louderDb < -FAR_OFF_DB);
+        return Inquiry.of(take, Circumstances.of(context), levels).map(begun -> {
+            Inquiry inquiry = begun;
+            for (Inquiry.Tried each : context.tried()) {
+                inquiry = inquiry.answered(each.test(), each.answer());
+            }
+            return inquiry;
+        });
+    }
+
+    private static TakeVerdict silent(TakeContext context, LevelPlan predicted, TakeReport take) {
+        LevelPlan now = context.now();
         return new TakeVerdict(
                 "Nothing was recorded",
                 "Check that the lead is plugged at both ends and that the track listens to "
                         + now.trace().socket(),
                 now.end(),
-                Adviser.advise(now, wanted),
+                Adviser.advise(now, context.wanted()),
                 comparisons(predicted, take),
-                take.findings());
+                take.findings(),
+                inquiry(context, take, Double.NEGATIVE_INFINITY));
     }
 
     private static String sentence(LevelPlan run, TakeReport take, DigitalLevel likely) {

@@ -39,7 +39,7 @@ class TakeVerdictTest {
     }
 
     private static TakeVerdict of(Run run, TakeReport take) {
-        return TakeVerdict.of(LevelPlan.of(run), Wanted.USUAL, run.positions(), take);
+        return TakeVerdict.of(TakeContext.of(LevelPlan.of(run), Wanted.USUAL, run.positions()), take);
     }
 
     /**
@@ -73,7 +73,8 @@ class TakeVerdictTest {
     @Test
     void judges_by_where_the_knobs_stood() throws IOException {
         Run now = Runs.plain().turned(Map.of(Run.GAIN, 0.35));
-        TakeVerdict verdict = TakeVerdict.of(LevelPlan.of(now), Wanted.USUAL, Map.of(Run.GAIN, 0.5), peakAt(-3));
+        TakeVerdict verdict =
+                TakeVerdict.of(TakeContext.of(LevelPlan.of(now), Wanted.USUAL, Map.of(Run.GAIN, 0.5)), peakAt(-3));
         assertThat(verdict.comparisons().get(0).predicted()).isEqualTo("−2.0");
         assertThat(verdict.instruction()).isEqualTo("The knobs stand as this take advises: record the next one");
     }
@@ -132,6 +133,7 @@ class TakeVerdictTest {
 
     private TakeVerdict verdict(LevelPlan run, Take take) throws IOException {
         return TakeVerdict.of(
-                run, Wanted.USUAL, take.positions(), TakeReader.read(folder.resolve(take.file()), Progress.NONE));
+                TakeContext.of(run, Wanted.USUAL, take.positions()),
+                TakeReader.read(folder.resolve(take.file()), Progress.NONE));
     }
 }

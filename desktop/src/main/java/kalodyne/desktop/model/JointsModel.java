@@ -13,6 +13,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.run.Run;

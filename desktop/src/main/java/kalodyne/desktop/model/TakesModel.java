@@ -13,6 +13,7 @@ import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.TakeReport;
+import kalodyne.core.verdict.TakeContext;
 import kalodyne.core.verdict.TakeVerdict;
 import kalodyne.desktop.job.Jobs;
 
@@ -168,8 +169,8 @@ public final class TakesModel {
         LevelPlan plan = studio.reading().orElseThrow().plan();
         Wanted wanted =
                 plan.described().isPresent() ? Wanted.USUAL : studio.levels().wanted();
-        Optional<Shown> shown = report.map(
-                measured -> new Shown(take, measured, TakeVerdict.of(plan, wanted, take.positions(), measured)));
+        Optional<Shown> shown = report.map(measured ->
+                new Shown(take, measured, TakeVerdict.of(TakeContext.of(plan, wanted, take.positions()), measured)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
         return new Selection(takes, Optional.of(take), shown, sentence);
     }

@@ -1,30 +1,40 @@
-package kalodyne.desktop.model;
+package kalodyne.core.levels;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import kalodyne.core.gain.Point;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.Station;
 import kalodyne.core.run.RunJoint;
 
 /** Which joints belong to a run: of what is plugged by its sockets, of what was described by the names of the gear. */
-final class RunJoints {
+public final class RunJoints {
     private final LevelPlan plan;
 
-    RunJoints(LevelPlan plan) {
+    /** Looks for the joints of a run. */
+    public RunJoints(LevelPlan plan) {
         this.plan = plan;
     }
 
-    boolean has(Checked joint) {
+    /** Whether a joint belongs to the run. */
+    public boolean has(Checked joint) {
         return plan.described()
                 .map(run -> RunJoint.isOf(run, joint.patch()))
                 .orElseGet(() -> station(joint).isPresent());
     }
 
+    /** Those of the run. */
+    public List<Checked> among(List<Checked> joints) {
+        return joints.stream().filter(this::has).toList();
+    }
+
     /** The joint at a station of the run or behind it, else the last before it. */
-    Optional<Checked> at(int station, List<Checked> joints) {
+    public Optional<Checked> at(int station, List<Checked> joints) {
         if (plan.described().isPresent()) {
             return RunJoint.of(plan.described().get(), joints, Checked::patch);
         }
@@ -41,12 +51,12 @@ final class RunJoints {
         return found;
     }
 
-    private static java.util.function.Supplier<Optional<Checked>> joint(Optional<Checked> found) {
+    private static Supplier<Optional<Checked>> joint(Optional<Checked> found) {
         return () -> found;
     }
 
     /** The station that a joint is in the run. */
-    Optional<Integer> station(Checked joint) {
+    public Optional<Integer> station(Checked joint) {
         if (plan.described().isPresent()) {
             return has(joint) ? Optional.of(1) : Optional.empty();
         }
@@ -57,14 +67,39 @@ final class RunJoints {
                 .findFirst();
     }
 
+    /** What becomes of the signal in each joint of the run, in its order; joints that have no solution are left out. */
+    public List<Transfer> ways(List<Checked> joints) {
+        List<Transfer> ways = new ArrayList<>();
+        List<Integer> points = plan.trace().path().points();
+        for (int i = 1; i < points.size(); i++) {
+            Point from = plan.flow().points().get(points.get(i - 1));
+            Point to = plan.flow().points().get(points.get(i));
+            if (!from.station().equals(to.station()) && plan.described().isEmpty()) {
+                joints.stream()
+                        .flatMap(joint -> joint.reading().stream())
+                        .flatMap(reading -> reading.ways().stream())
+                        .filter(way -> way.from().socket().equals(socket(from))
+                                && way.to().socket().equals(socket(to)))
+                        .max(Comparator.comparing(Transfer::atMiddle))
+                        .ifPresent(ways::add);
+            }
+        }
+        return ways;
+    }
+
+    /** The socket that a point stands for. */
+    private static Spot socket(Point point) {
+        String mark = point.id();
+        return Spot.read(mark.contains(":") ? mark.substring(0, mark.indexOf(':')) : mark);
+    }
+
     /** A joint ends in the socket that the run comes into the next device by. */
     private boolean isAt(Checked joint, int station) {
         List<Integer> points = plan.trace().path().points();
         for (int i = 1; i < points.size(); i++) {
             if (plan.trace().stationOf().get(i) == station + 1
                     && plan.trace().stationOf().get(i - 1) < station) {
-                String mark = plan.flow().points().get(points.get(i)).id();
-                Spot socket = Spot.read(mark.contains(":") ? mark.substring(0, mark.indexOf(':')) : mark);
+                Spot socket = socket(plan.flow().points().get(points.get(i)));
                 return joint.patch().pluggings().stream()
                         .map(Plugging::spots)
                         .anyMatch(spots -> spots.contains(socket));

@@ -1,0 +1,122 @@
+package kalodyne.core.verdict;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kalodyne.core.causes.Inquiry;
+import kalodyne.core.gain.Wanted;
+import kalodyne.core.gear.Device;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunJoints;
+import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.takes.TakeReport;
+
+/**
+ * What a take is judged by besides itself.
+ *
+ * @param now the run with its controls where they stand now
+ * @param wanted how the controls should be set
+ * @param whenRecorded where they stood when the take was made
+ * @param joints those of the run; empty where nothing is known of them
+ * @param second the run of the file's second channel, where that is known
+ * @param reference another take of the same player, to compare with
+ * @param tried what was tried to find the cause of what is wrong, first to last
+ */
+public record TakeContext(
+        LevelPlan now,
+        Wanted wanted,
+        Map<String, Double> whenRecorded,
+        List<Checked> joints,
+        Optional<LevelPlan> second,
+        Optional<TakeReport> reference,
+        List<Inquiry.Tried> tried) {
+    public TakeContext {
+        whenRecorded = Map.copyOf(whenRecorded);
+        joints = List.copyOf(joints);
+        tried = List.copyOf(tried);
+    }
+
+    /** The run and nothing besides. */
+    public static TakeContext of(LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded) {
+        return new TakeContext(now, wanted, whenRecorded, List.of(), Optional.empty(), Optional.empty(), List.of());
+    }
+
+    /**
+     * A run of what is plugged, with what is known of its joints and of the track beside it.
+     *
+     * @param joints all that is plugged
+     */
+    public static TakeContext of(
+            SetupLevels levels, Trace trace, Map<String, Double> whenRecorded, List<Checked> joints) {
+        LevelPlan plan = levels.plan(trace);
+        return new TakeContext(
+                plan,
+                levels.wanted(),
+                whenRecorded,
+                new RunJoints(plan).among(joints),
+                beside(levels, trace),
+                Optional.empty(),
+                List.of());
+    }
+
+    /** The run of the next track of the same recorder, by the names of tracks: "track 4" after "track 3". */
+    private static Optional<LevelPlan> beside(SetupLevels levels, Trace trace) {
+        String recorder = station(levels.plan(trace));
+        String next = next(levels.plan(trace).end().name());
+        return levels.traces().stream()
+                .map(levels::plan)
+                .filter(plan -> plan.isRecorded()
+                        && station(plan).equals(recorder)
+                        && plan.end().name().equals(next))
+                .findFirst();
+    }
+
+    private static String station(LevelPlan plan) {
+        return plan.flow().points().get(plan.end().point()).station();
+    }
+
+    private static String next(String track) {
+        int digits = track.length();
+        while (digits > 0 && Character.isDigit(track.charAt(digits - 1))) {
+            digits--;
+        }
+        boolean hasNumber = digits < track.length() && track.length() - digits < 9;
+        return hasNumber ? track.substring(0, digits) + (Integer.parseInt(track.substring(digits)) + 1) : "";
+    }
+
+    /** The same with another take to compare with. */
+    public TakeContext with(Optional<TakeReport> newReference) {
+        return new TakeContext(now, wanted, whenRecorded, joints, second, newReference, tried);
+    }
+
+    /** The same with what was tried. */
+    public TakeContext with(List<Inquiry.Tried> newTried) {
+        return new TakeContext(now, wanted, whenRecorded, joints, second, reference, newTried);
+    }
+
+    /** The run as it was when the take was made. */
+    LevelPlan predicted() {
+        return now.turned(whenRecorded);
+    }
+
+    /** The devices that the run passes; empty where nothing is known of them. */
+    List<Device> devices() {
+        return now.trace().marks().stream()
+                .flatMap(Optional::stream)
+                .distinct()
+                .flatMap(mark -> joints.stream()
+                        .map(joint -> joint.patch().devices().get(mark))
+                        .filter(device -> device != null)
+                        .limit(1))
+                .toList();
+    }
+
+    /** Whether some rule on joints found this in one of the run's. */
+    boolean found(String code) {
+        return joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .anyMatch(finding -> finding.code().equals(code));
+    }
+}
