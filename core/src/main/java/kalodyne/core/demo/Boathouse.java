@@ -81,8 +81,8 @@ public final class Boathouse {
         Studio studio = studio();
         LevelPlan run = bassSynth(studio);
         LevelPlan rehearsal = run.turned(Map.of(GAIN, REHEARSAL_GAIN_POSITION));
-        BassSynth.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
-        BassSynth.record(run, OPENED_FILTER, takes.resolve("bass-take-2.wav"));
+        MadeTake.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
+        MadeTake.record(run, OPENED_FILTER, takes.resolve("bass-take-2.wav"));
         Setup complete = studio.setups()
                 .get(0)
                 .with(new Take("Take 1", BASS_SYNTH, "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))

@@ -11,6 +11,8 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.run.RunJoint;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Level;
 
 /** Which joints belong to a run: of what is plugged by its sockets, of what was described by the names of the gear. */
 public final class RunJoints {
@@ -85,6 +87,33 @@ public final class RunJoints {
             }
         }
         return ways;
+    }
+
+    /**
+     * The hum of the joints of the run as it arrives at its end, their powers added; silence where none is known.
+     */
+    public Level hum(List<Checked> joints) {
+        int end = plan.end().point();
+        double square = 0;
+        List<Integer> points =
+                plan.described().isPresent() ? List.of() : plan.trace().path().points();
+        for (int i = 1; i < points.size(); i++) {
+            Point to = plan.flow().points().get(points.get(i));
+            boolean isEntered =
+                    !plan.flow().points().get(points.get(i - 1)).station().equals(to.station());
+            if (isEntered) {
+                Gain onward = plan.levels().gain(points.get(i), end);
+                double volts = joints.stream()
+                        .flatMap(joint -> joint.reading().stream())
+                        .flatMap(reading -> reading.hum().entrySet().stream())
+                        .filter(hum -> hum.getKey().socket().equals(socket(to)))
+                        .mapToDouble(hum -> hum.getValue().plus(onward).volts())
+                        .max()
+                        .orElse(0);
+                square += volts * volts;
+            }
+        }
+        return Level.ofVolts(Math.sqrt(square));
     }
 
     /** The socket that a point stands for. */

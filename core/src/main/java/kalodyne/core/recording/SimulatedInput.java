@@ -1,0 +1,138 @@
+package kalodyne.core.recording;
+
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.function.Supplier;
+import kalodyne.core.gain.Sound;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.players.Player;
+import kalodyne.core.players.Round;
+
+/**
+ * An interface that is not there: it gives what a run is predicted to give, with a made-up player at its source. Turning a control while it
+ * runs is heard, as with a real one.
+ */
+public final class SimulatedInput implements InputDevice {
+    /** The player waits before beginning, so that the noise can be heard alone. */
+    static final double REST_SECONDS = 3;
+
+    private static final int BLOCK_FRAMES = 1024;
+    private static final long SEED = 5;
+
+    private final Supplier<Playing> playing;
+    private final double speed;
+    private final OptionalDouble lostAfterSeconds;
+
+    /**
+     * What is played where.
+     *
+     * @param plan the run with its controls where they stand
+     * @param humDbfs what its joints catch, at the track; −∞ where that is nothing
+     * @param source what kind of device is played
+     */
+    public record Playing(LevelPlan plan, double humDbfs, DeviceKind source) {}
+
+    /** An interface that gives sound in its own time. */
+    public SimulatedInput(Supplier<Playing> playing) {
+        this(playing, 1, OptionalDouble.empty());
+    }
+
+    /**
+     * An interface for trying out.
+     *
+     * @param speed how many seconds of sound it gives in a second
+     * @param lostAfterSeconds when its plug is pulled, in seconds of its sound
+     */
+    public SimulatedInput(Supplier<Playing> playing, double speed, OptionalDouble lostAfterSeconds) {
+        this.playing = playing;
+        this.speed = speed;
+        this.lostAfterSeconds = lostAfterSeconds;
+    }
+
+    @Override
+    public String name() {
+        return "Simulated interface";
+    }
+
+    @Override
+    public boolean isSimulated() {
+        return true;
+    }
+
+    @Override
+    public InputLine open(int sampleRateHz) {
+        Playing now = playing.get();
+        int bits = now.plan().end().bits().orElse(24) > 16 ? 24 : 16;
+        return new Line(new InputFormat(sampleRateHz, 1, bits), round(now, sampleRateHz));
+    }
+
+    private static Round round(Playing now, int sampleRateHz) {
+        LevelPlan plan = now.plan();
+        Sound sound =
+                plan.flow().points().get(plan.trace().path().source()).sound().orElseThrow();
+        return Round.of(Player.of(now.source()), sampleRateHz, sound.crest());
+    }
+
+    private final class Line implements InputLine {
+        private final InputFormat format;
+        private final Round round;
+        private final Random random = new Random(SEED);
+        private final long restFrames;
+        private long beganNanos = -1;
+        private long frame;
+        private LevelPlan plan;
+        private SimulatedRun run;
+
+        Line(InputFormat format, Round round) {
+            this.format = format;
+            this.round = round;
+            restFrames = (long) (REST_SECONDS * format.sampleRateHz());
+        }
+
+        @Override
+        public InputFormat format() {
+            return format;
+        }
+
+        @Override
+        public int read(float[][] samples) throws LostInput, InterruptedException {
+            double seconds = (double) frame / format.sampleRateHz();
+            if (lostAfterSeconds.isPresent() && seconds >= lostAfterSeconds.getAsDouble()) {
+                throw new LostInput("The simulated interface stopped giving sound.", "Check its plug and its power.");
+            }
+            waitUntil(seconds + (double) BLOCK_FRAMES / format.sampleRateHz());
+            follow();
+            int count = Math.min(BLOCK_FRAMES, samples[0].length);
+            for (int i = 0; i < count; i++) {
+                double played = frame < restFrames ? 0 : round.at(frame - restFrames);
+                samples[0][i] = run.heard(played, (double) frame / format.sampleRateHz(), random);
+                frame++;
+            }
+            return count;
+        }
+
+        private void waitUntil(double seconds) throws InterruptedException {
+            beganNanos = beganNanos < 0 ? System.nanoTime() : beganNanos;
+            long due = beganNanos + (long) (seconds / speed * 1e9);
+            long left = (due - System.nanoTime()) / 1_000_000;
+            if (left > 0) {
+                Thread.sleep(left);
+            }
+        }
+
+        /** A control may have been turned. */
+        private void follow() {
+            Playing now = playing.get();
+            if (!now.plan().equals(plan)) {
+                plan = now.plan();
+                run = new SimulatedRun(plan, now.humDbfs(), format.bits());
+            }
+        }
+
+        @Override
+        public void close() {
+            // There is nothing to give back.
+        }
+    }
+}
