@@ -47,7 +47,12 @@ final class DecodedStream implements SoundStream {
      * @throws UnreadableSound where the decoder finds no sound in it, or is not there
      */
     static DecodedStream open(Path file) throws IOException {
-        Process process = start(file);
+        return open(file, 0);
+    }
+
+    /** The same from a place inside it. */
+    static DecodedStream open(Path file, double fromSeconds) throws IOException {
+        Process process = start(file, fromSeconds);
         DecoderWords words = new DecoderWords(process.getErrorStream());
         DataInputStream output = new DataInputStream(process.getInputStream());
         try {
@@ -62,9 +67,9 @@ final class DecodedStream implements SoundStream {
         }
     }
 
-    private static Process start(Path file) throws UnreadableSound {
+    private static Process start(Path file, double fromSeconds) throws UnreadableSound {
         try {
-            return new ProcessBuilder(Decoder.command(file)).start();
+            return new ProcessBuilder(Decoder.command(file, fromSeconds)).start();
         } catch (IOException e) {
             throw new UnreadableSound(
                     file,

@@ -8,6 +8,7 @@ import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
@@ -32,9 +33,9 @@ final class Decoder {
 
     private Decoder() {}
 
-    /** The command that writes the first sound of a file to its output, as an AU of floats. */
-    static List<String> command(Path file) throws IOException {
-        return List.of(
+    /** The command that writes the first sound of a file, from a place on, to its output, as an AU of floats. */
+    static List<String> command(Path file, double fromSeconds) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
                 program().toString(),
                 "-nostdin",
                 "-hide_banner",
@@ -44,18 +45,14 @@ final class Decoder {
                 "-protocol_whitelist",
                 "file",
                 "-format_whitelist",
-                CONTAINERS,
-                "-i",
-                "file:" + file.toAbsolutePath(),
-                "-map",
-                "0:a:0",
-                "-map_metadata",
-                "-1",
-                "-c:a",
-                "pcm_f32be",
-                "-f",
-                "au",
-                "pipe:1");
+                CONTAINERS));
+        if (fromSeconds > 0) {
+            // Asked to begin at 0, it would leave in what encoders put before the beginning.
+            command.addAll(List.of("-ss", String.format(Locale.ROOT, "%.6f", fromSeconds)));
+        }
+        command.addAll(List.of("-i", "file:" + file.toAbsolutePath(), "-map", "0:a:0", "-map_metadata", "-1"));
+        command.addAll(List.of("-c:a", "pcm_f32be", "-f", "au", "pipe:1"));
+        return command;
     }
 
     private static synchronized Path program() throws IOException {

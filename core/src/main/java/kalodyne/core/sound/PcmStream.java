@@ -35,6 +35,11 @@ final class PcmStream implements SoundStream {
         this.samples = new float[header.channels()][frames];
     }
 
+    /** Goes on with the next block from there. */
+    void skipTo(long frame) {
+        framesRead = Math.max(0, Math.min(header.frames(), frame));
+    }
+
     @Override
     public SoundHeader header() {
         return header;

@@ -27,6 +27,22 @@ public final class SoundFiles {
         }
     }
 
+    /**
+     * Opens a file at a place inside it. Samples that lie plainly are found at once; what is compressed is decoded from the nearest place
+     * that its kind allows, and begins at most a few hundredths of a second beside it.
+     *
+     * @throws UnreadableSound where it holds no sound that can be read; says why
+     */
+    public static SoundStream openAt(Path file, double seconds) throws IOException {
+        SoundStream stream = open(file);
+        if (stream instanceof PcmStream plain) {
+            plain.skipTo(Math.round(seconds * plain.header().sampleRateHz()));
+            return plain;
+        }
+        stream.close();
+        return DecodedStream.open(file, seconds);
+    }
+
     private static SoundStream open(Path file, FileChannel channel) throws IOException {
         switch (Kind.of(channel)) {
             case EMPTY -> throw new UnreadableSound(file, "byte 0", "The file is empty.", HeadBytes.COPY_AGAIN);

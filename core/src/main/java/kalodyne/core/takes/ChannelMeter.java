@@ -109,6 +109,16 @@ final class ChannelMeter {
         }
     }
 
+    /** The largest sample so far. */
+    double peak() {
+        return peak;
+    }
+
+    /** How many samples are cut off so far. */
+    long clippedSamples() {
+        return clips.clippedSamples();
+    }
+
     ChannelReport report() {
         Heard heard = ear.heard();
         clips.finish(heard.truePeak());

@@ -59,6 +59,7 @@ public final class TakeReader {
         for (int count = stream.next(); count > 0; count = stream.next()) {
             accept(stream.samples(), count);
             done += count;
+            progress.heard(soFar(done));
             if (!progress.report(Math.min(1, (double) done / expected))) {
                 throw new CancellationException("Reading " + file.getFileName() + " was stopped.");
             }
@@ -68,6 +69,16 @@ public final class TakeReader {
         List<Pair> together = pairs.stream().map(PairMeter::pair).toList();
         TakeReport measured = new TakeReport(file, stream.header(), reports, loudness.loudness(), together, List.of());
         return measured.with(TakeRules.check(measured));
+    }
+
+    private Progress.SoFar soFar(long frames) {
+        double peak = 0;
+        long clipped = 0;
+        for (ChannelMeter channel : channels) {
+            peak = Math.max(peak, channel.peak());
+            clipped += channel.clippedSamples();
+        }
+        return new Progress.SoFar((double) frames / stream.header().sampleRateHz(), peak, clipped);
     }
 
     private void accept(float[][] samples, int count) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.causes.Known;
@@ -16,6 +17,7 @@ import kalodyne.core.gain.End;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.RunJoints;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -53,7 +55,7 @@ public record TakeVerdict(
     public static TakeVerdict of(TakeContext context, TakeReport take) {
         LevelPlan predicted = context.predicted();
         if (take.isSilent()) {
-            return silent(context, predicted, take);
+            return silent(context, take);
         }
         LevelPlan now = context.now();
         DigitalLevel likely = take.loudest().likelyPeak();
@@ -71,7 +73,7 @@ public record TakeVerdict(
                 instruction(now, context.whenRecorded(), advice),
                 now.end(),
                 advice,
-                comparisons(predicted, take),
+                comparisons(context, take),
                 sorted,
                 inquiry(context, take.with(sorted), louder.db()));
     }
@@ -99,7 +101,7 @@ public record TakeVerdict(
         });
     }
 
-    private static TakeVerdict silent(TakeContext context, LevelPlan predicted, TakeReport take) {
+    private static TakeVerdict silent(TakeContext context, TakeReport take) {
         LevelPlan now = context.now();
         return new TakeVerdict(
                 "Nothing was recorded",
@@ -107,7 +109,7 @@ public record TakeVerdict(
                         + now.trace().socket(),
                 now.end(),
                 Adviser.advise(now, context.wanted()),
-                comparisons(predicted, take),
+                comparisons(context, take),
                 take.findings(),
                 inquiry(context, take, Double.NEGATIVE_INFINITY));
     }
@@ -214,7 +216,8 @@ public record TakeVerdict(
                 Optional.empty()));
     }
 
-    private static List<Comparison> comparisons(LevelPlan predicted, TakeReport take) {
+    private static List<Comparison> comparisons(TakeContext context, TakeReport take) {
+        LevelPlan predicted = context.predicted();
         DigitalLevel peak = take.loudest().peakLevel();
         boolean isPeakAimed = predicted.end().line() == End.Line.PEAK;
         boolean outside = take.isClipped() || missed(predicted, peak, take) != 0;
@@ -233,6 +236,8 @@ public record TakeVerdict(
                 number(take.loudest().averageLevel()),
                 isPeakAimed ? "–" : edges,
                 outside && !isPeakAimed));
+        rows.add(noise(predicted, take));
+        rows.add(hum(predicted, context, take));
         rows.add(new Comparison(
                 "places cut off",
                 predicted.endPeak() > 0 ? "some" : "none",
@@ -241,11 +246,42 @@ public record TakeVerdict(
                 take.isClipped()));
         rows.add(new Comparison(
                 "constant offset, %",
-                "none",
-                Print.decimal(100 * take.loudest().dcOffset(), 2),
-                "under 0.5",
-                take.findings().stream().anyMatch(finding -> finding.code().equals("dc"))));
+                "none", Print.decimal(100 * take.loudest().dcOffset(), 2), "under 0.5", has(take, "dc")));
         return List.copyOf(rows);
+    }
+
+    private static Comparison noise(LevelPlan predicted, TakeReport take) {
+        OptionalDouble power = take.loudest().heard().noisePower();
+        return new Comparison(
+                "noise in the pauses, dBFS",
+                Print.decimal(predicted.endFloor(), 0),
+                power.isPresent()
+                        ? Print.decimal(
+                                DigitalLevel.ofRms(Math.sqrt(power.getAsDouble()))
+                                        .dbfs(),
+                                0)
+                        : "no pause",
+                "–",
+                has(take, "hiss"));
+    }
+
+    private static Comparison hum(LevelPlan predicted, TakeContext context, TakeReport take) {
+        double dbfs = predicted.end().onScale(new RunJoints(predicted).hum(context.joints()));
+        return new Comparison(
+                "hum, dBFS",
+                dbfs < predicted.endFloor() ? "none" : Print.decimal(dbfs, 0),
+                take.hum()
+                        .map(hum -> Print.decimal(
+                                        DigitalLevel.ofRms(Math.sqrt(hum.power()))
+                                                .dbfs(),
+                                        0) + ", " + Print.decimal(hum.fundamentalHz(), 0) + " Hz")
+                        .orElse("none"),
+                "none",
+                has(take, "hum.mains") || has(take, "hum.rectifier"));
+    }
+
+    private static boolean has(TakeReport take, String code) {
+        return take.findings().stream().anyMatch(finding -> finding.code().equals(code));
     }
 
     private static String number(DigitalLevel level) {

@@ -1,0 +1,77 @@
+package kalodyne.core.takes;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.measure.Event;
+import kalodyne.core.measure.Heard;
+import kalodyne.core.measure.LevelChange;
+
+/**
+ * A place in a take that shows what was found.
+ *
+ * @param code of the finding
+ * @param severity of the finding
+ * @param channel from 0
+ * @param fromSeconds where it begins
+ * @param toSeconds where it ends, not before
+ */
+public record Evidence(String code, Severity severity, int channel, double fromSeconds, double toSeconds) {
+    /** More are not told apart by anybody. */
+    private static final int MOST_OF_A_KIND = 400;
+
+    /** All places of what was found in a take, in the order of time; of findings without places none. */
+    public static List<Evidence> of(TakeReport take, List<Finding> findings) {
+        List<Evidence> all = new ArrayList<>();
+        for (Finding finding : findings) {
+            for (int c = 0; c < take.channels().size(); c++) {
+                ChannelReport channel = take.channels().get(c);
+                int number = c;
+                places(finding.code(), channel)
+                        .limit(MOST_OF_A_KIND)
+                        .map(place -> new Evidence(
+                                finding.code(),
+                                finding.severity(),
+                                number,
+                                take.seconds(place.fromFrame()),
+                                take.seconds(place.toFrame())))
+                        .forEach(all::add);
+            }
+        }
+        return all.stream()
+                .distinct()
+                .sorted(Comparator.comparingDouble(Evidence::fromSeconds))
+                .toList();
+    }
+
+    private static Stream<Stretch> places(String code, ChannelReport channel) {
+        Heard heard = channel.heard();
+        return switch (code) {
+            case "clip.digital" -> channel.clipPlaces().stream();
+            case "click" -> heard.clicks().stream().map(Evidence::stretch);
+            case "dropout" -> heard.holes().stream().map(Evidence::stretch);
+            case "noise.gate" -> heard.closings().stream().map(Evidence::stretch);
+            case "agc" -> heard.swells().stream().map(Evidence::stretch);
+            default -> Stream.empty();
+        };
+    }
+
+    private static Stretch stretch(Event event) {
+        return new Stretch(event.fromFrame(), event.toFrame());
+    }
+
+    private static Stretch stretch(LevelChange change) {
+        return new Stretch(change.from(), change.to());
+    }
+
+    /** The pauses of a channel, in which noise and hum were measured, in seconds. */
+    public static List<Stretch> pauses(ChannelReport channel) {
+        return channel.heard().pauses().stream()
+                .flatMap(pauses -> pauses.stretches().stream())
+                .map(quiet -> new Stretch(quiet.fromFrame(), quiet.toFrame()))
+                .toList();
+    }
+}
