@@ -4,11 +4,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
+import kalodyne.core.recording.Speakers;
+import kalodyne.core.recording.SystemInputs;
 import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
+import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
@@ -26,6 +30,8 @@ public final class Workbench implements AutoCloseable {
     private JointsModel joints;
     private PlugModel plugs;
     private final TakesModel takes;
+    private final RecordingModel recording;
+    private final PlaybackModel playback;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
     private final StudioOpener opener;
@@ -40,6 +46,8 @@ public final class Workbench implements AutoCloseable {
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
+        this.recording = new RecordingModel(studio, takes, SystemInputs::all);
+        this.playback = new PlaybackModel(studio, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
         this.window = new MainWindow(
                 studio,
@@ -49,7 +57,7 @@ public final class Workbench implements AutoCloseable {
                         new ShelfRoom(this::shelf),
                         new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
-                        new TakesRoom(studio, takes)),
+                        new TakesRoom(studio, takes, recording, playback)),
                 opener);
     }
 
@@ -98,6 +106,10 @@ public final class Workbench implements AutoCloseable {
         return takes;
     }
 
+    public RecordingModel recording() {
+        return recording;
+    }
+
     public Appearance appearance() {
         return appearance;
     }
@@ -108,6 +120,8 @@ public final class Workbench implements AutoCloseable {
 
     @Override
     public void close() {
+        recording.close();
+        playback.close();
         jobs.close();
         studio.close();
     }

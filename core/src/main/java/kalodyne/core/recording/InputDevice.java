@@ -8,6 +8,9 @@ public interface InputDevice {
     /** Whether it makes its sound itself. */
     boolean isSimulated();
 
+    /** How many channels it gives at the most. */
+    int channels();
+
     /**
      * Opens it; closing the line gives it back.
      *

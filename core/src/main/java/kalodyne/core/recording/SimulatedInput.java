@@ -61,6 +61,11 @@ public final class SimulatedInput implements InputDevice {
     }
 
     @Override
+    public int channels() {
+        return 1;
+    }
+
+    @Override
     public InputLine open(int sampleRateHz) {
         Playing now = playing.get();
         int bits = now.plan().end().bits().orElse(24) > 16 ? 24 : 16;

@@ -46,7 +46,7 @@ public final class SystemInputs {
         public InputLine open(int sampleRateHz) throws LostInput {
             for (int bits : BITS) {
                 for (int rate : rates(sampleRateHz)) {
-                    for (int channels : channels()) {
+                    for (int channels : channelCounts()) {
                         AudioFormat format = new AudioFormat(rate, bits, channels, true, false);
                         if (mixer.isLineSupported(new DataLine.Info(TargetDataLine.class, format))) {
                             return opened(format);
@@ -63,14 +63,19 @@ public final class SystemInputs {
             return new int[] {wanted, RATES[0], RATES[1]};
         }
 
-        /** As many as it has: which of them is wanted is chosen behind it. */
-        private List<Integer> channels() {
+        @Override
+        public int channels() {
             int most = 1;
             for (AudioFormat format : info.getFormats()) {
                 most = Math.max(most, Math.min(MOST_CHANNELS, format.getChannels()));
             }
+            return most;
+        }
+
+        /** As many as it has: which of them is wanted is chosen behind it. */
+        private List<Integer> channelCounts() {
             List<Integer> channels = new ArrayList<>();
-            for (int count : new int[] {most, 2, 1}) {
+            for (int count : new int[] {channels(), 2, 1}) {
                 if (!channels.contains(count)) {
                     channels.add(count);
                 }

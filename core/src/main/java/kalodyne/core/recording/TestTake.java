@@ -21,7 +21,7 @@ public final class TestTake {
      */
     public record Part(double seconds, String words) {}
 
-    /** What to do at a time. */
+    /** What to do at a time, and for how long still. */
     public static Part at(double seconds) {
         double end = 0;
         for (Part part : PARTS) {
@@ -33,8 +33,20 @@ public final class TestTake {
         return new Part(0, DONE);
     }
 
-    /** How long all of it takes. */
-    public static double seconds() {
-        return PARTS.stream().mapToDouble(Part::seconds).sum();
+    /** All of it, in order. */
+    public static List<Part> parts() {
+        return PARTS;
+    }
+
+    /** Which part a time lies in; as many as there are where all are over. */
+    public static int number(double seconds) {
+        double end = 0;
+        for (int i = 0; i < PARTS.size(); i++) {
+            end += PARTS.get(i).seconds();
+            if (seconds < end) {
+                return i;
+            }
+        }
+        return PARTS.size();
     }
 }

@@ -23,6 +23,8 @@ public record Evidence(String code, Severity severity, int channel, double fromS
     /** More are not told apart by anybody. */
     private static final int MOST_OF_A_KIND = 400;
 
+    private static final int A_TOP_FRAMES = 60;
+
     /** All places of what was found in a take, in the order of time; of findings without places none. */
     public static List<Evidence> of(TakeReport take, List<Finding> findings) {
         List<Evidence> all = new ArrayList<>();
@@ -51,12 +53,20 @@ public record Evidence(String code, Severity severity, int channel, double fromS
         Heard heard = channel.heard();
         return switch (code) {
             case "clip.digital" -> channel.clipPlaces().stream();
+            case "clip.analogue" -> channel.ceiling().stream().flatMap(Evidence::ends);
             case "click" -> heard.clicks().stream().map(Evidence::stretch);
             case "dropout" -> heard.holes().stream().map(Evidence::stretch);
             case "noise.gate" -> heard.closings().stream().map(Evidence::stretch);
             case "agc" -> heard.swells().stream().map(Evidence::stretch);
             default -> Stream.empty();
         };
+    }
+
+    /** The first and the last of the tops that a ceiling flattened. */
+    private static Stream<Stretch> ends(Ceiling ceiling) {
+        return Stream.of(
+                new Stretch(ceiling.fromFrame(), ceiling.fromFrame() + A_TOP_FRAMES),
+                new Stretch(Math.max(0, ceiling.toFrame() - A_TOP_FRAMES), ceiling.toFrame()));
     }
 
     private static Stretch stretch(Event event) {

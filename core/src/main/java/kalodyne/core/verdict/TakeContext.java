@@ -6,6 +6,7 @@ import java.util.Optional;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunJoints;
@@ -111,6 +112,11 @@ public record TakeContext(
                         .filter(device -> device != null)
                         .limit(1))
                 .toList();
+    }
+
+    /** What kind of device the run begins at, where that is known. */
+    public Optional<DeviceKind> source() {
+        return devices().stream().findFirst().map(Device::kind);
     }
 
     /** Whether some rule on joints found this in one of the run's. */

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import kalodyne.core.causes.CauseTest;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Figure;
@@ -68,14 +69,46 @@ public record TakeVerdict(
         otherRate(now, take).ifPresent(findings::add);
         BY_CONTEXT.forEach(rule -> rule.check(take, context).ifPresent(findings::add));
         List<Finding> sorted = Finding.worstFirst(findings);
+        Optional<Inquiry> inquiry = inquiry(context, take.with(sorted), louder.db());
+        Optional<Finding> worse = worseThanLevel(sorted);
         return new TakeVerdict(
-                sentence(now, take, likely),
-                instruction(now, context.whenRecorded(), advice),
+                worse.map(TakeVerdict::sentence).orElseGet(() -> sentence(now, take, likely)),
+                worse.flatMap(finding -> inquiry.map(found -> search(found, finding)))
+                        .orElseGet(() -> instruction(now, context.whenRecorded(), advice)),
                 now.end(),
                 advice,
                 comparisons(context, take),
                 sorted,
-                inquiry(context, take.with(sorted), louder.db()));
+                inquiry);
+    }
+
+    /** What no knob mends: it is told, and looked for, before the level is. */
+    private static Optional<Finding> worseThanLevel(List<Finding> findings) {
+        return findings.stream()
+                .findFirst()
+                .filter(worst -> worst.severity() == Severity.HARM || worst.severity() == Severity.WRONG)
+                .filter(worst -> !isOfLevel(worst));
+    }
+
+    private static boolean isOfLevel(Finding finding) {
+        return finding.code().startsWith("level.") || finding.code().equals("clip.digital");
+    }
+
+    private static String sentence(Finding worst) {
+        boolean isLevel = worst.figure().unit().equals("dBFS")
+                && !Double.isInfinite(worst.figure().value());
+        return worst.title()
+                + (isLevel ? ", at " + new DigitalLevel(worst.figure().value()) : "");
+    }
+
+    /** What tells the causes apart, or mends the one that is left. */
+    private static String search(Inquiry inquiry, Finding worst) {
+        String cure = inquiry.suspects().stream()
+                .findFirst()
+                .map(suspect -> suspect.cause().cure())
+                .or(() -> worst.remedy().map(Remedy::words))
+                .orElse(worst.title());
+        return inquiry.nextTest().map(CauseTest::instruction).orElse(cure);
     }
 
     /** The findings of a take, with what another take of the same part tells besides, where nothing is known of its run. */
@@ -154,8 +187,7 @@ public record TakeVerdict(
         List<Finding> findings = new ArrayList<>();
         boolean levelTold = false;
         for (Finding finding : take.findings()) {
-            boolean level =
-                    finding.code().startsWith("level.") || finding.code().equals("clip.digital");
+            boolean level = isOfLevel(finding);
             levelTold |= level;
             findings.add(level && turn.isPresent() ? finding.with(turn) : finding);
         }

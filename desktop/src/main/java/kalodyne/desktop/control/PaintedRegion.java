@@ -39,7 +39,8 @@ public abstract class PaintedRegion extends Region {
         BED("-k-paint-bed"),
         AIM("-k-paint-aim"),
         AIM_EDGE("-k-paint-aim-edge"),
-        WRONG("-k-paint-wrong");
+        WRONG("-k-paint-wrong"),
+        WEAK("-k-paint-weak");
 
         private final CssMetaData<PaintedRegion, Paint> meta;
 

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
@@ -18,10 +19,15 @@ final class TakeReports {
     private final Map<Path, Measured> measured = new HashMap<>();
     private final Map<Path, State> states = new HashMap<>();
 
+    /** Null before anything is known. */
+    private Progress.SoFar soFar;
+
     /** How far a file that is not measured has come. */
     enum State {
         NOT_READ,
         READING,
+        /** It grows while it is recorded: it is read when it is whole. */
+        GROWING,
         FAILED,
         STOPPED
     }
@@ -46,7 +52,21 @@ final class TakeReports {
 
     /** Makes a file that failed or was stopped one that is not read yet. */
     void forgive(Path file) {
-        states.computeIfPresent(file, (path, state) -> state == State.READING ? state : null);
+        states.computeIfPresent(file, (path, state) -> state == State.READING || state == State.GROWING ? state : null);
+    }
+
+    /** Marks a file as one that grows, or as whole. */
+    void grows(Path file, boolean isGrowing) {
+        if (isGrowing) {
+            states.put(file, State.GROWING);
+        } else {
+            states.remove(file, State.GROWING);
+        }
+    }
+
+    /** What is known of the file that is being read. */
+    Optional<Progress.SoFar> soFar(Path file) {
+        return state(file) == State.READING ? Optional.ofNullable(soFar) : Optional.empty();
     }
 
     /**
@@ -56,29 +76,74 @@ final class TakeReports {
      * @param changed hears that the file's state is another one, with the reason where it could not be read
      */
     void read(Path file, Consumer<TakeReport> ready, Consumer<Optional<String>> changed) {
-        if (states.put(file, State.READING) == State.READING) {
+        State before = state(file);
+        if (before == State.READING || before == State.GROWING) {
             return;
         }
-        jobs.run("Reading " + file.getFileName(), progress -> measure(file, progress), new Jobs.Listener<Measured>() {
-            @Override
-            public void delivered(Measured result) {
-                states.remove(file);
-                measured.put(file, result);
-                ready.accept(result.report());
-            }
+        states.put(file, State.READING);
+        soFar = null;
+        FirstNumbers first = new FirstNumbers(file, changed);
+        jobs.run(
+                "Reading " + file.getFileName(),
+                progress -> measure(file, first.beside(progress)),
+                new Jobs.Listener<Measured>() {
+                    @Override
+                    public void delivered(Measured result) {
+                        states.remove(file);
+                        measured.put(file, result);
+                        ready.accept(result.report());
+                    }
 
-            @Override
-            public void failed(Exception failure) {
-                states.put(file, State.FAILED);
-                changed.accept(Optional.of(String.valueOf(failure.getMessage())));
-            }
+                    @Override
+                    public void failed(Exception failure) {
+                        states.put(file, State.FAILED);
+                        changed.accept(Optional.of(String.valueOf(failure.getMessage())));
+                    }
 
-            @Override
-            public void stopped() {
-                states.put(file, State.STOPPED);
+                    @Override
+                    public void stopped() {
+                        states.put(file, State.STOPPED);
+                        changed.accept(Optional.empty());
+                    }
+                });
+    }
+
+    /** Passes on what is known of a long file before all of it was read. */
+    private final class FirstNumbers {
+        private static final long EVERY_NANOS = 200_000_000;
+
+        private final Path file;
+        private final Consumer<Optional<String>> changed;
+        private long told = System.nanoTime();
+
+        FirstNumbers(Path file, Consumer<Optional<String>> changed) {
+            this.file = file;
+            this.changed = changed;
+        }
+
+        Progress beside(Progress progress) {
+            return new Progress() {
+                @Override
+                public boolean report(double done) {
+                    return progress.report(done);
+                }
+
+                @Override
+                public void heard(SoFar heard) {
+                    if (System.nanoTime() - told > EVERY_NANOS) {
+                        told = System.nanoTime();
+                        Platform.runLater(() -> tell(heard));
+                    }
+                }
+            };
+        }
+
+        private void tell(Progress.SoFar heard) {
+            if (state(file) == State.READING) {
+                soFar = heard;
                 changed.accept(Optional.empty());
             }
-        });
+        }
     }
 
     private static Measured measure(Path file, Progress progress) throws IOException {

@@ -1,18 +1,26 @@
 package kalodyne.desktop.model;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.causes.Inquiry;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.setup.Take;
+import kalodyne.core.takes.Evidence;
+import kalodyne.core.takes.Progress;
 import kalodyne.core.takes.TakeReport;
+import kalodyne.core.takes.TakeSentence;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
 import kalodyne.core.verdict.TakeContext;
 import kalodyne.core.verdict.TakeVerdict;
 import kalodyne.desktop.job.Jobs;
@@ -26,6 +34,7 @@ public final class TakesModel {
     private final ReadOnlyObjectWrapper<Selection> selection =
             new ReadOnlyObjectWrapper<>(this, "selection", Selection.NONE);
     private Optional<Take> selected = Optional.empty();
+    private Optional<Take> other = Optional.empty();
     private String selectedRun = "";
 
     /**
@@ -47,8 +56,24 @@ public final class TakesModel {
      * @param take which one
      * @param report what was measured
      * @param verdict what it says about the run as it stands now
+     * @param evidence the places that show what was found
+     * @param other the take that it is compared with, if any
      */
-    public record Shown(Take take, TakeReport report, TakeVerdict verdict) {}
+    public record Shown(
+            Take take, TakeReport report, TakeVerdict verdict, List<Evidence> evidence, Optional<Compared> other) {
+        public Shown {
+            evidence = List.copyOf(evidence);
+        }
+    }
+
+    /**
+     * A take that another one is compared with.
+     *
+     * @param take which one
+     * @param report what was measured in it
+     * @param verdict what it says about the run by itself
+     */
+    public record Compared(Take take, TakeReport report, TakeVerdict verdict) {}
 
     public TakesModel(StudioModel studio, Jobs jobs, Clock clock) {
         this.studio = studio;
@@ -145,7 +170,8 @@ public final class TakesModel {
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
-    private Path fileOf(Take take) {
+    /** Where a take lies. */
+    public Path fileOf(Take take) {
         return studio.file().getParent().resolve(take.file()).normalize();
     }
 
@@ -166,18 +192,132 @@ public final class TakesModel {
         if (report.isEmpty() && reports.state(file) == TakeReports.State.NOT_READ) {
             reports.read(file, ready -> refresh(), this::told);
         }
-        LevelPlan plan = studio.reading().orElseThrow().plan();
-        Wanted wanted =
-                plan.described().isPresent() ? Wanted.USUAL : studio.levels().wanted();
-        Optional<Shown> shown = report.map(measured ->
-                new Shown(take, measured, TakeVerdict.of(TakeContext.of(plan, wanted, take.positions()), measured)));
+        Optional<Shown> shown = report.map(measured -> shown(take, measured, compared(takes, take)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
         return new Selection(takes, Optional.of(take), shown, sentence);
     }
 
+    private static Shown shown(Take take, TakeReport report, TakeVerdict verdict, Optional<Compared> other) {
+        return new Shown(take, report, verdict, Evidence.of(report, verdict.findings()), other);
+    }
+
+    private Shown shown(Take take, TakeReport report, Optional<Compared> compared) {
+        TakeContext context =
+                contextOf(take).with(compared.map(Compared::report)).with(take.tried());
+        return shown(take, report, TakeVerdict.of(context, report), compared);
+    }
+
+    /** What the run says of a take, by itself. */
+    private TakeContext contextOf(Take take) {
+        LevelPlan plan = studio.reading().orElseThrow().plan();
+        return studio.levels()
+                .trace(plan.trace().key())
+                .map(trace -> TakeContext.of(studio.levels(), trace, take.positions(), studio.joints()))
+                .orElseGet(() -> TakeContext.of(plan, Wanted.USUAL, take.positions()));
+    }
+
+    private Optional<Compared> compared(List<Take> takes, Take take) {
+        Optional<Take> chosen = other.filter(each -> takes.contains(each) && !each.equals(take));
+        chosen.map(this::fileOf)
+                .filter(file -> reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ)
+                .ifPresent(file -> reports.read(file, ready -> refresh(), this::told));
+        return chosen.flatMap(each -> reports.of(fileOf(each))
+                .map(report -> new Compared(each, report, TakeVerdict.of(contextOf(each), report))));
+    }
+
+    /** What is the case with a take by itself, where it was read already. */
+    public Optional<String> sentenceOf(Take take) {
+        return reports.of(fileOf(take)).map(TakeSentence::of);
+    }
+
+    /** Compares what is looked at with another take of the run; with none where empty. */
+    public void compareWith(Optional<Take> take) {
+        other = take;
+        take.ifPresent(each -> reports.forgive(fileOf(each)));
+        refresh();
+    }
+
+    /** Looks at the other take, and compares it with the present one. */
+    public void exchange() {
+        Optional<Take> present = selected;
+        selection().shown().flatMap(Shown::other).ifPresent(compared -> {
+            other = present;
+            select(compared.take());
+        });
+    }
+
+    /** Notes something on a take. */
+    public void note(Take take, String note) {
+        if (!take.note().equals(note.strip())) {
+            change(take, "note on a take", take.withNote(note));
+        }
+    }
+
+    /** Tells what came of a test; the causes are ranked anew. */
+    public void answer(Take take, Inquiry.Tried tried) {
+        change(take, "answer a test", take.answered(tried));
+    }
+
+    /** Forgets all that was answered. */
+    public void beginSearchAnew(Take take) {
+        change(take, "begin the search anew", take.withTried(List.of()));
+    }
+
+    private void change(Take take, String description, Take changed) {
+        selected = selected.map(each -> each.equals(take) ? changed : each);
+        other = other.map(each -> each.equals(take) ? changed : each);
+        studio.edit(description, setup -> setup.replacing(take, changed));
+    }
+
+    // --- recording ---------------------------------------------------------------------------------------------
+
+    /** A file that the next take of a run can go to: beside the studio, of a name that is not taken. */
+    Path fileFor(LevelPlan run) {
+        return unusedFile(run.name(), nextName(run.trace().key()));
+    }
+
+    /** Adds a take that is about to be recorded, so that it is in the log whatever happens. */
+    void begin(LevelPlan run, Path file) {
+        String key = run.trace().key();
+        Take take = new Take(
+                nextName(key), key, stored(file), clock.instant().truncatedTo(ChronoUnit.SECONDS), run.positions());
+        reports.grows(file, true);
+        selected = Optional.of(take);
+        studio.edit("record a take", setup -> setup.with(take));
+    }
+
+    /** The take is whole now; or there is none, where nothing came. */
+    void finish(Path file, boolean isThere) {
+        reports.grows(file, false);
+        if (isThere) {
+            refresh();
+        } else {
+            studio.setup().takes().stream()
+                    .filter(take -> fileOf(take).equals(file))
+                    .findFirst()
+                    .ifPresent(take -> studio.edit("remove an empty take", setup -> setup.without(take)));
+        }
+    }
+
+    private Path unusedFile(String run, String name) {
+        String plain = (run + " " + name).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        Path folder = studio.file().getParent().resolve("takes");
+        return IntStream.iterate(1, number -> number + 1)
+                .mapToObj(number -> folder.resolve(plain + (number == 1 ? "" : "-" + number) + ".wav"))
+                .filter(file -> !Files.exists(file))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private String waiting(Path file) {
+        Optional<Progress.SoFar> soFar = reports.soFar(file);
+        if (soFar.isPresent()) {
+            return " is being read: peak " + DigitalLevel.ofPeak(soFar.get().samplePeak()) + " in the first "
+                    + Print.moment(soFar.get().seconds());
+        }
         return switch (reports.state(file)) {
             case NOT_READ, READING -> " is being read";
+            case GROWING -> " is being recorded";
             case FAILED -> " cannot be read";
             case STOPPED -> " was not read to its end";
         };

@@ -7,6 +7,8 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
+import kalodyne.desktop.model.PlaybackModel;
+import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Command;
@@ -17,14 +19,18 @@ import kalodyne.desktop.shell.Room;
 public final class TakesRoom implements Room {
     private final StudioModel studio;
     private final TakesModel takes;
+    private final RecordingModel recording;
+    private final PlaybackModel playback;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private TakesView view;
     private TakesAside aside;
     private Overlay overlay;
 
-    public TakesRoom(StudioModel studio, TakesModel takes) {
+    public TakesRoom(StudioModel studio, TakesModel takes, RecordingModel recording, PlaybackModel playback) {
         this.studio = studio;
         this.takes = takes;
+        this.recording = recording;
+        this.playback = playback;
         takes.selectionProperty().addListener(change -> report.set(report()));
         report.set(report());
     }
@@ -46,7 +52,7 @@ public final class TakesRoom implements Room {
 
     private TakesView view() {
         if (view == null) {
-            view = new TakesView(takes, this::calibrate);
+            view = new TakesView(takes, recording, playback, this::calibrate, () -> report.set(report()));
         }
         return view;
     }
@@ -65,8 +71,12 @@ public final class TakesRoom implements Room {
     }
 
     private Report report() {
+        String recordingWords = view == null ? "" : view.recordingWords();
+        if (!recordingWords.isEmpty()) {
+            return new Report("", List.of(), recordingWords, Optional.empty(), counted());
+        }
         int count = takes.selection().takes().size();
-        String counted = count == 0 ? "" : String.valueOf(count);
+        String counted = counted();
         return takes.selection()
                 .shown()
                 .map(shown -> new Report(
@@ -78,16 +88,23 @@ public final class TakesRoom implements Room {
                 .orElseGet(() -> new Report("", List.of(), waitingFor(count), Optional.empty(), counted));
     }
 
+    private String counted() {
+        int count = takes.selection().takes().size();
+        return count == 0 ? "" : String.valueOf(count);
+    }
+
     private String waitingFor(int count) {
         return count == 0
-                ? "Record the loudest part with your recorder, then drop the WAV here"
+                ? "Record a take of the loudest part"
                 : takes.selection().sentence();
     }
 
     @Override
     public List<Command> commands() {
         return List.of(
-                Command.of("Add a take…", "Shortcut+T", () -> view().chooseFile()),
+                Command.of("Record a take", "Shortcut+R", () -> view().record()),
+                Command.of("Play or stop the take", "Shortcut+P", () -> view().playOrStop()),
+                Command.of("Add a file as a take…", "Shortcut+T", () -> view().chooseFile()),
                 Command.of("Correct the gear from these takes…", "Shortcut+Shift+K", this::calibrate));
     }
 

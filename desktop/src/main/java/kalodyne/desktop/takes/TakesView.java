@@ -1,53 +1,69 @@
 package kalodyne.desktop.takes;
 
 import java.io.File;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
+import kalodyne.core.causes.Inquiry;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.verdict.Comparison;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.model.PlaybackModel;
+import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
 final class TakesView extends VBox {
     private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
 
-    private static final Map<String, String> MEANINGS = Map.of(
-            "loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold.",
-            "average, dBFS re a sine", "How loud the whole take is; a sine that just fits reads 0.",
-            "places cut off", "Where the tops were flattened at full scale.",
-            "constant offset, %", "How far the whole take lies off the middle.",
-            "predicted", "What Levels computes for the knobs as they stood.",
-            "measured", "What is in the file.",
-            "aim", "Where it should lie.",
-            "peak, dBFS", "The highest sample of this channel.",
-            "RMS, dB re 1.0", "The average as many programs print it: a sine that just fits reads −3.01.",
-            "samples cut off", "How many samples lie flat at full scale.");
+    private static final Map<String, String> MEANINGS = Map.ofEntries(
+            Map.entry("loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold."),
+            Map.entry("average, dBFS re a sine", "How loud the whole take is; a sine that just fits reads 0."),
+            Map.entry("places cut off", "Where the tops were flattened at full scale."),
+            Map.entry("constant offset, %", "How far the whole take lies off the middle."),
+            Map.entry("predicted", "What Levels computes for the knobs as they stood."),
+            Map.entry("measured", "What is in the file."),
+            Map.entry("aim", "Where it should lie."),
+            Map.entry("peak, dBFS", "The highest sample of this channel."),
+            Map.entry("RMS, dB re 1.0", "The average as many programs print it: a sine that just fits reads −3.01."),
+            Map.entry("samples cut off", "How many samples lie flat at full scale."),
+            Map.entry("noise in the pauses, dBFS", "What is left while nothing is played, re a sine that just fits."),
+            Map.entry("hum, dBFS", "All tones of the mains together, re a sine that just fits."));
 
     private final TakesModel takes;
     private final Label sentence = new Label();
     private final ComboBox<Take> chooser = new ComboBox<>();
-    private final Waveform waveform = new Waveform();
+    private final ComboBox<Optional<Take>> other = new ComboBox<>();
+    private final Waveform waveform;
+    private final WaveTools tools;
+    private final SpectrumView spectrum = new SpectrumView();
+    private final CausesPane causes;
+    private final RecordPane recordPane;
+    private final RecordingModel recording;
+    private final List<Button> buttons = new ArrayList<>();
     private final NumbersTable comparison = new NumbersTable("comparison", MEANINGS);
     private final NumbersTable channels = new NumbersTable("channels", MEANINGS);
-    private final VBox filled;
+    private final ScrollPane filled;
     private final VBox dropZone = dropZone();
     private final Runnable calibrate;
     private boolean showing;
@@ -56,23 +72,78 @@ final class TakesView extends VBox {
      * A view.
      *
      * @param calibrate shows what the takes say about the gear
+     * @param told whenever recording asks for something else
      */
-    TakesView(TakesModel takes, Runnable calibrate) {
+    TakesView(TakesModel takes, RecordingModel recording, PlaybackModel playback, Runnable calibrate, Runnable told) {
         this.takes = takes;
         this.calibrate = calibrate;
+        this.recording = recording;
+        comparison.setMaxWidth(Double.MAX_VALUE);
+        waveform = new Waveform(seconds -> pointedAt());
+        tools = new WaveTools(waveform, playback);
+        causes = new CausesPane(this::answered, this::beginSearchAnew);
+        recordPane = new RecordPane(recording, this::show, told);
         getStyleClass().add("room");
         VBox.setVgrow(waveform, Priority.ALWAYS);
-        FlowPane tables = new FlowPane(30, 8, comparison, channels);
-        tables.setMinHeight(Region.USE_PREF_SIZE);
-        filled = new VBox(10, waveform, tables);
+        filled = scrolled(
+                new VBox(8, waveform, tools, new SideBySide(spectrumWithWords(), comparison), causes, channels));
         VBox.setVgrow(filled, Priority.ALWAYS);
         VBox.setVgrow(dropZone, Priority.ALWAYS);
-        getChildren().addAll(header(), filled, dropZone);
+        VBox.setVgrow(recordPane, Priority.ALWAYS);
+        getChildren().addAll(header(), filled, dropZone, recordPane);
         setOnDragOver(this::dragOver);
         setOnDragExited(event -> pseudoClassStateChanged(DROPPING, false));
         setOnDragDropped(this::dropped);
         takes.selectionProperty().addListener(change -> show());
         show();
+    }
+
+    private static ScrollPane scrolled(VBox content) {
+        content.getStyleClass().add("takes-content");
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("takes-scroll");
+        // As high as there is room, whatever is in it.
+        scroll.setMinHeight(0);
+        scroll.setPrefHeight(1);
+        return scroll;
+    }
+
+    private VBox spectrumWithWords() {
+        Label title = new Label("Sound by frequency, dBFS: all of it, and the pauses (dotted)");
+        title.getStyleClass().add("section");
+        title.setMinWidth(0);
+        VBox.setVgrow(spectrum, Priority.ALWAYS);
+        return new VBox(4, title, spectrum);
+    }
+
+    private void pointedAt() {
+        tools.pointedAt();
+    }
+
+    private void answered(Inquiry.Tried tried) {
+        takes.selection().take().ifPresent(take -> takes.answer(take, tried));
+    }
+
+    private void beginSearchAnew() {
+        takes.selection().take().ifPresent(takes::beginSearchAnew);
+    }
+
+    /** Shows what is recorded, in place of the take. */
+    void record() {
+        recordPane.open();
+        show();
+    }
+
+    /** What recording asks for now; empty where nothing is recorded. */
+    String recordingWords() {
+        return recordPane.next();
+    }
+
+    void playOrStop() {
+        tools.playOrStop();
     }
 
     private RoomHeader header() {
@@ -85,7 +156,21 @@ final class TakesView extends VBox {
                 takes.select(chooser.getValue());
             }
         });
-        Button open = new Button("Add a take…");
+        other.setId("compare-chooser");
+        other.setConverter(new OtherNames());
+        other.setMinWidth(Region.USE_PREF_SIZE);
+        other.setOnAction(event -> {
+            if (!showing && other.getValue() != null) {
+                takes.compareWith(other.getValue());
+            }
+        });
+        Button record = new Button("Record a take");
+        record.setId("record-take");
+        record.getStyleClass().add("primary");
+        record.setMinWidth(Region.USE_PREF_SIZE);
+        record.setTooltip(new Tooltip("From an input, with a meter (Ctrl+R)"));
+        record.setOnAction(event -> record());
+        Button open = new Button("Add a file…");
         open.setId("open-take");
         open.setMinWidth(Region.USE_PREF_SIZE);
         open.setOnAction(event -> chooseFile());
@@ -94,20 +179,25 @@ final class TakesView extends VBox {
         correct.setMinWidth(Region.USE_PREF_SIZE);
         correct.setTooltip(new Tooltip("What these takes say about the source and the knob (Ctrl+Shift+K)"));
         correct.setOnAction(event -> calibrate.run());
-        return new RoomHeader(sentence, chooser, correct, open);
+        buttons.addAll(List.of(record, open, correct));
+        return new RoomHeader(sentence, chooser, other, record, open, correct);
     }
 
     private VBox dropZone() {
-        Label what = new Label("Drop a recording here");
+        Label what = new Label("Record the loudest part, or drop a recording here");
         what.getStyleClass().add("room-sentence");
         Label how = new Label(
-                "A WAV of the loudest part, with the knobs as they stand in Levels. You will see whether it is clean and what to turn.");
+                "With the knobs as they stand in Levels. You will see whether it is clean and what to turn. The simulated interface plays the run where nothing is plugged in.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
+        Button record = new Button("Record a take");
+        record.getStyleClass().add("primary");
+        record.setOnAction(event -> record());
         Button open = new Button("Choose a file…");
-        open.getStyleClass().add("primary");
         open.setOnAction(event -> chooseFile());
-        VBox zone = new VBox(what, how, open);
+        HBox buttons = new HBox(10, record, open);
+        buttons.setAlignment(Pos.CENTER);
+        VBox zone = new VBox(what, how, buttons);
         zone.getStyleClass().add("drop-zone");
         zone.setId("drop-zone");
         return zone;
@@ -118,7 +208,22 @@ final class TakesView extends VBox {
         files.setTitle("Add a take");
         files.getExtensionFilters()
                 .addAll(
-                        new FileChooser.ExtensionFilter("WAV recordings", "*.wav", "*.WAV", "*.wave"),
+                        new FileChooser.ExtensionFilter(
+                                "Recordings",
+                                "*.wav",
+                                "*.WAV",
+                                "*.wave",
+                                "*.aif",
+                                "*.aiff",
+                                "*.flac",
+                                "*.mp3",
+                                "*.m4a",
+                                "*.aac",
+                                "*.ogg",
+                                "*.opus",
+                                "*.mp4",
+                                "*.mov",
+                                "*.mkv"),
                         new FileChooser.ExtensionFilter("All files", "*.*"));
         File chosen =
                 files.showOpenDialog(getScene() == null ? null : getScene().getWindow());
@@ -146,29 +251,45 @@ final class TakesView extends VBox {
         showing = true;
         chooser.getItems().setAll(takes.selection().takes());
         Optional<TakesModel.Shown> shown = takes.selection().shown();
-        chooser.setVisible(!takes.selection().takes().isEmpty());
-        chooser.setManaged(!takes.selection().takes().isEmpty());
         chooser.setValue(takes.selection().take().orElse(null));
+        showOther(shown);
         showing = false;
-        filled.setVisible(shown.isPresent());
-        filled.setManaged(shown.isPresent());
-        dropZone.setVisible(shown.isEmpty());
-        dropZone.setManaged(shown.isEmpty());
-        sentence.setText(takes.selection().sentence());
+        boolean isRecording = recordPane.isOpen();
+        set(recordPane, isRecording);
+        set(filled, shown.isPresent() && !isRecording);
+        set(dropZone, shown.isEmpty() && !isRecording);
+        sentence.setText(
+                isRecording
+                        ? "Record a take of " + recording.plan().name()
+                        : takes.selection().sentence());
+        set(chooser, !isRecording && !chooser.getItems().isEmpty());
+        set(other, !isRecording && other.getItems().size() > 1);
+        buttons.forEach(button -> set(button, !isRecording));
         shown.ifPresent(this::show);
     }
 
+    private static void set(Node node, boolean isShown) {
+        node.setVisible(isShown);
+        node.setManaged(isShown);
+    }
+
+    private void showOther(Optional<TakesModel.Shown> shown) {
+        List<Optional<Take>> all = new ArrayList<>();
+        all.add(Optional.empty());
+        takes.selection().takes().stream()
+                .filter(each -> !takes.selection().take().filter(each::equals).isPresent())
+                .map(Optional::of)
+                .forEach(all::add);
+        other.getItems().setAll(all);
+        other.setValue(shown.flatMap(TakesModel.Shown::other).map(TakesModel.Compared::take));
+    }
+
     private void show(TakesModel.Shown shown) {
-        waveform.show(shown.report(), shown.verdict().end());
-        comparison.begin(shown.take().name(), "predicted", "measured", "aim");
-        for (Comparison row : shown.verdict().comparisons()) {
-            comparison.row(
-                    List.of(row.what(), row.predicted(), row.measured(), row.aim()),
-                    "",
-                    "",
-                    row.outside() ? "off" : "",
-                    "second");
-        }
+        waveform.show(shown);
+        tools.show(shown);
+        spectrum.show(shown.report(), shown.other().map(TakesModel.Compared::report));
+        causes.show(shown.verdict().inquiry());
+        shown.other().ifPresentOrElse(compared -> showBoth(shown, compared), () -> showOne(shown));
         channels.begin("channel", "peak, dBFS", "RMS, dB re 1.0", "samples cut off");
         for (int c = 0; c < Math.min(8, shown.report().channels().size()); c++) {
             ChannelReport channel = shown.report().channels().get(c);
@@ -184,6 +305,51 @@ final class TakesView extends VBox {
                     channel.isClipped() ? "off" : "");
         }
         channels.row(List.of("length", Print.moment(shown.report().header().seconds()), "", ""));
+    }
+
+    private void showOne(TakesModel.Shown shown) {
+        comparison.begin(shown.take().name(), "predicted", "measured", "aim");
+        for (Comparison row : shown.verdict().comparisons()) {
+            comparison.row(
+                    List.of(row.what(), row.predicted(), row.measured(), row.aim()),
+                    "",
+                    "",
+                    row.outside() ? "off" : "",
+                    "second");
+        }
+    }
+
+    /** Two takes beside each other, by the same measures. */
+    private void showBoth(TakesModel.Shown shown, TakesModel.Compared compared) {
+        comparison.begin("measured in", shown.take().name(), compared.take().name(), "aim");
+        List<Comparison> one = shown.verdict().comparisons();
+        List<Comparison> two = compared.verdict().comparisons();
+        for (int i = 0; i < one.size(); i++) {
+            comparison.row(
+                    List.of(
+                            one.get(i).what(),
+                            one.get(i).measured(),
+                            two.get(i).measured(),
+                            one.get(i).aim()),
+                    "",
+                    one.get(i).outside() ? "off" : "",
+                    two.get(i).outside() ? "off" : "",
+                    "second");
+        }
+    }
+
+    private static final class OtherNames extends StringConverter<Optional<Take>> {
+        @Override
+        public String toString(Optional<Take> take) {
+            return take == null || take.isEmpty()
+                    ? "compare with…"
+                    : "with " + take.get().name();
+        }
+
+        @Override
+        public Optional<Take> fromString(String text) {
+            throw new UnsupportedOperationException("a take is chosen, not typed");
+        }
     }
 
     /** "Take 2, bass-take-2.wav". */

@@ -1,0 +1,169 @@
+package kalodyne.desktop.takes;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+import kalodyne.core.takes.Evidence;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.model.PlaybackModel;
+import kalodyne.desktop.model.TakesModel;
+
+/** Hearing a take and finding its places: play, loop a place, go from place to place, nearer and further away. */
+final class WaveTools extends HBox {
+    private static final double ROUND_A_PLACE_SECONDS = 0.6;
+    private static final double NEARER = 2;
+
+    private final Waveform waveform;
+    private final PlaybackModel playback;
+    private final Button play = tool("Play", "play-take", "From the cursor, or the whole (Space)");
+    private final Button loop = tool("Loop this place", "loop-place", "Over and over, with a little around it");
+    private final Button previous = tool("◂", "previous-place", "The place before");
+    private final Button next = tool("▸", "next-place", "The next place");
+    private final Label places = new Label();
+    private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(40), event -> follow()));
+    private TakesModel.Shown shown;
+    private int place = -1;
+
+    WaveTools(Waveform waveform, PlaybackModel playback) {
+        super(8);
+        this.waveform = waveform;
+        this.playback = playback;
+        setAlignment(Pos.CENTER_LEFT);
+        setMinHeight(USE_PREF_SIZE);
+        clock.setCycleCount(Animation.INDEFINITE);
+        play.setOnAction(event -> playOrStop());
+        loop.setOnAction(event -> loop());
+        previous.setOnAction(event -> go(-1));
+        next.setOnAction(event -> go(1));
+        places.setId("places");
+        places.getStyleClass().addAll("second", "small");
+        places.setMinWidth(0);
+        HBox.setHgrow(places, Priority.ALWAYS);
+        places.setMaxWidth(Double.MAX_VALUE);
+        Button nearer = tool("+", "wave-nearer", "Nearer (Up)");
+        nearer.setOnAction(event -> waveform.zoom(NEARER));
+        Button further = tool("−", "wave-further", "Further away (Down)");
+        further.setOnAction(event -> waveform.zoom(1 / NEARER));
+        Button whole = tool("Whole take", "wave-whole", "All of it (Home)");
+        whole.setOnAction(event -> waveform.whole());
+        getChildren().addAll(play, loop, previous, next, places, further, nearer, whole);
+        playback.playingProperty().addListener(change -> showPlaying());
+    }
+
+    private static Button tool(String words, String id, String tip) {
+        Button button = new Button(words);
+        button.getStyleClass().add("wave-tool");
+        button.setId(id);
+        button.setTooltip(new Tooltip(tip));
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    void show(TakesModel.Shown other) {
+        boolean isSame = shown != null && shown.report().equals(other.report());
+        shown = other;
+        if (!isSame) {
+            place = -1;
+            playback.stop();
+        }
+        boolean hasPlaces = !evidence().isEmpty();
+        for (Button each : List.of(loop, previous, next)) {
+            each.setVisible(hasPlaces);
+            each.setManaged(hasPlaces);
+        }
+        showPlace();
+    }
+
+    private List<Evidence> evidence() {
+        return shown.evidence();
+    }
+
+    private void go(int by) {
+        int count = evidence().size();
+        place = place < 0 ? (by > 0 ? 0 : count - 1) : Math.floorMod(place + by, count);
+        waveform.lookAt(evidence().get(place));
+        showPlace();
+    }
+
+    /** The cursor was set: what plays begins there. */
+    void pointedAt() {
+        place = -1;
+        showPlace();
+        if (playback.playingProperty().get()) {
+            playback.stop();
+            playFromCursor();
+        }
+    }
+
+    private void showPlace() {
+        places.setText(
+                evidence().isEmpty()
+                        ? ""
+                        : place < 0
+                                ? Print.count(evidence().size()) + (evidence().size() == 1 ? " place" : " places")
+                                : "place " + (place + 1) + " of " + evidence().size() + ", "
+                                        + title(evidence().get(place)));
+    }
+
+    private String title(Evidence evidence) {
+        return shown.verdict().findings().stream()
+                .filter(finding -> finding.code().equals(evidence.code()))
+                .findFirst()
+                .map(finding -> Print.withinSentence(finding.title()) + " at " + Print.moment(evidence.fromSeconds()))
+                .orElse("");
+    }
+
+    void playOrStop() {
+        if (playback.playingProperty().get()) {
+            playback.stop();
+        } else if (shown != null) {
+            playFromCursor();
+        }
+    }
+
+    private void playFromCursor() {
+        double end = shown.report().header().seconds();
+        double from = waveform.cursorSeconds() < end - 0.05 ? waveform.cursorSeconds() : 0;
+        playback.play(shown.report().file(), from, end, false);
+    }
+
+    private void loop() {
+        if (place < 0) {
+            go(1);
+        }
+        Evidence at = evidence().get(place);
+        double end = shown.report().header().seconds();
+        playback.play(
+                shown.report().file(),
+                Math.max(0, at.fromSeconds() - ROUND_A_PLACE_SECONDS),
+                Math.min(end, at.toSeconds() + ROUND_A_PLACE_SECONDS),
+                true);
+    }
+
+    private void showPlaying() {
+        boolean isPlaying = playback.playingProperty().get();
+        play.setText(isPlaying ? "Stop" : "Play");
+        if (isPlaying) {
+            clock.play();
+        } else {
+            clock.stop();
+            waveform.played(OptionalDouble.empty());
+        }
+    }
+
+    private void follow() {
+        Optional<Double> at = playback.position();
+        waveform.played(at.isPresent() ? OptionalDouble.of(at.get()) : OptionalDouble.empty());
+    }
+}
