@@ -1,7 +1,9 @@
 package kalodyne.core.recording;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.DataLine;
@@ -63,13 +65,16 @@ public final class SystemInputs {
             return new int[] {wanted, RATES[0], RATES[1]};
         }
 
+        /** What offers every number of channels makes them up: two of them are what it has. */
         @Override
         public int channels() {
-            int most = 1;
+            Set<Integer> offered = new HashSet<>();
             for (AudioFormat format : info.getFormats()) {
-                most = Math.max(most, Math.min(MOST_CHANNELS, format.getChannels()));
+                offered.add(format.getChannels());
             }
-            return most;
+            boolean areMadeUp = offered.contains(3) && offered.contains(5) && offered.contains(7);
+            int most = offered.stream().mapToInt(Integer::intValue).max().orElse(2);
+            return areMadeUp || most < 1 ? 2 : Math.min(MOST_CHANNELS, most);
         }
 
         /** As many as it has: which of them is wanted is chosen behind it. */

@@ -44,22 +44,15 @@ final class SystemLine implements InputLine {
         int frame = format.channels() * format.bits() / 8;
         int wanted = Math.min(samples[0].length * frame, bytes.length);
         int ready = Math.min(line.available(), wanted) / frame * frame;
-        if (ready == 0) {
-            double waited = (System.nanoTime() - lastNanos) / 1e9;
-            if (waited > (hasBegun ? LATER_SECONDS : FIRST_SECONDS)) {
-                throw new LostInput(
-                        hasBegun ? name + " stopped giving sound." : name + " gives no sound.",
-                        "Check its plug and its power, then choose it again.");
-            }
-            Thread.sleep(ASK_AGAIN_MILLIS);
+        // A device that is gone may go on to say that something is ready, and then give nothing.
+        int read = ready == 0 ? 0 : line.read(bytes, 0, ready);
+        if (read <= 0) {
+            waitForMore();
             return 0;
         }
-        int read = line.read(bytes, 0, ready);
-        if (read > 0) {
-            hasBegun = true;
-            lastNanos = System.nanoTime();
-        }
-        int frames = Math.max(0, read) / frame;
+        hasBegun = true;
+        lastNanos = System.nanoTime();
+        int frames = read / frame;
         int at = 0;
         for (int i = 0; i < frames; i++) {
             for (int channel = 0; channel < format.channels(); channel++) {
@@ -68,6 +61,16 @@ final class SystemLine implements InputLine {
             }
         }
         return frames;
+    }
+
+    private void waitForMore() throws LostInput, InterruptedException {
+        double waited = (System.nanoTime() - lastNanos) / 1e9;
+        if (waited > (hasBegun ? LATER_SECONDS : FIRST_SECONDS)) {
+            throw new LostInput(
+                    hasBegun ? name + " stopped giving sound." : name + " gives no sound.",
+                    "Check its plug and its power, then choose it again.");
+        }
+        Thread.sleep(ASK_AGAIN_MILLIS);
     }
 
     private float sample(int at) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -12,12 +13,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
@@ -57,6 +60,8 @@ final class TakesView extends VBox {
     private final Waveform waveform;
     private final WaveTools tools;
     private final SpectrumView spectrum = new SpectrumView();
+    private final SpectrumTimeView overTime = new SpectrumTimeView();
+    private final ToggleButton overTimeSwitch = new ToggleButton("Over time");
     private final CausesPane causes;
     private final RecordPane recordPane;
     private final RecordingModel recording;
@@ -79,7 +84,7 @@ final class TakesView extends VBox {
         this.calibrate = calibrate;
         this.recording = recording;
         comparison.setMaxWidth(Double.MAX_VALUE);
-        waveform = new Waveform(seconds -> pointedAt());
+        waveform = new Waveform(seconds -> pointedAt(), this::looked);
         tools = new WaveTools(waveform, playback);
         causes = new CausesPane(this::answered, this::beginSearchAnew);
         recordPane = new RecordPane(recording, this::show, told);
@@ -112,11 +117,31 @@ final class TakesView extends VBox {
     }
 
     private VBox spectrumWithWords() {
-        Label title = new Label("Sound by frequency, dBFS: all of it, and the pauses (dotted)");
+        Label title = new Label();
         title.getStyleClass().add("section");
         title.setMinWidth(0);
-        VBox.setVgrow(spectrum, Priority.ALWAYS);
-        return new VBox(4, title, spectrum);
+        title.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        overTimeSwitch.setId("spectrum-switch");
+        overTimeSwitch.getStyleClass().add("wave-tool");
+        overTimeSwitch.setMinWidth(Region.USE_PREF_SIZE);
+        overTimeSwitch.setTooltip(new Tooltip("What sounds when, of the part that the waveform shows"));
+        title.textProperty()
+                .bind(Bindings.when(overTimeSwitch.selectedProperty())
+                        .then("What sounds when: the louder, the darker")
+                        .otherwise("Sound by frequency, dBFS; dotted: the pauses"));
+        overTime.visibleProperty().bind(overTimeSwitch.selectedProperty());
+        spectrum.visibleProperty().bind(overTimeSwitch.selectedProperty().not());
+        StackPane pictures = new StackPane(spectrum, overTime);
+        VBox.setVgrow(pictures, Priority.ALWAYS);
+        HBox head = new HBox(8, title, overTimeSwitch);
+        head.setAlignment(Pos.CENTER_LEFT);
+        return new VBox(4, head, pictures);
+    }
+
+    /** Another part of the take is seen. */
+    private void looked() {
+        takes.selection().shown().ifPresent(shown -> overTime.show(shown.report(), waveform.view()));
     }
 
     private void pointedAt() {
@@ -288,6 +313,7 @@ final class TakesView extends VBox {
         waveform.show(shown);
         tools.show(shown);
         spectrum.show(shown.report(), shown.other().map(TakesModel.Compared::report));
+        overTime.show(shown.report(), waveform.view());
         causes.show(shown.verdict().inquiry());
         shown.other().ifPresentOrElse(compared -> showBoth(shown, compared), () -> showOne(shown));
         channels.begin("channel", "peak, dBFS", "RMS, dB re 1.0", "samples cut off");

@@ -1,6 +1,5 @@
 package kalodyne.desktop.takes;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -41,9 +40,10 @@ final class Waveform extends PaintedRegion {
     private static final double DOTS_FROM_PIXELS = 6;
     private static final double NEAR_PIXELS = 7;
 
-    private final WaveReader reader = new WaveReader();
+    private final PartReader reader = new PartReader();
     private final Tooltip tip = new Tooltip();
     private final Consumer<Double> pointed;
+    private final Runnable looked;
     private TakesModel.Shown shown;
     private TakeReport take;
     private End aim;
@@ -59,9 +59,11 @@ final class Waveform extends PaintedRegion {
      * An empty one.
      *
      * @param pointed told the seconds that somebody points at
+     * @param looked told that something else is seen
      */
-    Waveform(Consumer<Double> pointed) {
+    Waveform(Consumer<Double> pointed, Runnable looked) {
         this.pointed = pointed;
+        this.looked = looked;
         setId("waveform");
         getStyleClass().add("waveform");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -129,16 +131,25 @@ final class Waveform extends PaintedRegion {
     }
 
     private void look(TimeView other) {
+        boolean isOther = !other.equals(view);
         view = other;
+        if (isOther) {
+            looked.run();
+        }
         window = window.filter(this::isOfView);
         if (take != null && window.isEmpty() && needsSamples()) {
-            Path file = take.file();
-            reader.read(file, take.header().sampleRateHz(), first(), last(), columns(), ready -> {
-                if (take.file().equals(file) && isOfView(ready)) {
-                    window = Optional.of(ready);
-                    repaint();
-                }
-            });
+            TakeReport of = take;
+            long from = first();
+            long to = last();
+            int columns = columns();
+            reader.read(
+                    progress -> WaveWindow.read(of.file(), of.header().sampleRateHz(), from, to, columns, progress),
+                    ready -> {
+                        if (take.equals(of) && isOfView(ready)) {
+                            window = Optional.of(ready);
+                            repaint();
+                        }
+                    });
         } else {
             reader.forget();
         }
@@ -312,16 +323,11 @@ final class Waveform extends PaintedRegion {
         g.fillRect(lane.x(), lane.y(), lane.width(), lane.height());
         paintAim(g, lane);
         paintPauses(g, lane, report);
-        g.save();
-        g.beginPath();
-        g.rect(lane.x(), lane.y(), lane.width(), lane.height());
-        g.clip();
         if (window.isPresent()) {
             paintWindow(g, lane, window.get(), channel);
         } else {
             paintOverview(g, lane, report.overview());
         }
-        g.restore();
         report.ceiling()
                 .filter(ceiling -> isFound("clip.analogue"))
                 .ifPresent(ceiling -> paintCeiling(g, lane, ceiling));
@@ -427,15 +433,27 @@ final class Waveform extends PaintedRegion {
             return;
         }
         boolean hasDots = lane.width() / part.columns() > DOTS_FROM_PIXELS;
+        double right = lane.x() + lane.width();
         for (int i = 0; i < part.columns(); i++) {
             double x = x(lane, (double) part.fromFrame() + i);
             double y = lane.at(part.lowest(channel, i));
             if (i > 0) {
-                g.strokeLine(x(lane, (double) part.fromFrame() + i - 1), lane.at(part.lowest(channel, i - 1)), x, y);
+                double before = x(lane, (double) part.fromFrame() + i - 1);
+                joined(g, lane, before, lane.at(part.lowest(channel, i - 1)), x, y);
             }
-            if (hasDots) {
+            if (hasDots && x >= lane.x() && x <= right) {
                 g.fillOval(x - 2, y - 2, 4, 4);
             }
+        }
+    }
+
+    /** A line from sample to sample, cut at the lane's edges by hand: a clip takes a whole picture's time for each line. */
+    private static void joined(GraphicsContext g, Lane lane, double x1, double y1, double x2, double y2) {
+        double from = Math.max(lane.x(), x1);
+        double to = Math.min(lane.x() + lane.width(), x2);
+        if (to > from) {
+            double slope = (y2 - y1) / (x2 - x1);
+            g.strokeLine(from, y1 + slope * (from - x1), to, y1 + slope * (to - x1));
         }
     }
 

@@ -225,6 +225,17 @@ class RecordingRoomTest {
     }
 
     @Test
+    void the_spectrum_is_shown_over_time_of_what_the_waveform_shows() {
+        desk.click("#spectrum-switch");
+        SpectrumTimeView overTime = desk.find("#spectrum-over-time");
+        Desk.until(() -> Desk.onScreen(overTime::isDrawn));
+        desk.click("#next-place");
+        Desk.until(() -> Desk.onScreen(overTime::isDrawn));
+        desk.click("#spectrum-switch");
+        assertThat(overTime.isVisible()).isFalse();
+    }
+
+    @Test
     void a_place_is_looped_until_it_is_stopped() {
         desk.click("#loop-place");
         assertThat(desk.text("#play-take")).isEqualTo("Stop");

@@ -21,6 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.desktop.OpenedStudio;
@@ -41,12 +42,16 @@ public final class Desk implements AutoCloseable {
     private final Stage stage;
     private final Workbench workbench;
 
+    /** Presses keys as the system would. */
+    private final Robot system;
+
     private Desk(Path folder, OpenedStudio opened) {
         try {
             stage = FxToolkit.registerPrimaryStage();
         } catch (TimeoutException e) {
             throw new IllegalStateException(e);
         }
+        system = onScreen(Robot::new);
         workbench = onScreen(() -> {
             Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> failures.add(failure));
             Workbench built = new Workbench(folder, opened);
@@ -165,9 +170,22 @@ public final class Desk implements AutoCloseable {
         rest();
     }
 
+    /** Presses keys together and lets them go, as the system's own events: the test robot would wait after each of them. */
     public void press(KeyCode... keys) {
-        robot.push(keys);
+        push(keys);
         rest();
+    }
+
+    private void push(KeyCode... keys) {
+        onScreen(() -> {
+            for (KeyCode key : keys) {
+                system.keyPress(key);
+            }
+            for (int i = keys.length - 1; i >= 0; i--) {
+                system.keyRelease(keys[i]);
+            }
+            return null;
+        });
     }
 
     /** Types over what stands in a field. */
