@@ -80,7 +80,7 @@ class WindowTest {
         try (Desk desk = Desk.demo(folder)) {
             Set<String> reached = new LinkedHashSet<>();
             for (int i = 0; i < 40; i++) {
-                desk.robot().push(KeyCode.TAB);
+                desk.press(KeyCode.TAB);
                 String id = Desk.onScreen(
                         () -> desk.stage().getScene().getFocusOwner().getId());
                 reached.add(String.valueOf(id));

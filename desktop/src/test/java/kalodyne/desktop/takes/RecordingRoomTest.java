@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import kalodyne.core.setup.Take;
@@ -195,7 +196,10 @@ class RecordingRoomTest {
                 .extracting(Labeled::getText)
                 .containsSubsequence("measured in", "Take 2", "Take 1", "aim", "loudest peak, dBFS", "0.0", "−8.9");
         desk.click("#take-note");
-        desk.robot().write("filter open");
+        Desk.onScreen(() -> {
+            desk.<TextArea>find("#take-note").replaceSelection("filter open");
+            return null;
+        });
         desk.click("#places");
         desk.robot().clickOn("#waveform");
         desk.rest();

@@ -6,12 +6,14 @@ import static kalodyne.core.testing.corpus.Faults.ratio;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 
-/** All made-up takes of a half: each fault alone, faults together, and clean ones. */
+/** All made-up takes of a part: each fault alone, faults together, and clean ones. */
 public final class Corpus {
     /** Each fault that a take can have by itself, by the code that tells it. */
     public static final List<String> FAULTS = List.of(
@@ -37,6 +39,9 @@ public final class Corpus {
             "noise.gate");
 
     /** Faults that leave one another audible. */
+    private static final Map<Part, Long> SEEDS =
+            Map.of(Part.TUNED_ON, 1_000_003L, Part.OTHER_PLAYERS, 7_000_019L, Part.DUOS_IN_A_ROOM, 40_000_003L);
+
     private static final List<List<String>> TOGETHER = List.of(
             List.of("hum.mains", "clip.analogue"),
             List.of("hiss", "clip.digital"),
@@ -51,18 +56,28 @@ public final class Corpus {
             List.of("hum.mains", "dropout", "dc"),
             List.of("whine.usb", "hum.rectifier"));
 
-    private final boolean isForTuning;
+    private final Part part;
+    /** The parts of the corpus. */
+    public enum Part {
+        /** The players that thresholds were chosen by. */
+        TUNED_ON,
+        /** Other players, by the same recipes. */
+        OTHER_PLAYERS,
+        /** Two of all players at once, in a room, with faults by other recipes; nothing was ever chosen by these. */
+        DUOS_IN_A_ROOM
+    }
+
     private final int each;
     private final int clean;
 
     /**
-     * A half of the corpus.
+     * A part of the corpus.
      *
      * @param each how many takes of each single fault, and of each company of faults half as many
      * @param clean how many without any
      */
-    public Corpus(boolean isForTuning, int each, int clean) {
-        this.isForTuning = isForTuning;
+    public Corpus(Part part, int each, int clean) {
+        this.part = part;
         this.each = each;
         this.clean = clean;
     }
@@ -83,7 +98,7 @@ public final class Corpus {
     }
 
     private void addTake(List<Supplier<CorpusTake>> takes, List<String> faults) {
-        long seed = (isForTuning ? 1_000_003L : 7_000_019L) + 7_919L * takes.size();
+        long seed = SEEDS.get(part) + 7_919L * takes.size();
         takes.add(() -> new Maker(new Random(seed)).make(faults));
     }
 
@@ -110,14 +125,16 @@ public final class Corpus {
         CorpusTake make(List<String> codes) {
             faults = new TreeSet<>(codes);
             List<Instruments> players = Arrays.stream(Instruments.values())
-                    .filter(each -> each.isForTuning == isForTuning)
+                    .filter(each -> isDuo() || each.isForTuning == (part == Part.TUNED_ON))
                     .filter(this::canShow)
                     .toList();
             Instruments player = players.get(random.nextInt(players.size()));
+            Optional<Instruments> second =
+                    isDuo() ? Optional.of(players.get(random.nextInt(players.size()))) : Optional.empty();
             double seconds = some(7.5, 10.5);
             boolean pair = hasAny("channel.dead", "channel.inverted", "channel.dual-mono", "mono.cancel")
                     || (player.isStereo && random.nextBoolean());
-            List<double[]> channels = pair ? stereo(player, seconds) : List.of(player.phrase(seconds, random));
+            List<double[]> channels = pair ? stereo(player, second, seconds) : List.of(phrase(player, second, seconds));
             double peakDb = has("level.low") ? some(-52, -42) : has("level.hot") ? some(-2.2, -0.4) : some(-14, -6.5);
             double floorDb = has("agc")
                     ? some(-70, -64)
@@ -136,12 +153,16 @@ public final class Corpus {
             if (has("channel.dual-mono") && random.nextBoolean()) {
                 recorded.set(1, recorded.get(0));
             }
-            return new CorpusTake(player + " " + faults, recorded, Set.copyOf(faults), alsoTrue(player));
+            return new CorpusTake(
+                    player + second.map(other -> " and " + other).orElse("") + " " + faults,
+                    recorded,
+                    Set.copyOf(faults),
+                    alsoTrue(player, second));
         }
 
         /** What may be told besides, since it is so. */
-        private Set<String> alsoTrue(Instruments player) {
-            if (player == Instruments.DRIVEN_GUITAR || player == Instruments.FUZZ) {
+        private Set<String> alsoTrue(Instruments player, Optional<Instruments> second) {
+            if (isDriven(player) || second.filter(Maker::isDriven).isPresent()) {
                 return Set.of("saturation", "hiss");
             }
             if (hasAny("agc", "noise.gate", "level.low")) {
@@ -168,10 +189,31 @@ public final class Corpus {
                     && !(hasAny("agc", "noise.gate") && always);
         }
 
+        private static boolean isDriven(Instruments player) {
+            return player == Instruments.DRIVEN_GUITAR || player == Instruments.FUZZ;
+        }
+
+        private boolean isDuo() {
+            return part == Part.DUOS_IN_A_ROOM;
+        }
+
+        private double[] phrase(Instruments player, Optional<Instruments> second, double seconds) {
+            double[] played = player.phrase(seconds, random);
+            if (second.isPresent()) {
+                double[] other = second.get().phrase(seconds, random);
+                Faults.scale(other, some(0.4, 1) * Faults.peak(played) / Faults.peak(other));
+                for (int i = 0; i < played.length; i++) {
+                    played[i] += other[i];
+                }
+                Faults.inRoom(played, some(0.25, 0.6), random);
+            }
+            return played;
+        }
+
         /** Two sides that have most in common, or little where they are to cancel. */
-        private List<double[]> stereo(Instruments player, double seconds) {
-            double[] middle = player.phrase(seconds, random);
-            double[] side = player.phrase(seconds, random);
+        private List<double[]> stereo(Instruments player, Optional<Instruments> second, double seconds) {
+            double[] middle = phrase(player, second, seconds);
+            double[] side = phrase(player, second, seconds);
             double width =
                     has("mono.cancel") ? some(1.9, 2.4) : has("channel.inverted") ? some(0.05, 0.2) : some(0.3, 0.7);
             Faults.scale(side, Faults.rms(middle, 0, middle.length) / Faults.rms(side, 0, side.length));
@@ -195,7 +237,11 @@ public final class Corpus {
 
         private void onTheWay(double[] channel) {
             if (has("clip.analogue") && Faults.peak(channel) > 0) {
-                Faults.cut(channel, some(2.5, 8), random.nextBoolean());
+                if (isDuo()) {
+                    Faults.cutWithKnee(channel, some(3, 8), random.nextBoolean());
+                } else {
+                    Faults.cut(channel, some(2.5, 8), random.nextBoolean());
+                }
             }
             if (has("saturation")) {
                 Faults.saturate(channel, some(2.1, 2.8));

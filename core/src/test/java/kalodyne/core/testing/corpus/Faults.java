@@ -39,6 +39,40 @@ final class Faults {
         }
     }
 
+    /** The same with a rounded corner: within a decibel below its ceiling it gives way. */
+    static void cutWithKnee(double[] samples, double underPeakDb, boolean oneSide) {
+        double ceiling = peak(samples) * ratio(-underPeakDb);
+        double knee = ceiling * ratio(-1);
+        for (int i = 0; i < samples.length; i++) {
+            double size = Math.abs(samples[i]);
+            if (size > knee && (!oneSide || samples[i] > 0)) {
+                double over = (size - knee) / (ceiling - knee);
+                samples[i] = Math.signum(samples[i]) * (knee + (ceiling - knee) * Math.tanh(over));
+            }
+        }
+    }
+
+    /** Walls: early echoes, and a tail that dies away by 60 dB in some time. In place. */
+    static void inRoom(double[] samples, double reverberationSeconds, Random random) {
+        double[] dry = samples.clone();
+        for (int wall = 0; wall < 6; wall++) {
+            int delay = (int) (RATE * between(random, 0.006, 0.03));
+            double share = between(random, -0.12, 0.12);
+            for (int i = delay; i < samples.length; i++) {
+                samples[i] += share * dry[i - delay];
+            }
+        }
+        for (int comb = 0; comb < 4; comb++) {
+            int delay = (int) (RATE * between(random, 0.029, 0.047));
+            double back = Math.pow(10, -3.0 * delay / RATE / reverberationSeconds);
+            double[] tail = new double[samples.length];
+            for (int i = delay; i < samples.length; i++) {
+                tail[i] = dry[i - delay] + back * tail[i - delay];
+                samples[i] += 0.04 * tail[i];
+            }
+        }
+    }
+
     /** A stage that gives way softly. */
     static void saturate(double[] samples, double drive) {
         double peak = peak(samples);
