@@ -31,12 +31,14 @@ public final class PictureApp extends Application {
      *
      * @param dataFolder for what the program keeps meanwhile
      * @param commands of the window, to be run before, in this order
+     * @param afterSeconds how long to wait then
      */
     record Order(
             Path dataFolder,
             OpenedStudio studio,
             String room,
             List<String> commands,
+            double afterSeconds,
             int width,
             int height,
             Look look,
@@ -69,12 +71,13 @@ public final class PictureApp extends Application {
                     status = Output.NOT_READ;
                 });
         new AnimationTimer() {
+            private final long began = System.nanoTime();
             private int atRest;
 
             @Override
             public void handle(long now) {
                 atRest = workbench.jobs().isIdle() ? atRest + 1 : 0;
-                if (atRest > FRAMES_AT_REST) {
+                if (atRest > FRAMES_AT_REST && System.nanoTime() - began > order.afterSeconds() * 1e9) {
                     stop();
                     write(stage.getScene().snapshot(null));
                     workbench.close();

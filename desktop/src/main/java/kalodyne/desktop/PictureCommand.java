@@ -61,6 +61,13 @@ final class PictureCommand implements Callable<Integer> {
                     "A command of the window that is run first, by the name under which Find (Ctrl+K) lists it; several in turn.")
     private List<String> commands = List.of();
 
+    @Option(
+            names = "--after",
+            paramLabel = "SECONDS",
+            defaultValue = "0",
+            description = "How long to wait then, 0 to 60: for what moves.")
+    private double after;
+
     private final Output output;
 
     PictureCommand(Output output) {
@@ -74,6 +81,7 @@ final class PictureCommand implements Callable<Integer> {
         require(dimensions.matches(), "“" + size + "” is no size; write for example 1280x800.");
         require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is no theme; choose light or dark.");
         require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");
+        require(after >= 0 && after <= 60, "One can wait 0 to 60 seconds, not " + after + ".");
         Path folder = Files.createTempDirectory("kalodyne-picture");
         try {
             return PictureApp.take(new PictureApp.Order(
@@ -81,6 +89,7 @@ final class PictureCommand implements Callable<Integer> {
                     studio(folder),
                     room,
                     commands,
+                    after,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
                     new Look(theme.equals("dark"), (int) Math.round(100 * text)),

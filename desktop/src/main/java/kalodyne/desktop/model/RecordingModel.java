@@ -30,6 +30,7 @@ public final class RecordingModel implements AutoCloseable {
     private InputDevice device;
     private OptionalInt channel = OptionalInt.empty();
     private Optional<Listening> listening = Optional.empty();
+    private boolean isClosed;
 
     /** What the simulated interface plays; read by its thread. */
     private volatile SimulatedInput.Playing playing;
@@ -203,6 +204,10 @@ public final class RecordingModel implements AutoCloseable {
     }
 
     private void ended(Listening begun, Recording.Ended ended) {
+        if (isClosed) {
+            // The take is in the log since it began; it is read at the next start.
+            return;
+        }
         if (listening.filter(begun::equals).isPresent()) {
             listening = Optional.empty();
             state.set(State.IDLE);
@@ -248,6 +253,7 @@ public final class RecordingModel implements AutoCloseable {
 
     @Override
     public void close() {
+        isClosed = true;
         listening.ifPresent(each -> each.recording.stop());
     }
 }

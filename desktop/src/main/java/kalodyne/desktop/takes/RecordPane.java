@@ -184,17 +184,17 @@ final class RecordPane extends VBox {
         }
     }
 
-    private void recordOrStop() {
+    void recordOrStop() {
         if (recording.state() == RecordingModel.State.RECORDING) {
             recording.stop();
         } else if (countdown > 0) {
             countdown = 0;
             show();
-        } else if (recording.state() == RecordingModel.State.LISTENING) {
-            countdown = COUNTDOWN_SECONDS;
-            show();
         } else if (recording.state() == RecordingModel.State.IDLE) {
             open();
+        } else {
+            countdown = COUNTDOWN_SECONDS;
+            show();
         }
     }
 
@@ -207,9 +207,10 @@ final class RecordPane extends VBox {
     }
 
     private void tick() {
-        if (countdown > 0) {
-            countdown -= 1.0 / PER_SECOND;
-            if (countdown <= 0) {
+        // It goes on to its end even while the input is still being opened, and waits there.
+        if (countdown > 0 && recording.state() != RecordingModel.State.IDLE) {
+            countdown = Math.max(1e-3, countdown - 1.0 / PER_SECOND);
+            if (countdown < 1.0 / PER_SECOND && recording.state() == RecordingModel.State.LISTENING) {
                 countdown = 0;
                 recording.record();
             }
@@ -261,6 +262,7 @@ final class RecordPane extends VBox {
             case RECORDING ->
                 reading.ifPresent(each -> {
                     double seconds = recording.seconds(each);
+                    mark(TestTake.number(seconds));
                     TestTake.Part part = TestTake.at(seconds);
                     say(
                             part.words(),

@@ -22,6 +22,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
 import kalodyne.core.causes.Inquiry;
@@ -156,10 +157,14 @@ final class TakesView extends VBox {
         takes.selection().take().ifPresent(takes::beginSearchAnew);
     }
 
-    /** Shows what is recorded, in place of the take. */
+    /** Shows what is recorded, in place of the take; there, begins or ends recording. */
     void record() {
-        recordPane.open();
-        show();
+        if (recordPane.isOpen()) {
+            recordPane.recordOrStop();
+        } else {
+            recordPane.open();
+            show();
+        }
     }
 
     /** What recording asks for now; empty where nothing is recorded. */
@@ -215,6 +220,7 @@ final class TakesView extends VBox {
                 "With the knobs as they stand in Levels. You will see whether it is clean and what to turn. The simulated interface plays the run where nothing is plugged in.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
+        how.setTextAlignment(TextAlignment.CENTER);
         Button record = new Button("Record a take");
         record.getStyleClass().add("primary");
         record.setOnAction(event -> record());
@@ -289,7 +295,9 @@ final class TakesView extends VBox {
                         : takes.selection().sentence());
         set(chooser, !isRecording && !chooser.getItems().isEmpty());
         set(other, !isRecording && other.getItems().size() > 1);
-        buttons.forEach(button -> set(button, !isRecording));
+        // Where there is no take, the same stands in the middle.
+        buttons.forEach(
+                button -> set(button, !isRecording && !chooser.getItems().isEmpty()));
         shown.ifPresent(this::show);
     }
 
