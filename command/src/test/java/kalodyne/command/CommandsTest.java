@@ -91,6 +91,32 @@ class CommandsTest {
         assertThat(complained.size()).isZero();
     }
 
+    /** The demonstration's second take by its run: what to turn, and what most likely does it in this rig. */
+    @Test
+    void analyse_judges_by_the_run() throws IOException {
+        Path studio = Boathouse.build(folder);
+        String take = folder.resolve("takes/bass-take-2.wav").toString();
+        assertThat(analyse(take, "--setup", studio.toString(), "--json")).isZero();
+        JsonNode only = json("analyse.schema.json").get(0);
+        assertThat(only.get("instruction").asText())
+                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 9:30, then record again");
+        assertThat(only.get("comparisons").get(0).get("predicted").asText()).isEqualTo("−2.9");
+        assertThat(only.get("causes").get(0).get("id").asText()).isEqualTo("gain-high");
+
+        printed.reset();
+        Path other =
+                WavBytes.integers(24, Signals.sine(440, 0.3, 48_000, 48_000)).write(folder.resolve("other.wav"));
+        assertThat(analyse(other.toString(), "--setup", studio.toString(), "--json"))
+                .isEqualTo(2);
+        assertThat(json("analyse.schema.json").get(0).get("error").get("remedy").asText())
+                .startsWith("Name one with --run: Bass synth → track 3, ");
+        printed.reset();
+        String run = "Cello → track 1";
+        assertThat(analyse(other.toString(), "--setup", studio.toString(), "--run", run, "--reference", take))
+                .isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("predicted −6.5, measured −10.5");
+    }
+
     @Test
     void analyse_goes_on_after_a_file_that_cannot_be_read() throws IOException {
         Path text = Files.writeString(folder.resolve("notes.wav"), "these are no samples at all");

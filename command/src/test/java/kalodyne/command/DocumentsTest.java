@@ -21,32 +21,28 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What the documents tell other programs is what there is. */
 class DocumentsTest {
     private static final Path ROOT = Path.of("..");
+    private static final String CODE = "dc|hiss|saturation|dropout|click|agc|rumble|dull|[a-z]+\\.[a-z-]+";
 
     /** Each code of a finding stands once in its table, with its severity among those of the rule, and none that is not. */
     @ParameterizedTest
     @CsvSource({
-        "core/src/main/java/kalodyne/core/takes, docs/formats/analyse.md",
+        "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/verdict, docs/formats/analyse.md",
         "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md",
         "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md"
     })
     void every_finding_is_documented(String sources, String document) throws IOException {
         Set<String> written = new TreeSet<>();
-        try (Stream<Path> files = Files.list(ROOT.resolve(sources))) {
-            for (Path file : files.filter(path -> path.toString().endsWith("Rule.java")
-                            || path.toString().matches(".*(Rig|Ear)Rules.java")
-                            || path.toString().endsWith("Caution.java"))
-                    .toList()) {
-                all(
-                        "\"(dc|hiss|saturation|dropout|click|agc|rumble|[a-z]+\\.[a-z-]+)\"",
-                        Files.readString(file),
-                        written);
+        for (String source : sources.split(" ", -1)) {
+            try (Stream<Path> files = Files.list(ROOT.resolve(source))) {
+                for (Path file : files.filter(path ->
+                                path.toString().matches(".*(Rule|(Rig|Ear|Take)Rules|Caution|TakeVerdict).java"))
+                        .toList()) {
+                    all("\"(" + CODE + ")\"", Files.readString(file), written);
+                }
             }
         }
         Set<String> documented = new TreeSet<>();
-        all(
-                "(?m)^\\| `(dc|hiss|saturation|dropout|click|agc|rumble|[a-z]+\\.[a-z-]+)` \\|",
-                Files.readString(ROOT.resolve(document)),
-                documented);
+        all("(?m)^\\| `(" + CODE + ")` \\|", Files.readString(ROOT.resolve(document)), documented);
         assertThat(documented).isEqualTo(written).hasSizeGreaterThan(8);
     }
 

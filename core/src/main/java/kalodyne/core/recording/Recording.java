@@ -3,7 +3,6 @@ package kalodyne.core.recording;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.sound.WavRecorder;
@@ -122,10 +121,5 @@ public final class Recording {
 
     public Path file() {
         return file;
-    }
-
-    @Override
-    public String toString() {
-        return "Recording " + file + " " + Arrays.asList(isKept, isStopped);
     }
 }

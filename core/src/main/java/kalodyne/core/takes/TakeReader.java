@@ -1,6 +1,7 @@
 package kalodyne.core.takes;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,8 +49,19 @@ public final class TakeReader {
      * @throws CancellationException where the progress asked to stop
      */
     public static TakeReport read(Path file, Progress progress) throws IOException {
+        long sizeBefore = size(file);
         try (SoundStream stream = SoundFiles.open(file)) {
-            return new TakeReader(stream).measure(file, progress);
+            TakeReport take = new TakeReader(stream).measure(file, progress);
+            return size(file) > sizeBefore ? take.with(TakeRules.withGrowing(take)) : take;
+        }
+    }
+
+    /** −1 where that is not known: the file is complained of, or was read to its end before it vanished. */
+    private static long size(Path file) {
+        try {
+            return Files.size(file);
+        } catch (IOException e) {
+            return -1;
         }
     }
 

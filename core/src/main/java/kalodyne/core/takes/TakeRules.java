@@ -1,5 +1,6 @@
 package kalodyne.core.takes;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -44,6 +45,20 @@ final class TakeRules {
     static List<Finding> check(TakeReport take) {
         return Finding.worstFirst(
                 ALL.stream().flatMap(rule -> rule.check(take).stream()).toList());
+    }
+
+    /** The findings of a take whose file grew while it was read. */
+    static List<Finding> withGrowing(TakeReport take) {
+        List<Finding> all = new ArrayList<>(take.findings());
+        all.add(finding(
+                "file.growing",
+                Severity.WEAK,
+                whole(take, OptionalInt.empty()),
+                new Figure(take.header().seconds(), "s"),
+                "The file is still being written",
+                "It became longer while it was read; what is told is of the part that was there at first.",
+                "Wait until the recorder has finished, then read it again"));
+        return Finding.worstFirst(all);
     }
 
     /** A finding for each channel that something is wrong with. */

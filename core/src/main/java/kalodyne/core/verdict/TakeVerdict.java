@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import kalodyne.core.causes.CauseTest;
 import kalodyne.core.causes.Inquiry;
@@ -18,7 +17,6 @@ import kalodyne.core.gain.End;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.RunJoints;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -77,7 +75,7 @@ public record TakeVerdict(
                         .orElseGet(() -> instruction(now, context.whenRecorded(), advice)),
                 now.end(),
                 advice,
-                comparisons(context, take),
+                Comparisons.of(context, take),
                 sorted,
                 inquiry);
     }
@@ -142,7 +140,7 @@ public record TakeVerdict(
                         + now.trace().socket(),
                 now.end(),
                 Adviser.advise(now, context.wanted()),
-                comparisons(context, take),
+                Comparisons.of(context, take),
                 take.findings(),
                 inquiry(context, take, Double.NEGATIVE_INFINITY));
     }
@@ -162,7 +160,7 @@ public record TakeVerdict(
     }
 
     /** How far a take lies beside the aim, by the line that is aimed. */
-    private static double missed(LevelPlan run, DigitalLevel peak, TakeReport take) {
+    static double missed(LevelPlan run, DigitalLevel peak, TakeReport take) {
         End end = run.end();
         DigitalLevel line = end.line() == End.Line.PEAK ? peak : take.loudest().averageLevel();
         return end.miss(line.dbfs()).db();
@@ -246,78 +244,6 @@ public record TakeVerdict(
                 "The take has " + Print.plain(found / 1000.0) + " kHz, the run " + Print.plain(expected / 1000.0)
                         + " kHz. Is it a take of this run?",
                 Optional.empty()));
-    }
-
-    private static List<Comparison> comparisons(TakeContext context, TakeReport take) {
-        LevelPlan predicted = context.predicted();
-        DigitalLevel peak = take.loudest().peakLevel();
-        boolean isPeakAimed = predicted.end().line() == End.Line.PEAK;
-        boolean outside = take.isClipped() || missed(predicted, peak, take) != 0;
-        String edges = Print.plain(predicted.end().low()) + "…"
-                + Print.plain(predicted.end().high());
-        List<Comparison> rows = new ArrayList<>();
-        rows.add(new Comparison(
-                "loudest peak, dBFS",
-                Print.decimal(predicted.endPeak(), 1),
-                number(peak),
-                isPeakAimed ? edges : "–",
-                (outside && isPeakAimed) || take.isClipped()));
-        rows.add(new Comparison(
-                "average, dBFS re a sine",
-                Print.decimal(predicted.endAverage(), 1),
-                number(take.loudest().averageLevel()),
-                isPeakAimed ? "–" : edges,
-                outside && !isPeakAimed));
-        rows.add(noise(predicted, take));
-        rows.add(hum(predicted, context, take));
-        rows.add(new Comparison(
-                "places cut off",
-                predicted.endPeak() > 0 ? "some" : "none",
-                take.isClipped() ? Print.count(take.clipPlaces()) : "none",
-                "none",
-                take.isClipped()));
-        rows.add(new Comparison(
-                "constant offset, %",
-                "none", Print.decimal(100 * take.loudest().dcOffset(), 2), "under 0.5", has(take, "dc")));
-        return List.copyOf(rows);
-    }
-
-    private static Comparison noise(LevelPlan predicted, TakeReport take) {
-        OptionalDouble power = take.loudest().heard().noisePower();
-        return new Comparison(
-                "noise in the pauses, dBFS",
-                Print.decimal(predicted.endFloor(), 0),
-                power.isPresent()
-                        ? Print.decimal(
-                                DigitalLevel.ofRms(Math.sqrt(power.getAsDouble()))
-                                        .dbfs(),
-                                0)
-                        : "no pause",
-                "–",
-                has(take, "hiss"));
-    }
-
-    private static Comparison hum(LevelPlan predicted, TakeContext context, TakeReport take) {
-        double dbfs = predicted.end().onScale(new RunJoints(predicted).hum(context.joints()));
-        return new Comparison(
-                "hum, dBFS",
-                dbfs < predicted.endFloor() ? "none" : Print.decimal(dbfs, 0),
-                take.hum()
-                        .map(hum -> Print.decimal(
-                                        DigitalLevel.ofRms(Math.sqrt(hum.power()))
-                                                .dbfs(),
-                                        0) + ", " + Print.decimal(hum.fundamentalHz(), 0) + " Hz")
-                        .orElse("none"),
-                "none",
-                has(take, "hum.mains") || has(take, "hum.rectifier"));
-    }
-
-    private static boolean has(TakeReport take, String code) {
-        return take.findings().stream().anyMatch(finding -> finding.code().equals(code));
-    }
-
-    private static String number(DigitalLevel level) {
-        return Print.decimal(level.dbfs(), 1);
     }
 
     private static Place whole(TakeReport take) {

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -234,5 +237,36 @@ class TakeReaderTest {
         assertThat(high).isEqualTo(frames > 1 ? 0.5f : 0f);
         assertThat(low).isEqualTo(-0.25f);
         assertThat(overview.parts()).isLessThanOrEqualTo(Overview.MOST_PARTS);
+    }
+
+    /** A recorder goes on writing, or somebody takes the file away, while it is read. */
+    @ParameterizedTest
+    @CsvSource({"true", "false"})
+    void a_file_that_grows_or_vanishes_is_read_as_it_was(boolean isGrowing) throws IOException {
+        Path file =
+                WavBytes.integers(24, Signals.sine(440, 0.3, 240_000, 48_000)).write(folder.resolve("live.wav"));
+        boolean[] isDone = new boolean[1];
+        TakeReport take = TakeReader.read(file, done -> {
+            if (!isDone[0]) {
+                isDone[0] = true;
+                change(file, isGrowing);
+            }
+            return true;
+        });
+        assertThat(take.header().seconds()).isEqualTo(5);
+        assertThat(take.findings().stream().map(Finding::code).toList().contains("file.growing"))
+                .isEqualTo(isGrowing);
+    }
+
+    private static void change(Path file, boolean isGrowing) {
+        try {
+            if (isGrowing) {
+                Files.write(file, new byte[4_800], StandardOpenOption.APPEND);
+            } else {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }
