@@ -237,15 +237,6 @@ public final class TakesModel {
         refresh();
     }
 
-    /** Looks at the other take, and compares it with the present one. */
-    public void exchange() {
-        Optional<Take> present = selected;
-        selection().shown().flatMap(Shown::other).ifPresent(compared -> {
-            other = present;
-            select(compared.take());
-        });
-    }
-
     /** Notes something on a take. */
     public void note(Take take, String note) {
         if (!take.note().equals(note.strip())) {

@@ -14,6 +14,9 @@ record TimeAxis(double begin, double seconds) {
     private static final List<Double> LONG_STEPS =
             List.of(1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 60.0, 120.0, 300.0, 600.0, 1200.0, 1800.0, 3600.0);
 
+    /** In steps: a mark at either end is one, however the arithmetic rounds. */
+    private static final double ROUNDING = 1e-5;
+
     /**
      * A mark on it.
      *
@@ -30,7 +33,9 @@ record TimeAxis(double begin, double seconds) {
     List<Mark> marks(double most) {
         double step = roundStep(seconds / Math.max(2, most));
         List<Mark> marks = new ArrayList<>();
-        for (double tick = Math.ceil(begin / step); tick * step <= begin + seconds; tick++) {
+        for (double tick = Math.ceil(begin / step - ROUNDING);
+                tick * step <= begin + seconds + step * ROUNDING;
+                tick++) {
             marks.add(new Mark((tick * step - begin) / seconds, label(tick * step, step)));
         }
         return marks;

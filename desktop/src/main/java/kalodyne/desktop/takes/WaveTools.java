@@ -9,12 +9,14 @@ import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import kalodyne.core.takes.Evidence;
+import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.TakesModel;
@@ -23,6 +25,7 @@ import kalodyne.desktop.model.TakesModel;
 final class WaveTools extends HBox {
     private static final double ROUND_A_PLACE_SECONDS = 0.6;
     private static final double NEARER = 2;
+    private static final double SHORTEST_SECONDS = 0.05;
 
     private final Waveform waveform;
     private final PlaybackModel playback;
@@ -30,6 +33,7 @@ final class WaveTools extends HBox {
     private final Button loop = tool("Loop this place", "loop-place", "Over and over, with a little around it");
     private final Button previous = tool("◂", "previous-place", "The place before");
     private final Button next = tool("▸", "next-place", "The next place");
+    private final ToggleButton hearOther = new ToggleButton();
     private final Label places = new Label();
     private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(40), event -> follow()));
     private TakesModel.Shown shown;
@@ -46,6 +50,11 @@ final class WaveTools extends HBox {
         loop.setOnAction(event -> loop());
         previous.setOnAction(event -> go(-1));
         next.setOnAction(event -> go(1));
+        hearOther.setId("hear-other");
+        hearOther.getStyleClass().add("wave-tool");
+        hearOther.setTooltip(new Tooltip("The take that this one is compared with, from the same moment on"));
+        hearOther.setMinWidth(Region.USE_PREF_SIZE);
+        hearOther.setOnAction(event -> exchange());
         places.setId("places");
         places.getStyleClass().addAll("second", "small");
         places.setMinWidth(0);
@@ -57,7 +66,7 @@ final class WaveTools extends HBox {
         further.setOnAction(event -> waveform.zoom(1 / NEARER));
         Button whole = tool("Whole take", "wave-whole", "All of it (Home)");
         whole.setOnAction(event -> waveform.whole());
-        getChildren().addAll(play, loop, previous, next, places, further, nearer, whole);
+        getChildren().addAll(play, hearOther, loop, previous, next, places, further, nearer, whole);
         playback.playingProperty().addListener(change -> showPlaying());
     }
 
@@ -82,7 +91,28 @@ final class WaveTools extends HBox {
             each.setVisible(hasPlaces);
             each.setManaged(hasPlaces);
         }
+        hearOther.setVisible(other.other().isPresent());
+        hearOther.setManaged(other.other().isPresent());
+        other.other()
+                .ifPresent(
+                        compared -> hearOther.setText("Hear " + compared.take().name()));
+        if (other.other().isEmpty()) {
+            hearOther.setSelected(false);
+        }
         showPlace();
+    }
+
+    /** From the one take to the other, at the same moment, while it plays. */
+    private void exchange() {
+        Optional<Double> at = playback.position();
+        at.ifPresentOrElse(this::playFrom, this::playFromCursor);
+    }
+
+    /** The take that is heard. */
+    private TakeReport heard() {
+        return hearOther.isSelected() && shown.other().isPresent()
+                ? shown.other().get().report()
+                : shown.report();
     }
 
     private List<Evidence> evidence() {
@@ -133,9 +163,14 @@ final class WaveTools extends HBox {
     }
 
     private void playFromCursor() {
-        double end = shown.report().header().seconds();
-        double from = waveform.cursorSeconds() < end - 0.05 ? waveform.cursorSeconds() : 0;
-        playback.play(shown.report().file(), from, end, false);
+        playFrom(waveform.cursorSeconds());
+    }
+
+    private void playFrom(double seconds) {
+        double end = heard().header().seconds();
+        if (end > 0) {
+            playback.play(heard().file(), seconds < end - SHORTEST_SECONDS ? seconds : 0, end, false);
+        }
     }
 
     private void loop() {
@@ -143,9 +178,9 @@ final class WaveTools extends HBox {
             go(1);
         }
         Evidence at = evidence().get(place);
-        double end = shown.report().header().seconds();
+        double end = heard().header().seconds();
         playback.play(
-                shown.report().file(),
+                heard().file(),
                 Math.max(0, at.fromSeconds() - ROUND_A_PLACE_SECONDS),
                 Math.min(end, at.toSeconds() + ROUND_A_PLACE_SECONDS),
                 true);

@@ -195,6 +195,10 @@ class RecordingRoomTest {
                         .queryAllAs(Labeled.class))
                 .extracting(Labeled::getText)
                 .containsSubsequence("measured in", "Take 2", "Take 1", "aim", "loudest peak, dBFS", "0.0", "−8.9");
+        assertThat(desk.text("#hear-other")).isEqualTo("Hear Take 1");
+        desk.click("#hear-other");
+        assertThat(desk.text("#play-take")).isEqualTo("Stop");
+        desk.click("#play-take");
         desk.click("#take-note");
         Desk.onScreen(() -> {
             desk.<TextArea>find("#take-note").replaceSelection("filter open");
