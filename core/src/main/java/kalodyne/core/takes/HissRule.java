@@ -47,7 +47,7 @@ final class HissRule implements TakeRule {
         if (under > HEARD_UNDER_DB || take.isSilent()) {
             return Optional.empty();
         }
-        double level = Gain.ofPowerRatio(pauses.power()).db();
+        double level = TakeRules.level(pauses.power()).dbfs();
         return Optional.of(new Finding(
                 "hiss",
                 under < DISTURBS_UNDER_DB ? Severity.WRONG : Severity.WEAK,

@@ -37,7 +37,7 @@ final class HumRule implements TakeRule {
         if (under > HEARD_UNDER_DB || heard < LOST_BELOW_DB) {
             return Optional.empty();
         }
-        double level = Gain.ofPowerRatio(hum.power()).db();
+        double level = TakeRules.level(hum.power()).dbfs();
         boolean rectifier = hum.isOfRectifier();
         String partials = hum.lines().stream()
                 .limit(MOST_NAMED)

@@ -21,7 +21,7 @@ final class RumbleRule implements TakeRule {
     private static final double ABOVE_TO_HZ = 300;
 
     /** It takes headroom and makes loudspeakers flutter from here on (common practice). */
-    private static final double MATTERS_DBFS = -54;
+    private static final double MATTERS_DB = -54;
 
     private static final double OVER_THE_REST_DB = 18;
 
@@ -32,13 +32,14 @@ final class RumbleRule implements TakeRule {
 
     private static Optional<Finding> finding(TakeReport take, int c, Heard heard) {
         Spectrum spectrum = heard.pauses().map(Pauses::spectrum).orElse(heard.lasting());
-        double level = Gain.ofPowerRatio(spectrum.power(FROM_HZ, TO_HZ)).db();
+        double power = spectrum.power(FROM_HZ, TO_HZ);
         double rest = spectrum.median(ABOVE_FROM_HZ, ABOVE_TO_HZ) / spectrum.stepHz();
         double over = Gain.ofPowerRatio(spectrum.density(FROM_HZ, TO_HZ) / Math.max(rest, Double.MIN_NORMAL))
                 .db();
-        if (level < MATTERS_DBFS || over < OVER_THE_REST_DB) {
+        if (Gain.ofPowerRatio(power).db() < MATTERS_DB || over < OVER_THE_REST_DB) {
             return Optional.empty();
         }
+        double level = TakeRules.level(power).dbfs();
         return Optional.of(new Finding(
                 "rumble",
                 Severity.WEAK,

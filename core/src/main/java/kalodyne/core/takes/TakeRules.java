@@ -15,6 +15,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.measure.Heard;
+import kalodyne.core.units.DigitalLevel;
 
 /** All rules on a take by itself, whatever run it came from. */
 final class TakeRules {
@@ -80,6 +81,11 @@ final class TakeRules {
                 .mapToObj(finding)
                 .flatMap(Optional::stream)
                 .toList();
+    }
+
+    /** A mean square as a level re a full-scale sine, as the corridor tells noise. */
+    static DigitalLevel level(double power) {
+        return DigitalLevel.ofRms(Math.sqrt(power));
     }
 
     /** "Channel 2" where there are several; nothing to say where there is one. */

@@ -44,10 +44,11 @@ final class WhineRule implements TakeRule {
             tones += tone > 0 ? 1 : 0;
             power += tone;
         }
-        double level = Gain.ofPowerRatio(power).db();
-        if (tones < FEWEST_TONES || take.loudDb() - level > HEARD_UNDER_DB) {
+        double under = take.loudDb() - Gain.ofPowerRatio(power).db();
+        if (tones < FEWEST_TONES || under > HEARD_UNDER_DB) {
             return Optional.empty();
         }
+        double level = TakeRules.level(power).dbfs();
         return Optional.of(new Finding(
                 "whine.usb",
                 Severity.WEAK,

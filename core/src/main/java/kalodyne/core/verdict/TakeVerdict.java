@@ -71,7 +71,7 @@ public record TakeVerdict(
         Optional<Finding> worse = worseThanLevel(sorted);
         return new TakeVerdict(
                 worse.map(TakeVerdict::sentence).orElseGet(() -> sentence(now, take, likely)),
-                worse.flatMap(finding -> inquiry.map(found -> search(found, finding)))
+                worse.map(finding -> search(inquiry, finding))
                         .orElseGet(() -> instruction(now, context.whenRecorded(), advice)),
                 now.end(),
                 advice,
@@ -99,14 +99,16 @@ public record TakeVerdict(
                 + (isLevel ? ", at " + new DigitalLevel(worst.figure().value()) : "");
     }
 
-    /** What tells the causes apart, or mends the one that is left. */
-    private static String search(Inquiry inquiry, Finding worst) {
-        String cure = inquiry.suspects().stream()
-                .findFirst()
-                .map(suspect -> suspect.cause().cure())
+    /** What tells the causes of a fault apart, or mends the one that is left; where nothing is known of causes, what to do about it. */
+    private static String search(Optional<Inquiry> inquiry, Finding worst) {
+        return inquiry.filter(found -> found.complaint().findings().contains(worst.code()))
+                .flatMap(found -> found.nextTest()
+                        .map(CauseTest::instruction)
+                        .or(() -> found.suspects().stream()
+                                .findFirst()
+                                .map(likeliest -> likeliest.cause().cure())))
                 .or(() -> worst.remedy().map(Remedy::words))
                 .orElse(worst.title());
-        return inquiry.nextTest().map(CauseTest::instruction).orElse(cure);
     }
 
     /** The findings of a take, with what another take of the same part tells besides, where nothing is known of its run. */

@@ -10,7 +10,7 @@ import kalodyne.core.measure.Hum;
 import kalodyne.core.measure.Pauses;
 import kalodyne.core.measure.Spectrum;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.units.Gain;
+import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
 
@@ -88,6 +88,11 @@ final class SpectrumView extends PaintedRegion {
         }
     }
 
+    /** Re a full-scale sine, as all averages in the window. */
+    private static double db(double power) {
+        return DigitalLevel.ofRms(Math.sqrt(power)).dbfs();
+    }
+
     private void paintGrid(GraphicsContext g, Plot plot) {
         g.setFont(labelFont());
         g.setTextBaseline(VPos.CENTER);
@@ -121,7 +126,7 @@ final class SpectrumView extends PaintedRegion {
         for (int i = 0; i <= POINTS; i++) {
             double hertz = LOWEST_HZ * Math.pow(highest / LOWEST_HZ, (double) i / POINTS);
             double power = spectrum.power(hertz / HALF_A_BAND, hertz * HALF_A_BAND);
-            double y = plot.level(Gain.ofPowerRatio(Math.max(power, 1e-13)).db());
+            double y = plot.level(db(power));
             if (i == 0) {
                 g.moveTo(plot.at(hertz), y);
             } else {
@@ -138,7 +143,7 @@ final class SpectrumView extends PaintedRegion {
         g.setLineWidth(2);
         for (Hum.Line line : hum.lines()) {
             double x = plot.at(line.hertz());
-            double y = plot.level(Gain.ofPowerRatio(line.power()).db());
+            double y = plot.level(db(line.power()));
             g.strokeLine(x, y, x, plot.y() + plot.height());
             g.fillOval(x - 3.5, y - 3.5, 7, 7);
         }
