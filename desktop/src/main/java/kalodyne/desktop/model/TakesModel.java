@@ -35,6 +35,10 @@ public final class TakesModel {
             new ReadOnlyObjectWrapper<>(this, "selection", Selection.NONE);
     private Optional<Take> selected = Optional.empty();
     private Optional<Take> other = Optional.empty();
+
+    /** What is being read to become a take. */
+    private Optional<Path> adding = Optional.empty();
+
     private String selectedRun = "";
 
     /**
@@ -46,6 +50,11 @@ public final class TakesModel {
      * @param sentence what is the case
      */
     public record Selection(List<Take> takes, Optional<Take> take, Optional<Shown> shown, String sentence) {
+        /** The same, while something else is to be said. */
+        Selection saying(String other) {
+            return new Selection(takes, take, shown, other);
+        }
+
         static final Selection NONE =
                 new Selection(List.of(), Optional.empty(), Optional.empty(), "No take of this run yet");
     }
@@ -127,12 +136,14 @@ public final class TakesModel {
         if (reports.of(file).isPresent()) {
             log(run, file);
         } else {
+            adding = Optional.of(file);
             reports.read(file, report -> log(run, file), this::told);
             refresh();
         }
     }
 
     private void log(LevelPlan run, Path file) {
+        adding = Optional.empty();
         String key = run.trace().key();
         if (studio.runs().stream().noneMatch(each -> each.key().equals(key))) {
             // The run was removed, or another setup opened, while the take was read.
@@ -183,7 +194,10 @@ public final class TakesModel {
             selected = takes.stream().findFirst();
             selectedRun = run;
         }
-        selection.set(selected.map(take -> selectionOf(takes, take)).orElse(Selection.NONE));
+        Selection now = selected.map(take -> selectionOf(takes, take)).orElse(Selection.NONE);
+        selection.set(adding.filter(file -> reports.state(file) == TakeReports.State.READING)
+                .map(file -> now.saying(file.getFileName() + waiting(file)))
+                .orElse(now));
     }
 
     private Selection selectionOf(List<Take> takes, Take take) {

@@ -16,6 +16,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -111,6 +112,8 @@ public final class MainWindow {
         commands.add(find);
         commands.add(help);
         ribbon.getChildren().add(run);
+        // A room that wants more height than there is scrolls; the run above it stays whole.
+        ribbon.setMinHeight(Region.USE_PREF_SIZE);
         BorderPane frame = new BorderPane();
         frame.setTop(new TopBar(studio, file, view, renameRun, find, help));
         frame.setLeft(roomList);

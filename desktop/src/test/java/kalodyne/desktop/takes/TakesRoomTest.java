@@ -248,6 +248,7 @@ class TakesRoomTest {
             return null;
         });
         Desk.until(() -> desk.shows("#job-cancel"));
+        Desk.until(() -> desk.text("#takes-sentence").matches("long.wav is being read: peak .* in the first .*"));
         desk.robot().clickOn("#job-cancel");
         desk.rest();
         assertThat(desk.shows("#job-cancel")).isFalse();
