@@ -107,34 +107,25 @@ public record Setup(
         return new Setup(id, name, runs, wiring, settings, newWish, takes);
     }
 
+    private Setup withTakes(List<Take> newTakes) {
+        return new Setup(id, name, runs, wiring, settings, wish, newTakes);
+    }
+
     /** With one more take. */
     public Setup with(Take take) {
         List<Take> more = new ArrayList<>(takes);
         more.add(take);
-        return new Setup(id, name, runs, wiring, settings, wish, more);
+        return withTakes(more);
     }
 
     /** With a take put in the place of another. */
     public Setup replacing(Take old, Take changed) {
-        return new Setup(
-                id,
-                name,
-                runs,
-                wiring,
-                settings,
-                wish,
+        return withTakes(
                 takes.stream().map(each -> each.equals(old) ? changed : each).toList());
     }
 
     /** Without a take; the recording itself stays where it is. */
     public Setup without(Take take) {
-        return new Setup(
-                id,
-                name,
-                runs,
-                wiring,
-                settings,
-                wish,
-                takes.stream().filter(each -> !each.equals(take)).toList());
+        return withTakes(takes.stream().filter(each -> !each.equals(take)).toList());
     }
 }

@@ -4,7 +4,9 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
 import kalodyne.core.measure.Hum;
 import kalodyne.core.measure.Loudness;
 import kalodyne.core.measure.Pair;
@@ -46,6 +48,11 @@ public record TakeReport(
 
     public double seconds(long frame) {
         return (double) frame / header.sampleRateHz();
+    }
+
+    /** The place that is all of it. */
+    public Place whole() {
+        return new Place.Stretch(OptionalInt.empty(), 0, header.seconds());
     }
 
     /** The channel with the highest peak, as far as can be told before it was cut off. */

@@ -2,10 +2,8 @@ package kalodyne.core.verdict;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -69,7 +67,7 @@ final class DullRule implements ContextRule {
         return new Finding(
                 "dull",
                 Severity.WEAK,
-                new Place.Stretch(OptionalInt.empty(), 0, take.header().seconds()),
+                take.whole(),
                 new Figure(loss, "dB"),
                 "The treble is lost",
                 text,

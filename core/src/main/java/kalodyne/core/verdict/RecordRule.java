@@ -2,10 +2,8 @@ package kalodyne.core.verdict;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -63,7 +61,7 @@ final class RecordRule implements ContextRule {
         return new Finding(
                 isMissing ? "riaa.missing" : "riaa.double",
                 Severity.WRONG,
-                new Place.Stretch(OptionalInt.empty(), 0, take.header().seconds()),
+                take.whole(),
                 new Figure(figure, "dB"),
                 isMissing ? "A record without its equaliser" : "A record equalised twice",
                 isMissing

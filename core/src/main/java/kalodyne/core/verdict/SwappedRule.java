@@ -2,10 +2,8 @@ package kalodyne.core.verdict;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -88,7 +86,7 @@ final class SwappedRule implements ContextRule {
         return new Finding(
                 "channel.swapped",
                 Severity.WRONG,
-                new Place.Stretch(OptionalInt.empty(), 0, take.header().seconds()),
+                take.whole(),
                 new Figure(figure, "dB"),
                 "The two sides have changed places",
                 text,

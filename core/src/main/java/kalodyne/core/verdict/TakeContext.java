@@ -4,9 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.causes.Inquiry;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Flow;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunJoints;
@@ -57,25 +58,28 @@ public record TakeContext(
                 levels.wanted(),
                 whenRecorded,
                 new RunJoints(plan).among(joints),
-                beside(levels, trace),
+                beside(levels, plan.end()),
                 Optional.empty(),
                 List.of());
     }
 
     /** The run of the next track of the same recorder, by the names of tracks: "track 4" after "track 3". */
-    private static Optional<LevelPlan> beside(SetupLevels levels, Trace trace) {
-        String recorder = station(levels.plan(trace));
-        String next = next(levels.plan(trace).end().name());
+    private static Optional<LevelPlan> beside(SetupLevels levels, End end) {
+        Flow flow = levels.levels().flow();
+        String next = next(end.name());
         return levels.traces().stream()
-                .map(levels::plan)
-                .filter(plan -> plan.isRecorded()
-                        && station(plan).equals(recorder)
-                        && plan.end().name().equals(next))
-                .findFirst();
+                .filter(other -> {
+                    End its = flow.ends().get(other.path().end());
+                    return its.kind() == End.Kind.TRACK
+                            && its.name().equals(next)
+                            && station(flow, its).equals(station(flow, end));
+                })
+                .findFirst()
+                .map(levels::plan);
     }
 
-    private static String station(LevelPlan plan) {
-        return plan.flow().points().get(plan.end().point()).station();
+    private static String station(Flow flow, End end) {
+        return flow.points().get(end.point()).station();
     }
 
     private static String next(String track) {
@@ -112,11 +116,6 @@ public record TakeContext(
                         .filter(device -> device != null)
                         .limit(1))
                 .toList();
-    }
-
-    /** What kind of device the run begins at, where that is known. */
-    public Optional<DeviceKind> source() {
-        return devices().stream().findFirst().map(Device::kind);
     }
 
     /** Whether some rule on joints found this in one of the run's. */

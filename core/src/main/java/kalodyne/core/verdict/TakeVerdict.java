@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import kalodyne.core.causes.CauseTest;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gain.End;
@@ -207,7 +205,7 @@ public record TakeVerdict(
         return Optional.of(new Finding(
                 hot ? "level.hot" : "level.low",
                 Severity.WEAK,
-                whole(take),
+                take.whole(),
                 new Figure(peak.dbfs(), "dBFS"),
                 hot ? "Above the aim" : "Below the aim",
                 "The loudest peak is at " + peak + "; the aim is " + run.aim() + ".",
@@ -222,7 +220,7 @@ public record TakeVerdict(
         return Optional.of(new Finding(
                 "take.source-differs",
                 Severity.NOTE,
-                whole(take),
+                take.whole(),
                 new Figure(by, "dB"),
                 by > 0 ? "Louder than described" : "Quieter than described",
                 "The loudest peak came " + Print.decimal(Math.abs(by), 1) + " dB " + (by > 0 ? "above" : "below")
@@ -240,15 +238,11 @@ public record TakeVerdict(
         return Optional.of(new Finding(
                 "take.other-rate",
                 Severity.NOTE,
-                whole(take),
+                take.whole(),
                 new Figure(found, "Hz"),
                 "Another sample rate",
                 "The take has " + Print.plain(found / 1000.0) + " kHz, the run " + Print.plain(expected / 1000.0)
                         + " kHz. Is it a take of this run?",
                 Optional.empty()));
-    }
-
-    private static Place whole(TakeReport take) {
-        return new Place.Stretch(OptionalInt.empty(), 0, take.header().seconds());
     }
 }

@@ -9,6 +9,7 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunJoints;
@@ -16,7 +17,6 @@ import kalodyne.core.recording.InputDevice;
 import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.Recording;
 import kalodyne.core.recording.SimulatedInput;
-import kalodyne.core.verdict.TakeContext;
 
 /** Recording a take of the run that is looked at: listening to an input, then keeping what comes, until it is stopped. */
 public final class RecordingModel implements AutoCloseable {
@@ -69,31 +69,32 @@ public final class RecordingModel implements AutoCloseable {
         device = new SimulatedInput(() -> playing);
         inputs = new ReadOnlyObjectWrapper<>(this, "inputs", List.of(device));
         studio.revisionProperty().addListener(change -> follow());
-        follow();
     }
 
-    /** The simulated interface plays the run that is looked at, with its knobs where they stand. */
+    /** While somebody listens, the run is followed; to another run nobody listened. */
     private void follow() {
-        Optional<LevelPlan> run = run();
-        run.ifPresent(plan -> playing = new SimulatedInput.Playing(
-                plan, plan.end().onScale(new RunJoints(plan).hum(studio.joints())), source(plan)));
-        if (listening.isPresent()
-                && run.map(plan -> plan.trace().key())
-                        .filter(this::isListenedTo)
-                        .isEmpty()) {
-            stop();
+        if (listening.isPresent()) {
+            run().filter(plan -> isListenedTo(plan.trace().key())).ifPresentOrElse(this::play, this::stop);
         }
+    }
+
+    /** The simulated interface plays a run with its knobs where they stand. */
+    private void play(LevelPlan plan) {
+        double hum = plan.end().onScale(new RunJoints(plan).hum(studio.joints()));
+        playing = new SimulatedInput.Playing(plan, hum, source(plan));
     }
 
     private boolean isListenedTo(String key) {
         return listening.orElseThrow().run.trace().key().equals(key);
     }
 
+    /** What is played: of a run that was described without gear, a synth. */
     private DeviceKind source(LevelPlan plan) {
-        return studio.levels()
-                .trace(plan.trace().key())
-                .flatMap(trace -> TakeContext.of(studio.levels(), trace, plan.positions(), studio.joints())
-                        .source())
+        return plan.trace()
+                .marks()
+                .get(0)
+                .map(mark -> studio.levels().rig().patch().devices().get(mark))
+                .map(Device::kind)
                 .orElse(DeviceKind.SYNTH);
     }
 
@@ -177,6 +178,7 @@ public final class RecordingModel implements AutoCloseable {
 
     private void listen() {
         LevelPlan plan = run().orElseThrow();
+        play(plan);
         Listening begun = new Listening(takes.fileFor(plan), channel, plan);
         listening = Optional.of(begun);
         state.set(State.OPENING);

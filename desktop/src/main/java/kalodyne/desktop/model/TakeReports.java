@@ -35,8 +35,12 @@ final class TakeReports {
     /** A report stays good while the file is as long and as old as it was. */
     private record Measured(TakeReport report, long size, long modified) {}
 
-    TakeReports(Jobs jobs) {
+    /** Hears that more is known of the file that is being read. */
+    private final Runnable progressed;
+
+    TakeReports(Jobs jobs, Runnable progressed) {
         this.jobs = jobs;
+        this.progressed = progressed;
     }
 
     /** The report of a file, if it was measured and has not changed since. */
@@ -82,7 +86,7 @@ final class TakeReports {
         }
         states.put(file, State.READING);
         soFar = null;
-        FirstNumbers first = new FirstNumbers(file, changed);
+        FirstNumbers first = new FirstNumbers(file);
         jobs.run(
                 "Reading " + file.getFileName(),
                 progress -> measure(file, first.beside(progress)),
@@ -113,12 +117,10 @@ final class TakeReports {
         private static final long EVERY_NANOS = 200_000_000;
 
         private final Path file;
-        private final Consumer<Optional<String>> changed;
         private long told = System.nanoTime();
 
-        FirstNumbers(Path file, Consumer<Optional<String>> changed) {
+        FirstNumbers(Path file) {
             this.file = file;
-            this.changed = changed;
         }
 
         Progress beside(Progress progress) {
@@ -141,7 +143,7 @@ final class TakeReports {
         private void tell(Progress.SoFar heard) {
             if (state(file) == State.READING) {
                 soFar = heard;
-                changed.accept(Optional.empty());
+                progressed.run();
             }
         }
     }

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.causes.Inquiry;
+import kalodyne.core.findings.Finding;
 import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
@@ -73,6 +74,13 @@ public final class TakesModel {
         public Shown {
             evidence = List.copyOf(evidence);
         }
+
+        /** The finding of a code, if there is one. */
+        public Optional<Finding> finding(String code) {
+            return verdict.findings().stream()
+                    .filter(each -> each.code().equals(code))
+                    .findFirst();
+        }
     }
 
     /**
@@ -87,7 +95,7 @@ public final class TakesModel {
     public TakesModel(StudioModel studio, Jobs jobs, Clock clock) {
         this.studio = studio;
         this.clock = clock;
-        this.reports = new TakeReports(jobs);
+        this.reports = new TakeReports(jobs, this::refresh);
         studio.revisionProperty().addListener((property, before, after) -> refresh());
         refresh();
     }
@@ -181,8 +189,7 @@ public final class TakesModel {
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
-    /** Where a take lies. */
-    public Path fileOf(Take take) {
+    private Path fileOf(Take take) {
         return studio.file().getParent().resolve(take.file()).normalize();
     }
 
@@ -202,23 +209,29 @@ public final class TakesModel {
 
     private Selection selectionOf(List<Take> takes, Take take) {
         Path file = fileOf(take);
-        Optional<TakeReport> report = reports.of(file);
-        if (report.isEmpty() && reports.state(file) == TakeReports.State.NOT_READ) {
-            reports.read(file, ready -> refresh(), this::told);
-        }
-        Optional<Shown> shown = report.map(measured -> shown(take, measured, compared(takes, take)));
+        Optional<Shown> shown = reportOf(take).map(measured -> shown(take, measured, compared(takes, take)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
         return new Selection(takes, Optional.of(take), shown, sentence);
     }
 
-    private static Shown shown(Take take, TakeReport report, TakeVerdict verdict, Optional<Compared> other) {
-        return new Shown(take, report, verdict, Evidence.of(report, verdict.findings()), other);
+    /** What was measured in a take; one that is not read yet is read, and all is shown anew then. */
+    private Optional<TakeReport> reportOf(Take take) {
+        Path file = fileOf(take);
+        if (isWaiting(file)) {
+            reports.read(file, ready -> refresh(), this::told);
+        }
+        return reports.of(file);
+    }
+
+    private boolean isWaiting(Path file) {
+        return reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ;
     }
 
     private Shown shown(Take take, TakeReport report, Optional<Compared> compared) {
         TakeContext context =
                 contextOf(take).with(compared.map(Compared::report)).with(take.tried());
-        return shown(take, report, TakeVerdict.of(context, report), compared);
+        TakeVerdict verdict = TakeVerdict.of(context, report);
+        return new Shown(take, report, verdict, Evidence.of(report, verdict.findings()), compared);
     }
 
     /** What the run says of a take, by itself. */
@@ -231,12 +244,9 @@ public final class TakesModel {
     }
 
     private Optional<Compared> compared(List<Take> takes, Take take) {
-        Optional<Take> chosen = other.filter(each -> takes.contains(each) && !each.equals(take));
-        chosen.map(this::fileOf)
-                .filter(file -> reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ)
-                .ifPresent(file -> reports.read(file, ready -> refresh(), this::told));
-        return chosen.flatMap(each -> reports.of(fileOf(each))
-                .map(report -> new Compared(each, report, TakeVerdict.of(contextOf(each), report))));
+        return other.filter(each -> takes.contains(each) && !each.equals(take))
+                .flatMap(each -> reportOf(each)
+                        .map(report -> new Compared(each, report, TakeVerdict.of(contextOf(each), report))));
     }
 
     /** What is the case with a take by itself, where it was read already. */
@@ -338,10 +348,8 @@ public final class TakesModel {
 
     /** Has every take of the run read, then goes on. */
     public void readAll(Runnable then) {
-        List<Path> waiting = takesOfRun().stream()
-                .map(this::fileOf)
-                .filter(file -> reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ)
-                .toList();
+        List<Path> waiting =
+                takesOfRun().stream().map(this::fileOf).filter(this::isWaiting).toList();
         if (waiting.isEmpty()) {
             then.run();
         } else {

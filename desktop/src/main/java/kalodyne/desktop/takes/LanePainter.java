@@ -80,7 +80,9 @@ final class LanePainter {
         } else {
             paintOverview(lane, report.overview());
         }
-        report.ceiling().filter(ceiling -> isFound("clip.analogue")).ifPresent(ceiling -> paintCeiling(lane, ceiling));
+        report.ceiling()
+                .filter(ceiling -> shown.finding("clip.analogue").isPresent())
+                .ifPresent(ceiling -> paintCeiling(lane, ceiling));
         g.setStroke(ink.apply(Ink.RULE));
         g.setLineWidth(1);
         g.strokeRect(lane.x() + 0.5, lane.y() + 0.5, lane.width() - 1, lane.height() - 1);
@@ -103,11 +105,6 @@ final class LanePainter {
         if (lane.at(low) - lane.at(high) > em) {
             g.fillText(Print.plain(aim.low()), lane.x() - 0.4 * em, lane.at(low));
         }
-    }
-
-    private boolean isFound(String code) {
-        return shown.verdict().findings().stream()
-                .anyMatch(finding -> finding.code().equals(code));
     }
 
     /** The height that something before the recorder does not let the wave exceed. */

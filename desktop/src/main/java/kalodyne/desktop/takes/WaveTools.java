@@ -29,7 +29,7 @@ final class WaveTools extends HBox {
 
     private final Waveform waveform;
     private final PlaybackModel playback;
-    private final Button play = tool("Play", "play-take", "From the cursor, or the whole (Space)");
+    private final Button play = tool("Play", "play-take", "From the cursor, or the whole (Ctrl+P)");
     private final Button loop = tool("Loop this place", "loop-place", "Over and over, with a little around it");
     private final Button previous = tool("◂", "previous-place", "The place before");
     private final Button next = tool("▸", "next-place", "The next place");
@@ -147,9 +147,7 @@ final class WaveTools extends HBox {
     }
 
     private String title(Evidence evidence) {
-        return shown.verdict().findings().stream()
-                .filter(finding -> finding.code().equals(evidence.code()))
-                .findFirst()
+        return shown.finding(evidence.code())
                 .map(finding -> Print.withinSentence(finding.title()) + " at " + Print.moment(evidence.fromSeconds()))
                 .orElse("");
     }

@@ -11,7 +11,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.text.TextAlignment;
-import kalodyne.core.findings.Finding;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.WaveWindow;
@@ -237,15 +236,8 @@ final class Waveform extends PaintedRegion {
         return shown.evidence().stream()
                 .filter(each -> at > frame(each.fromSeconds()) - reach && at < frame(each.toSeconds()) + reach)
                 .findFirst()
-                .map(each -> title(each.code()) + ", " + Print.moment(each.fromSeconds()))
-                .orElse("");
-    }
-
-    private String title(String code) {
-        return shown.verdict().findings().stream()
-                .filter(finding -> finding.code().equals(code))
-                .map(Finding::title)
-                .findFirst()
+                .flatMap(each -> shown.finding(each.code())
+                        .map(found -> found.title() + ", " + Print.moment(each.fromSeconds())))
                 .orElse("");
     }
 
