@@ -13,6 +13,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.run.Run;
+import kalodyne.core.runsheet.Intention;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
@@ -60,6 +61,15 @@ public final class GeneratedStudio {
                 "Large",
                 devices,
                 leads,
-                List.of(new Setup("setup-1", "All", runs, Wiring.NONE, Settings.NONE, Optional.empty(), takes)));
+                List.of(new Setup(
+                        "setup-1",
+                        "All",
+                        runs,
+                        Wiring.NONE,
+                        Settings.NONE,
+                        Optional.empty(),
+                        takes,
+                        Intention.USUAL,
+                        List.of())));
     }
 }

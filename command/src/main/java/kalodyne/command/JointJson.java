@@ -92,7 +92,7 @@ final class JointJson {
                 }));
     }
 
-    private static ObjectNode finding(Finding finding) {
+    static ObjectNode finding(Finding finding) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("code", finding.code());
         node.put("severity", finding.severity().word());

@@ -1,29 +1,22 @@
 package kalodyne.command;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.stream.Collectors;
-import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gain.Flow;
 import kalodyne.core.gain.Sensitivity;
 import kalodyne.core.gain.Turn;
-import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.rules.JointRules;
-import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.rig.Rig;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
 import picocli.CommandLine.Command;
@@ -60,9 +53,10 @@ public final class LevelsCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         try {
-            Studio studio = AnyStudio.read(file);
-            Setup setup = setup(studio);
-            SetupLevels plugged = plugged(studio, setup);
+            ChosenSetup chosen = ChosenSetup.read(file, Optional.ofNullable(setupName));
+            Studio studio = chosen.studio();
+            Setup setup = chosen.setup();
+            SetupLevels plugged = chosen.levels();
             List<RunLevels> all = new ArrayList<>();
             plugged.traces().forEach(trace -> all.add(plugged.run(trace)));
             setup.runs().forEach(run -> all.add(SetupLevels.of(run)));
@@ -91,45 +85,10 @@ public final class LevelsCommand implements Callable<Integer> {
         } catch (UnreadableFile e) {
             output.complain(e.getMessage());
             if (json) {
-                output.json(unreadable(e));
+                output.json(ChosenSetup.unreadable(e));
             }
             return Output.NOT_READ;
         }
-    }
-
-    private Setup setup(Studio studio) throws UnreadableFile {
-        return studio.setups().stream()
-                .filter(setup -> setupName == null || setup.name().equals(setupName))
-                .findFirst()
-                .orElseThrow(() -> new UnreadableFile(
-                        file,
-                        Problem.ofWhole(
-                                "There is no such setup in it.",
-                                studio.setups().isEmpty()
-                                        ? "Choose a file with a setup."
-                                        : "Choose one of: "
-                                                + studio.setups().stream()
-                                                        .map(Setup::name)
-                                                        .collect(Collectors.joining(", "))
-                                                + ".")));
-    }
-
-    private static ObjectNode unreadable(UnreadableFile problem) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("file", problem.fileName());
-        ArrayNode problems = node.putArray("problems");
-        problem.problems()
-                .forEach(each -> problems.addObject()
-                        .put("place", each.place())
-                        .put("problem", each.what())
-                        .put("remedy", each.remedy()));
-        return node;
-    }
-
-    private static SetupLevels plugged(Studio studio, Setup setup) {
-        Patch patch = studio.patch(setup);
-        Rig rig = Rig.of(JointRules.check(patch), patch, setup.settings());
-        return SetupLevels.of(rig, setup.settings().wanted());
     }
 
     private void print(RunLevels run) {

@@ -5,21 +5,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.gain.Wanted;
-import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.rig.Rig;
 import kalodyne.core.run.Run;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
-import kalodyne.core.studio.Studio;
 import kalodyne.core.verdict.TakeContext;
 
 /** The runs of a setup that takes are judged by. */
@@ -29,25 +24,16 @@ final class TakesOfRuns {
     private final List<Checked> joints;
     private final SetupLevels levels;
 
-    private TakesOfRuns(Path file, Studio studio, Setup setup) {
+    private TakesOfRuns(Path file, ChosenSetup chosen) {
         this.file = file;
-        this.setup = setup;
-        Patch patch = studio.patch(setup);
-        joints = JointRules.check(patch);
-        levels = SetupLevels.of(
-                Rig.of(joints, patch, setup.settings()), setup.settings().wanted());
+        setup = chosen.setup();
+        joints = chosen.joints();
+        levels = chosen.levels();
     }
 
     /** Reads the first setup of a file. */
     static TakesOfRuns read(Path file) throws UnreadableFile {
-        Studio studio = AnyStudio.read(file);
-        return new TakesOfRuns(
-                file,
-                studio,
-                studio.setups().stream()
-                        .findFirst()
-                        .orElseThrow(() -> new UnreadableFile(
-                                file, Problem.ofWhole("There is no setup in it.", "Choose a file with a setup."))));
+        return new TakesOfRuns(file, ChosenSetup.read(file, Optional.empty()));
     }
 
     /**

@@ -17,6 +17,7 @@ class ArchitectureTest {
     private static final List<String> ORDER = List.of(
             "files",
             "units",
+            "sums",
             "json",
             "findings",
             "circuit",
@@ -37,6 +38,7 @@ class ArchitectureTest {
             "causes",
             "verdict",
             "recording",
+            "runsheet",
             "setup",
             "studio",
             "shelf",

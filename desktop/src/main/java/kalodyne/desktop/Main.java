@@ -15,6 +15,7 @@ import kalodyne.command.JointCommand;
 import kalodyne.command.LevelsCommand;
 import kalodyne.command.Output;
 import kalodyne.command.PlanCommand;
+import kalodyne.command.RunsheetCommand;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -79,6 +80,7 @@ public final class Main implements Runnable {
         commands.put("open", () -> new OpenCommand(output));
         commands.put("demo", () -> new DemoCommand(output));
         commands.put("levels", () -> new LevelsCommand(output));
+        commands.put("runsheet", () -> new RunsheetCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
         commands.put("joint", () -> new JointCommand(output));
         commands.put("plan", () -> new PlanCommand(output));

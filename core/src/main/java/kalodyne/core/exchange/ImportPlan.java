@@ -19,6 +19,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.run.Run;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
@@ -133,6 +135,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
         private Setup pluggedAnew(Setup setup) {
             return setup.withWiring(setup.wiring().renamed(this::anew))
                     .withSettings(setup.settings().renamed(this::anew))
+                    .with(setup.intention().renamed(mark -> renamed.getOrDefault(mark, mark)))
                     .withWish(setup.wish().map(wish -> wish.renamed(mark -> renamed.getOrDefault(mark, mark))));
         }
 
@@ -208,6 +211,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
             Map<List<String>, Take> takes = new LinkedHashMap<>();
             old.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
             now.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
+            Map<String, Sitting> sittings = new LinkedHashMap<>();
+            old.sittings().forEach(sitting -> sittings.put(sitting.name(), sitting));
+            now.sittings().forEach(sitting -> sittings.put(sitting.name(), sitting));
             return new Setup(
                     now.id(),
                     now.name(),
@@ -215,7 +221,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     old.wiring().joined(now.wiring()),
                     old.settings().joined(now.settings()),
                     now.wish().or(old::wish),
-                    List.copyOf(takes.values()));
+                    List.copyOf(takes.values()),
+                    now.intention().equals(Intention.USUAL) ? old.intention() : now.intention(),
+                    List.copyOf(sittings.values()));
         }
 
         private static List<String> differences(Setup old, Setup now) {

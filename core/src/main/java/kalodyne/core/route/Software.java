@@ -17,36 +17,61 @@ import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.Spot;
 
 /**
- * What is chosen on the recorder for a way: input, output, channels, tracks, monitoring. In general words, as systems and apps
+ * What is chosen on the recorder: input, output, channels, tracks, monitoring. In general words, as systems and apps
  * call these things differently; common practice.
  */
 public final class Software {
     private static final Set<DeviceKind> SYSTEMS = EnumSet.of(DeviceKind.COMPUTER, DeviceKind.PHONE, DeviceKind.TABLET);
     private static final Set<DeviceKind> TALKING = EnumSet.of(DeviceKind.PHONE, DeviceKind.TABLET);
 
-    private final Wish wish;
-    private final Way way;
+    private final Captured captured;
     private final Map<String, Device> devices;
     private final Device recorder;
-    private final List<String> lines = new ArrayList<>();
+    private final List<Choice> choices = new ArrayList<>();
 
-    private Software(Wish wish, Way way) {
-        this.wish = wish;
-        this.way = way;
-        this.devices = way.patch().devices();
-        this.recorder = devices.get(wish.target());
+    private Software(Captured captured) {
+        this.captured = captured;
+        this.devices = captured.patch().devices();
+        this.recorder = devices.get(captured.recorder());
     }
 
     /** One thing to choose each, in the order in which one does. */
-    public static List<String> of(Wish wish, Way way) {
-        Software software = new Software(wish, way);
+    public static List<Choice> of(Captured captured) {
+        Software software = new Software(captured);
         software.all();
-        return List.copyOf(software.lines);
+        return List.copyOf(software.choices);
+    }
+
+    /** The same for a way, in words. */
+    public static List<String> of(Wish wish, Way way) {
+        return of(Captured.of(wish, way)).stream().map(Choice::words).toList();
+    }
+
+    /** What a choice is about. */
+    public enum About {
+        INPUT,
+        OUTPUT,
+        MODE,
+        LEAD,
+        PERMISSION,
+        TRACK,
+        MONITORING,
+        FEEDBACK,
+        AUTOMATIC,
+        FORMAT,
+        QUIET
+    }
+
+    /** One thing to choose. */
+    public record Choice(About about, String words) {}
+
+    private void add(About about, String words) {
+        choices.add(new Choice(about, words));
     }
 
     private void all() {
         Set<String> senders = new LinkedHashSet<>();
-        way.strands().forEach(strand -> strand.track().sender().ifPresent(senders::add));
+        captured.lines().forEach(line -> line.track().sender().ifPresent(senders::add));
         if (!SYSTEMS.contains(recorder.kind())) {
             standalone();
         } else if (senders.isEmpty()) {
@@ -54,7 +79,7 @@ public final class Software {
         } else {
             senders.forEach(this::sender);
         }
-        way.strands().forEach(this::track);
+        captured.lines().forEach(this::track);
         if (SYSTEMS.contains(recorder.kind())) {
             monitoring();
             automatic();
@@ -68,30 +93,34 @@ public final class Software {
 
     private void standalone() {
         if (recorder.kind() == DeviceKind.MIXER) {
-            lines.add("Mixer: nothing is chosen here; bring the channel's fader up last");
+            add(About.INPUT, "Mixer: nothing is chosen here; bring the channel's fader up last");
         } else {
-            lines.add(
+            add(
+                    About.INPUT,
                     recorder.name() + ": choose " + entries()
                             + " as the input; set its level by hand, at its lowest step above zero first; switch automatic level off");
         }
     }
 
     private String entries() {
-        return way.strands().stream()
+        return captured.lines().stream()
                 .map(strand -> "“" + strand.track().words() + "”")
                 .distinct()
                 .collect(Collectors.joining(" and "));
     }
 
     private void socket() {
-        lines.add("System input: " + recorder.name() + "’s own socket, " + entries()
-                + ". Answer “microphone” or “headset” if it asks what was plugged in");
+        add(
+                About.INPUT,
+                "System input: " + recorder.name() + "’s own socket, " + entries()
+                        + ". Answer “microphone” or “headset” if it asks what was plugged in");
     }
 
     private void sender(String id) {
         Device device = devices.get(id);
-        lines.add("System input: “" + device.name() + "”, not the built-in microphone");
-        lines.add(
+        add(About.INPUT, "System input: “" + device.name() + "”, not the built-in microphone");
+        add(
+                About.OUTPUT,
                 playsBack(device)
                         ? "System output: “" + device.name()
                                 + "” too: some systems choose it for themselves, look at both"
@@ -100,7 +129,7 @@ public final class Software {
         leadTo(device);
         boolean needsAllow = TALKING.contains(recorder.kind());
         if (needsAllow) {
-            lines.add("Allow the app the microphone, and “use this accessory” if it is asked");
+            add(About.PERMISSION, "Allow the app the microphone, and “use this accessory” if it is asked");
         }
     }
 
@@ -116,28 +145,34 @@ public final class Software {
                 device.sockets().stream().flatMap(Ports::recorded).toList();
         boolean hasMultitrack = pairs.stream().anyMatch(pair -> pair.carries().contains("multitrack"));
         if (hasMultitrack) {
-            lines.add(device.name()
-                    + (way.strands().size() > 1
-                            ? ": switch multitrack on, else both come as one mix"
-                            : ": stereo mode does; multitrack mode gives each input its own channel"));
+            add(
+                    About.MODE,
+                    device.name()
+                            + (captured.lines().size() > 1
+                                    ? ": switch multitrack on, else both come as one mix"
+                                    : ": stereo mode does; multitrack mode gives each input its own channel"));
         } else if (pairs.size() > 1) {
-            lines.add("Channels of " + device.name() + ": "
-                    + pairs.stream()
-                            .map(pair -> pair.channels() + " " + pair.carries())
-                            .collect(Collectors.joining("; ")));
+            add(
+                    About.MODE,
+                    "Channels of " + device.name() + ": "
+                            + pairs.stream()
+                                    .map(pair -> pair.channels() + " " + pair.carries())
+                                    .collect(Collectors.joining("; ")));
         }
     }
 
     private void leadTo(Device device) {
-        Optional<Lead> lead = way.patch().pluggings().stream()
+        Optional<Lead> lead = captured.patch().pluggings().stream()
                 .filter(plugging -> plugging.spots().stream().anyMatch(spot -> isData(device, spot)))
                 .flatMap(plugging -> plugging.spots().stream())
-                .flatMap(spot -> Optional.ofNullable(way.patch().leads().get(spot.item())).stream())
+                .flatMap(spot -> Optional.ofNullable(captured.patch().leads().get(spot.item())).stream())
                 .findFirst();
-        lead.ifPresent(usb -> lines.add("Lead: " + usb.name()
-                + (carriesData(usb)
-                        ? " carries data; one that only charges looks alike and is not seen"
-                        : " only charges: take one with data wires")));
+        lead.ifPresent(usb -> add(
+                About.LEAD,
+                "Lead: " + usb.name()
+                        + (carriesData(usb)
+                                ? " carries data; one that only charges looks alike and is not seen"
+                                : " only charges: take one with data wires")));
     }
 
     private static boolean isData(Device device, Spot spot) {
@@ -153,61 +188,62 @@ public final class Software {
 
     // --- tracks ------------------------------------------------------------------------------------------------
 
-    private void track(Way.Strand strand) {
-        String played = devices.get(strand.stations().get(0)).name();
-        List<Integer> channels = strand.track().channels();
-        boolean isStereo = strand.channels() > 1;
+    private void track(Captured.Line line) {
+        List<Integer> channels = line.track().channels();
         String from = channels.isEmpty()
-                ? strand.track().words()
+                ? line.track().words()
                 : (channels.size() == 1 ? "channel " : "channels ")
                         + channels.stream().map(String::valueOf).collect(Collectors.joining(" and "));
         if (recorder.kind() != DeviceKind.MIXER) {
-            lines.add((isStereo ? "One stereo track for " : "One mono track for ") + played + ": its input is " + from
-                    + (isStereo || !isStereoSource(strand) ? "" : "; left and right come as one"));
+            add(
+                    About.TRACK,
+                    (line.isStereo() ? "One stereo track for " : "One mono track for ") + line.played()
+                            + ": its input is " + from + (line.losesStereo() ? "; left and right come as one" : ""));
         }
-    }
-
-    private boolean isStereoSource(Way.Strand strand) {
-        return wish.stereo() == Stereo.KEEP
-                && new Ports(devices.get(strand.stations().get(0)))
-                        .outlets().stream().anyMatch(port -> port.shape().channels() > 1);
     }
 
     // --- hearing -----------------------------------------------------------------------------------------------
 
     private void monitoring() {
-        boolean isDirect = way.monitoring().delayMilliseconds() == 0;
-        boolean isHeard = wish.heard().headphones().isPresent();
-        if (!isHeard && wish.heard().speakers().isEmpty()) {
-            lines.add("Monitoring in the app: off; nobody listens meanwhile");
-        } else if (isHeard) {
-            lines.add(
-                    isDirect
+        if (!captured.isOnHeadphones() && !captured.isOnSpeakers()) {
+            add(About.MONITORING, "Monitoring in the app: off; nobody listens meanwhile");
+        } else {
+            add(
+                    About.MONITORING,
+                    captured.isDirect()
                             ? "Monitoring in the app: off, one hears it directly; both together sound like an echo"
                             : "Monitoring in the app: on, direct monitoring off; a smaller buffer is heard sooner");
         }
-        if (!wish.heard().speakers().isEmpty()) {
-            lines.add(
+        if (captured.isOnSpeakers() && hasMicrophone()) {
+            add(
+                    About.FEEDBACK,
                     "Feedback guard: with a microphone open mute the speakers, and let the output be muted while a track is armed");
         }
-        if (way.strands().size() > 1 && TALKING.contains(recorder.kind())) {
-            lines.add(
+        if (captured.lines().size() > 1 && TALKING.contains(recorder.kind())) {
+            add(
+                    About.MODE,
                     "Some apps merge all inputs into one channel: make a short test take and look whether there are two tracks");
         }
     }
 
+    private boolean hasMicrophone() {
+        return devices.values().stream().anyMatch(device -> device.kind() == DeviceKind.MICROPHONE);
+    }
+
     private void automatic() {
-        lines.add("Automatic level, noise reduction and voice enhancement: off, else they ride the level against you");
-        boolean hasRate = way.strands().stream()
-                .flatMap(strand -> strand.track().sender().stream())
+        add(
+                About.AUTOMATIC,
+                "Automatic level, noise reduction and voice enhancement: off, else they ride the level against you");
+        boolean hasRate = captured.lines().stream()
+                .flatMap(line -> line.track().sender().stream())
                 .map(devices::get)
                 .anyMatch(device -> device.sampleRatesHz().contains(48_000));
         if (hasRate) {
-            lines.add("Format: 24 bits, 48 kHz, the same in the system and in the app");
+            add(About.FORMAT, "Format: 24 bits, 48 kHz, the same in the system and in the app");
         }
     }
 
     private void quiet() {
-        lines.add("Voice assistant, calls and notifications: off; flight mode keeps the radio's buzz out too");
+        add(About.QUIET, "Voice assistant, calls and notifications: off; flight mode keeps the radio's buzz out too");
     }
 }

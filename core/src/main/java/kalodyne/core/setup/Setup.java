@@ -3,11 +3,14 @@ package kalodyne.core.setup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Sitting;
 
 /**
  * One way of connecting a studio.
@@ -19,6 +22,8 @@ import kalodyne.core.run.Run;
  * @param settings how the controls of what is plugged stand, and how they should be set
  * @param wish what was last looked for, if anything
  * @param takes in the order in which they were added; each of a run, under a name of its own in that run
+ * @param intention what is to be done with it
+ * @param sittings the times that its run sheet was gone through, oldest first, each under a name of its own
  */
 public record Setup(
         String id,
@@ -27,14 +32,17 @@ public record Setup(
         Wiring wiring,
         Settings settings,
         Optional<Wish> wish,
-        List<Take> takes) {
+        List<Take> takes,
+        Intention intention,
+        List<Sitting> sittings) {
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
+        sittings = List.copyOf(sittings);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, wiring, settings, wish, takes);
+        return new Setup(newId, name, runs, wiring, settings, wish, takes, intention, sittings);
     }
 
     /** What a new user starts with. */
@@ -44,7 +52,16 @@ public record Setup(
 
     /** With nothing in it. */
     public static Setup bare(String id, String name) {
-        return new Setup(id, name, List.of(), Wiring.NONE, Settings.NONE, Optional.empty(), List.of());
+        return new Setup(
+                id,
+                name,
+                List.of(),
+                Wiring.NONE,
+                Settings.NONE,
+                Optional.empty(),
+                List.of(),
+                Intention.USUAL,
+                List.of());
     }
 
     public Optional<Run> run(String runName) {
@@ -64,11 +81,11 @@ public record Setup(
         List<Take> newTakes = takes.stream()
                 .map(take -> take.run().equals(runName) ? take.ofRun(changed.name()) : take)
                 .toList();
-        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes);
+        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, intention, sittings);
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, wiring, settings, wish, takes);
+        return new Setup(id, newName, runs, wiring, settings, wish, takes, intention, sittings);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -80,7 +97,7 @@ public record Setup(
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, wiring, settings, wish, takes);
+        return new Setup(id, name, more, wiring, settings, wish, takes, intention, sittings);
     }
 
     /** Without a run and its takes. */
@@ -92,23 +109,25 @@ public record Setup(
                 wiring,
                 settings,
                 wish,
-                takes.stream().filter(take -> !take.run().equals(runName)).toList());
+                takes.stream().filter(take -> !take.run().equals(runName)).toList(),
+                intention,
+                sittings);
     }
 
     public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, runs, newWiring, settings, wish, takes);
+        return new Setup(id, name, runs, newWiring, settings, wish, takes, intention, sittings);
     }
 
     public Setup withSettings(Settings newSettings) {
-        return new Setup(id, name, runs, wiring, newSettings, wish, takes);
+        return new Setup(id, name, runs, wiring, newSettings, wish, takes, intention, sittings);
     }
 
     public Setup withWish(Optional<Wish> newWish) {
-        return new Setup(id, name, runs, wiring, settings, newWish, takes);
+        return new Setup(id, name, runs, wiring, settings, newWish, takes, intention, sittings);
     }
 
     private Setup withTakes(List<Take> newTakes) {
-        return new Setup(id, name, runs, wiring, settings, wish, newTakes);
+        return new Setup(id, name, runs, wiring, settings, wish, newTakes, intention, sittings);
     }
 
     /** With one more take. */
@@ -122,6 +141,30 @@ public record Setup(
     public Setup replacing(Take old, Take changed) {
         return withTakes(
                 takes.stream().map(each -> each.equals(old) ? changed : each).toList());
+    }
+
+    public Setup with(Intention newIntention) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, newIntention, sittings);
+    }
+
+    /** The time that its run sheet is being gone through now, if that is so. */
+    public Optional<Sitting> sitting() {
+        return sittings.stream().filter(sitting -> !sitting.isOver()).reduce((first, last) -> last);
+    }
+
+    /** With a sitting added, or put in the place of the one of its name. */
+    public Setup with(Sitting sitting) {
+        List<Sitting> more = new ArrayList<>(sittings);
+        int place = IntStream.range(0, more.size())
+                .filter(i -> more.get(i).name().equals(sitting.name()))
+                .findFirst()
+                .orElse(more.size());
+        if (place < more.size()) {
+            more.set(place, sitting);
+        } else {
+            more.add(sitting);
+        }
+        return new Setup(id, name, runs, wiring, settings, wish, takes, intention, more);
     }
 
     /** Without a take; the recording itself stays where it is. */

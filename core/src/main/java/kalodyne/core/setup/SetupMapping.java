@@ -31,6 +31,8 @@ import kalodyne.core.run.Run;
 import kalodyne.core.run.RunLead;
 import kalodyne.core.run.SignalLevels;
 import kalodyne.core.run.Source;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.units.Quantity;
 
 /**
@@ -52,15 +54,27 @@ public final class SetupMapping extends Mapping {
         Settings settings = settings(root);
         Optional<Wish> wish = wish(root);
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
+        Intention intention = intention(root);
+        List<Sitting> sittings =
+                root.get("sittings").items().stream().map(this::sitting).toList();
         if (!problems().isEmpty()) {
             return Setup.empty();
         }
         requireOwnNames(root.get("runs"), runs);
         requireTheirRuns(root.get("takes"), runs, takes);
+        requireOwn(root.get("sittings"), sittings);
         return build(
                 root,
                 () -> new Setup(
-                        root.textOr("id", Setup.empty().id()), root.text("name"), runs, wiring, settings, wish, takes));
+                        root.textOr("id", Setup.empty().id()),
+                        root.text("name"),
+                        runs,
+                        wiring,
+                        settings,
+                        wish,
+                        takes,
+                        intention,
+                        sittings));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -88,6 +102,28 @@ public final class SetupMapping extends Mapping {
                 problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
             }
         }
+    }
+
+    private void requireOwn(JsonPlace place, List<Sitting> sittings) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < sittings.size(); i++) {
+            if (!seen.add(sittings.get(i).name())) {
+                problem(
+                        place.items().get(i).get("name"),
+                        "Another sitting has this name.",
+                        "Give it a name of its own.");
+            }
+        }
+    }
+
+    /** What is intended with it. */
+    public Intention intention(JsonPlace setup) {
+        return new SheetMapping(this).intention(setup);
+    }
+
+    /** A time that its run sheet was gone through. */
+    public Sitting sitting(JsonPlace place) {
+        return new SheetMapping(this).sitting(place);
     }
 
     /** How the controls stand and should be set. */

@@ -56,6 +56,11 @@ public final class SetupWriter {
         setup.runs().forEach(run -> runs.add(run(run)));
         ArrayNode takes = root.putArray("takes");
         setup.takes().forEach(take -> takes.add(take(take)));
+        SheetMapping.write(root, setup.intention());
+        if (!setup.sittings().isEmpty()) {
+            ArrayNode sittings = root.putArray("sittings");
+            setup.sittings().forEach(sitting -> sittings.add(SheetMapping.write(sitting)));
+        }
         return root;
     }
 

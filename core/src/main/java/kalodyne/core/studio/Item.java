@@ -8,6 +8,8 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 
@@ -20,7 +22,8 @@ public sealed interface Item {
         LEAD,
         SETUP,
         RUN,
-        TAKE
+        TAKE,
+        SITTING
     }
 
     /**
@@ -36,7 +39,7 @@ public sealed interface Item {
 
         /** The key of what it belongs to, as far as its list is concerned: a run's setup, a take's setup. */
         String owner() {
-            return kind == Kind.RUN || kind == Kind.TAKE ? path.get(0) : "";
+            return kind == Kind.RUN || kind == Kind.TAKE || kind == Kind.SITTING ? path.get(0) : "";
         }
     }
 
@@ -64,10 +67,12 @@ public sealed interface Item {
         }
     }
 
-    /** A setup without its runs and takes. */
-    record OfSetup(String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish) implements Item {
+    /** A setup without its runs, takes and sittings. */
+    record OfSetup(String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish, Intention intention)
+            implements Item {
         static OfSetup of(Setup setup) {
-            return new OfSetup(setup.id(), setup.name(), setup.wiring(), setup.settings(), setup.wish());
+            return new OfSetup(
+                    setup.id(), setup.name(), setup.wiring(), setup.settings(), setup.wish(), setup.intention());
         }
 
         @Override
@@ -87,6 +92,13 @@ public sealed interface Item {
         @Override
         public Key key() {
             return new Key(Kind.TAKE, List.of(setup, take.run(), take.name()));
+        }
+    }
+
+    record OfSitting(String setup, Sitting sitting) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.SITTING, List.of(setup, sitting.name()));
         }
     }
 }

@@ -12,7 +12,8 @@ enum ItemTable {
     LEAD(Item.Kind.LEAD, "lead", "id"),
     SETUP(Item.Kind.SETUP, "setup", "id"),
     RUN(Item.Kind.RUN, "run", "setup", "name"),
-    TAKE(Item.Kind.TAKE, "take", "setup", "run", "name");
+    TAKE(Item.Kind.TAKE, "take", "setup", "run", "name"),
+    SITTING(Item.Kind.SITTING, "sitting", "setup", "name");
 
     private final Item.Kind kind;
     private final String table;
@@ -32,6 +33,7 @@ enum ItemTable {
             case SETUP -> SETUP;
             case RUN -> RUN;
             case TAKE -> TAKE;
+            case SITTING -> SITTING;
         };
     }
 

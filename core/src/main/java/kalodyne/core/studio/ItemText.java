@@ -14,6 +14,7 @@ import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.setup.SettingsMapping;
 import kalodyne.core.setup.SetupMapping;
 import kalodyne.core.setup.SetupWriter;
+import kalodyne.core.setup.SheetMapping;
 import kalodyne.core.setup.WishMapping;
 
 /**
@@ -34,6 +35,7 @@ final class ItemText {
             case SETUP -> setup((Item.OfSetup) item);
             case RUN -> SetupWriter.run(((Item.OfRun) item).run());
             case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
+            case SITTING -> SheetMapping.write(((Item.OfSitting) item).sitting());
         };
         return node.toString();
     }
@@ -43,6 +45,7 @@ final class ItemText {
         SetupWriter.wiring(node, setup.wiring());
         SettingsMapping.write(node, setup.settings());
         WishMapping.write(node, setup.wish());
+        SheetMapping.write(node, setup.intention());
         return node;
     }
 
@@ -64,9 +67,11 @@ final class ItemText {
                         root.text("name"),
                         read(setups, setups.wiring(root), place),
                         read(setups, setups.settings(root), place),
-                        read(setups, setups.wish(root), place));
+                        read(setups, setups.wish(root), place),
+                        read(setups, setups.intention(root), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
+            case SITTING -> new Item.OfSitting(key.path().get(0), read(setups, setups.sitting(root), place));
         };
         if (!item.key().equals(key)) {
             throw new UnreadableFile(

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.run.Run;
+import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 
@@ -96,6 +97,9 @@ final class Ledger {
         if (before.takes() != after.takes()) {
             compare(takes(before), takes(after), changes);
         }
+        if (before.sittings() != after.sittings()) {
+            compare(sittings(before), sittings(after), changes);
+        }
     }
 
     private void compare(List<Item> before, List<Item> after, List<Change> changes) {
@@ -170,6 +174,7 @@ final class Ledger {
         Map<Item.Key, Item> setups = keyed(setups(studio));
         Map<String, Map<Item.Key, Item>> runs = new HashMap<>();
         Map<String, Map<Item.Key, Item>> takes = new HashMap<>();
+        Map<String, Map<Item.Key, Item>> sittings = new HashMap<>();
         String name = studio.name();
         for (Change change : changes) {
             String owner = change.key().owner();
@@ -185,6 +190,7 @@ final class Ledger {
                 case SETUP -> put(setups, change);
                 case RUN -> put(runs.computeIfAbsent(owner, id -> keyed(runs(setup(id)))), change);
                 case TAKE -> put(takes.computeIfAbsent(owner, id -> keyed(takes(setup(id)))), change);
+                case SITTING -> put(sittings.computeIfAbsent(owner, id -> keyed(sittings(setup(id)))), change);
             }
         }
         List<Setup> changedSetups = ordered(setups, item -> {
@@ -197,7 +203,9 @@ final class Ledger {
                     known.wiring(),
                     known.settings(),
                     known.wish(),
-                    changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()));
+                    changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()),
+                    known.intention(),
+                    changed(sittings.get(known.id()), was.sittings(), sitting -> ((Item.OfSitting) sitting).sitting()));
         });
         studio = new Studio(
                 name,
@@ -250,6 +258,7 @@ final class Ledger {
         studio.setups().forEach(setup -> {
             lists.add(runs(setup));
             lists.add(takes(setup));
+            lists.add(sittings(setup));
         });
         return lists;
     }
@@ -268,6 +277,10 @@ final class Ledger {
 
     private static List<Item> runs(Setup setup) {
         return items(setup.runs(), (Run run) -> new Item.OfRun(setup.id(), run));
+    }
+
+    private static List<Item> sittings(Setup setup) {
+        return items(setup.sittings(), (Sitting sitting) -> new Item.OfSitting(setup.id(), sitting));
     }
 
     private static List<Item> takes(Setup setup) {

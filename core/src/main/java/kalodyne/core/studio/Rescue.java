@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.rig.Settings;
+import kalodyne.core.runsheet.Intention;
 
 /**
  * Takes what can still be read out of a damaged studio. The damaged file is moved aside, whole; a new one with what was
@@ -191,9 +192,16 @@ final class Rescue {
         List<Placed> joined = new ArrayList<>();
         for (Placed placed : found) {
             Item.Key key = placed.item().key();
-            if (key.kind() == Item.Kind.RUN && keys.add(new Item.Key(Item.Kind.SETUP, List.of(key.owner())))) {
+            boolean isInside = key.kind() == Item.Kind.RUN || key.kind() == Item.Kind.SITTING;
+            if (isInside && keys.add(new Item.Key(Item.Kind.SETUP, List.of(key.owner())))) {
                 joined.add(new Placed(
-                        new Item.OfSetup(key.owner(), "Recovered setup", Wiring.NONE, Settings.NONE, Optional.empty()),
+                        new Item.OfSetup(
+                                key.owner(),
+                                "Recovered setup",
+                                Wiring.NONE,
+                                Settings.NONE,
+                                Optional.empty(),
+                                Intention.USUAL),
                         joined.size()));
             }
             boolean isOrphan = placed.item() instanceof Item.OfTake of

@@ -45,6 +45,11 @@ public final class Print {
         return SiPrefix.print(value, unit);
     }
 
+    /** How many there are of something whose plural ends in s: "1 lead", "3 leads". */
+    public static String counted(long number, String what) {
+        return count(number) + " " + what + (number == 1 ? "" : "s");
+    }
+
     /** A whole number with its thousands set apart by a comma: "1,204". */
     public static String count(long number) {
         return String.format(Locale.ROOT, "%,d", number);

@@ -2,44 +2,33 @@ package kalodyne.core.levels;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gain.GainSchool;
 import kalodyne.core.gain.Knob;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.SignalKind;
-import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.Plugger;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.rig.AimSchool;
 import kalodyne.core.rig.Rig;
 import kalodyne.core.rig.Settings;
+import kalodyne.core.testing.RandomRigs;
 import kalodyne.core.units.Gain;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whatever is plugged into whatever, however its knobs stand: no nonsense, and what is advised keeps what it says. */
 class RandomRigsTest {
-    private static final Catalogue CATALOGUE = Catalogue.shipped();
-
     @ParameterizedTest
     @ValueSource(longs = {3, 14, 15, 92})
     void every_rig_is_told_without_nonsense(long seed) {
         Random random = new Random(seed);
         int runs = 0;
         for (int i = 0; i < 10; i++) {
-            Patch patch = any(random);
+            Patch patch = RandomRigs.any(random, 4, 6);
             var joints = JointRules.check(patch);
             Rig bare = Rig.of(joints, patch, Settings.NONE);
             Settings settings = settings(random, bare);
@@ -104,75 +93,5 @@ class RandomRigsTest {
 
     private static <T> T oneOf(Random random, T[] all) {
         return all[random.nextInt(all.length)];
-    }
-
-    private static Patch any(Random random) {
-        Plugger plugger = new Plugger();
-        List<Device> devices = new ArrayList<>();
-        for (int i = 0; i < 4 + random.nextInt(6); i++) {
-            Device device = CATALOGUE
-                    .devices()
-                    .get(random.nextInt(CATALOGUE.devices().size()))
-                    .gear();
-            devices.add(device);
-            plugger.with("device-" + i, device);
-        }
-        devices.add(CATALOGUE.device("interface-4").orElseThrow().gear());
-        plugger.with("device-" + (devices.size() - 1), devices.get(devices.size() - 1));
-        int leads = 0;
-        for (int tries = 0; tries < 40; tries++) {
-            int from = random.nextInt(devices.size());
-            int to = random.nextInt(devices.size());
-            Optional<Spot> out = socket(random, devices.get(from), from, Way.OUT);
-            Optional<Spot> in = socket(random, devices.get(to), to, Way.IN);
-            if (from != to && isFree(plugger, out) && isFree(plugger, in)) {
-                Optional<Lead> lead = fitting(random, devices.get(from), out.get(), devices.get(to), in.get());
-                if (lead.isPresent()) {
-                    plugger.with("lead-" + ++leads, lead.get()).join(out.get(), List.of("lead-" + leads), in.get());
-                }
-            }
-        }
-        return plugger.patch();
-    }
-
-    /** A lead of the catalogue that goes into both, of a few that are tried. */
-    private static Optional<Lead> fitting(Random random, Device from, Spot out, Device to, Spot in) {
-        Plugger plugger = new Plugger().with(out.item(), from).with(in.item(), to);
-        return Stream.generate(() -> CATALOGUE
-                        .leads()
-                        .get(random.nextInt(CATALOGUE.leads().size()))
-                        .gear())
-                .limit(40)
-                .filter(lead -> fits(plugger.with("lead", lead), out, in))
-                .findFirst();
-    }
-
-    /** One end goes into one socket, and another end into the other. */
-    private static boolean fits(Plugger plugger, Spot out, Spot in) {
-        Optional<Spot> first = plugger.freeEnd("lead", out);
-        Optional<Spot> second = plugger.freeEnd("lead", in);
-        return first.isPresent() && second.isPresent() && !first.equals(second);
-    }
-
-    private static boolean isFree(Plugger plugger, Optional<Spot> spot) {
-        return spot.filter(there -> !plugger.patch().isPlugged(there)).isPresent();
-    }
-
-    private static Optional<Spot> socket(Random random, Device device, int index, Way way) {
-        List<Socket> sockets = device.sockets().stream()
-                .filter(socket -> socket.way() == way
-                        && List.of(
-                                        SignalKind.LINE,
-                                        SignalKind.MIC,
-                                        SignalKind.INSTRUMENT,
-                                        SignalKind.HEADPHONE,
-                                        SignalKind.PHONO)
-                                .contains(socket.signal()))
-                .toList();
-        return sockets.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Spot(
-                        "device-" + index,
-                        sockets.get(random.nextInt(sockets.size())).id()));
     }
 }

@@ -306,6 +306,8 @@ public final class StudioModel implements AutoCloseable {
                         setup.wiring(),
                         setup.settings(),
                         setup.wish(),
+                        List.of(),
+                        setup.intention(),
                         List.of()));
     }
 

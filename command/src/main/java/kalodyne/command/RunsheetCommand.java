@@ -1,0 +1,103 @@
+package kalodyne.command;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.Section;
+import kalodyne.core.runsheet.SheetMaker;
+import kalodyne.core.runsheet.SheetRig;
+import kalodyne.core.runsheet.Step;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.sums.Spans;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Writes the ordered steps of a setup: "kalodyne runsheet SETUP.json". */
+@Command(
+        name = "runsheet",
+        mixinStandardHelpOptions = true,
+        description = "Write the steps of a setup in their safe order: plugging, power, levels, takes, taking down.",
+        footer = {"", "Exit status: 0 when the setup was read, 2 when it could not be read."})
+public final class RunsheetCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "SETUP", description = "A setup or a studio in JSON, or a studio file.")
+    private Path file;
+
+    @Option(names = "--setup", paramLabel = "NAME", description = "Which setup of a studio; else its first.")
+    private String setupName;
+
+    @Option(names = "--why", description = "Also why each step is there, and why not earlier.")
+    private boolean why;
+
+    @Option(names = "--json", description = "Print JSON, as docs/formats/runsheet.md describes.")
+    private boolean json;
+
+    private final Output output;
+
+    public RunsheetCommand(Output output) {
+        this.output = output;
+    }
+
+    @Override
+    public Integer call() {
+        try {
+            ChosenSetup chosen = ChosenSetup.read(file, Optional.ofNullable(setupName));
+            RunSheet sheet = SheetMaker.of(rig(chosen));
+            if (json) {
+                output.json(RunsheetJson.of(file, chosen.studio().name(), sheet));
+            } else {
+                print(sheet);
+            }
+            return Output.READ;
+        } catch (UnreadableFile e) {
+            output.complain(e.getMessage());
+            if (json) {
+                output.json(ChosenSetup.unreadable(e));
+            }
+            return Output.NOT_READ;
+        }
+    }
+
+    private static SheetRig rig(ChosenSetup chosen) {
+        Setup setup = chosen.setup();
+        return new SheetRig(
+                setup.name(), chosen.patch(), chosen.joints(), chosen.levels(), setup.runs(), setup.intention());
+    }
+
+    private void print(RunSheet sheet) {
+        if (sheet.steps().isEmpty()) {
+            output.line("Nothing is plugged in this setup, so there is nothing to do.");
+            return;
+        }
+        output.line(sheet.title() + ": " + sheet.steps().size() + " steps, about " + Spans.words(sheet.untilTake())
+                + " until the first take");
+        sheet.findings().forEach(output::finding);
+        sheet.lasting().forEach(each -> output.line("  " + each.what() + ": " + each.words()));
+        Section section = null;
+        int number = 0;
+        for (Step step : sheet.steps()) {
+            if (step.section() != section) {
+                section = step.section();
+                output.line("");
+                output.line(section.word());
+            }
+            print(sheet, step, ++number);
+        }
+    }
+
+    private void print(RunSheet sheet, Step step, int number) {
+        output.line(String.format(java.util.Locale.ROOT, "%4d  %s", number, step.title())
+                + (step.tell().isEmpty() ? "" : "  [" + step.tell() + "]"));
+        step.caution()
+                .ifPresent(caution -> output.line("      " + caution.severity().word() + ": " + caution.words()));
+        if (!step.detail().isEmpty()) {
+            output.line("      " + step.detail());
+        }
+        if (why) {
+            output.line("      Why: " + step.reason());
+            sheet.whyNotEarlier(step).forEach(line -> output.line("      " + line));
+        }
+    }
+}

@@ -1,0 +1,154 @@
+package kalodyne.core.runsheet;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.route.Captured;
+import kalodyne.core.route.Software;
+import kalodyne.core.route.Software.About;
+import kalodyne.core.route.Software.Choice;
+
+/** What is chosen on each recorder: input, output, channels, tracks, monitoring; what is made quiet on a phone. */
+final class ChoiceSteps implements SheetPart {
+    @Override
+    public void add(SheetRig rig, Draft draft) {
+        Recorders recorders = new Recorders(rig);
+        for (String recorder : recorders.ids()) {
+            Captured captured = recorders.captured(recorder);
+            List<Choice> choices = Software.of(captured).stream()
+                    .filter(choice -> choice.about() != About.LEAD && choice.about() != About.TRACK)
+                    .toList();
+            for (int i = 0; i < choices.size(); i++) {
+                add(rig, recorders, recorder, choices.get(i), i, draft);
+            }
+            add(rig, recorders, recorder, tracks(rig, captured), choices.size(), draft);
+            recorders.senders(recorder).forEach(sender -> direct(rig, recorders, sender, draft));
+        }
+    }
+
+    private static void direct(SheetRig rig, Recorders recorders, String sender, Draft draft) {
+        if (recorders.canBeHeardDirectly(sender)) {
+            recorders
+                    .directMonitoring(sender)
+                    .ifPresent(control -> draft.add(Step.of(
+                                    "direct:" + sender,
+                                    Section.RECORDER,
+                                    Act.SET_SWITCH,
+                                    rig.name(sender) + ": " + control.name() + " on",
+                                    "So you hear yourself at once, not after the computer's delay.")
+                            .about(sender)));
+        }
+    }
+
+    private static Choice tracks(SheetRig rig, Captured captured) {
+        String each = captured.lines().stream()
+                .map(line -> line.played() + (line.isStereo() ? ", stereo" : ", mono") + ", from "
+                        + (line.track().channels().isEmpty()
+                                ? line.track().words()
+                                : (line.track().channels().size() == 1 ? "channel " : "channels ")
+                                        + line.track().channels().stream()
+                                                .map(String::valueOf)
+                                                .collect(Collectors.joining(" and "))))
+                .collect(Collectors.joining("; "));
+        int count = captured.lines().size();
+        return new Choice(
+                About.TRACK,
+                rig.name(captured.recorder()) + ": " + (count == 1 ? "one track" : count + " tracks") + ", armed; "
+                        + each);
+    }
+
+    private static void add(SheetRig rig, Recorders recorders, String recorder, Choice choice, int index, Draft draft) {
+        String id = "choose:" + recorder + ":" + choice.about().name().toLowerCase(Locale.ROOT) + "-" + index;
+        boolean isQuiet = choice.about() == About.QUIET;
+        Step step = Step.of(
+                        id,
+                        isQuiet ? Section.BEFORE : Section.RECORDER,
+                        isQuiet ? Act.SILENCE : Act.CHOOSE,
+                        title(rig, recorder, choice.words()),
+                        reason(choice.about()))
+                .with(detail(choice.words()))
+                .about(recorder);
+        draft.add(
+                choice.about() == About.INPUT
+                        ? step.noticing(Symptom.NOT_LISTED)
+                        : choice.about() == About.FEEDBACK
+                                ? step.with(new Caution(Severity.HARM, "howling hurts ears and speakers"))
+                                : step);
+        if (!isQuiet) {
+            draft.order(
+                    PowerSteps.poweredBy(rig, recorder),
+                    id,
+                    Order.Strength.NEED,
+                    rig.name(recorder) + " must be on for it.");
+            recorders.senders(recorder).stream()
+                    .filter(sender -> !sender.equals(recorder))
+                    .forEach(sender -> {
+                        draft.order(
+                                PowerSteps.poweredBy(rig, sender),
+                                id,
+                                Order.Strength.NEED,
+                                "A device is in the list only when it is on.");
+                        rig.links().stream()
+                                .filter(link -> link.touches(sender) && link.touches(recorder))
+                                .forEach(link -> draft.order(
+                                        link.id(),
+                                        id,
+                                        Order.Strength.NEED,
+                                        "It is in the list only when it is plugged."));
+                    });
+            draft.order(
+                    id,
+                    Steps.does(Act.SET_LEVEL, Act.TEST_TAKE, Act.TAKE),
+                    Order.Strength.NEED,
+                    "Meters show what is chosen, nothing else.");
+        }
+        if (choice.about() == About.MONITORING || choice.about() == About.FEEDBACK) {
+            draft.order(
+                    id,
+                    PowerSteps.isSpeakers(),
+                    Order.Strength.SAFETY,
+                    "Open speakers and an open input howl: monitoring is settled before they are on.");
+        }
+    }
+
+    /** Behind this the details begin. */
+    private static final Pattern SPLIT = Pattern.compile("; |\\. |, (?=else |not |and let )|: (?=some )");
+
+    /** Up to the first point that splits it. */
+    private static String title(SheetRig rig, String recorder, String words) {
+        String first = SPLIT.split(words, 2)[0];
+        return first.contains(rig.name(recorder)) ? first : rig.name(recorder) + ": " + lower(first);
+    }
+
+    private static String lower(String words) {
+        boolean isName = words.length() > 1 && Character.isUpperCase(words.charAt(1));
+        return isName ? words : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String detail(String words) {
+        String[] parts = SPLIT.split(words, 2);
+        return parts.length < 2
+                ? ""
+                : parts[1].substring(0, 1).toUpperCase(Locale.ROOT)
+                        + parts[1].substring(1)
+                        + (parts[1].endsWith(".") ? "" : ".");
+    }
+
+    private static String reason(About about) {
+        return switch (about) {
+            case INPUT -> "Else the built-in microphone is recorded: it is in there, but the app does not see it.";
+            case OUTPUT -> "Input and output are chosen apart; the one does not follow the other.";
+            case MODE -> "What comes as one channel cannot be taken apart later.";
+            case LEAD -> "Leads that only charge look alike.";
+            case PERMISSION -> "Without it the app records silence.";
+            case TRACK -> "Each source on its own track can be mixed later.";
+            case MONITORING -> "What is heard twice sounds like an echo.";
+            case FEEDBACK -> "A microphone that hears its own speaker howls.";
+            case AUTOMATIC -> "It turns the level while you play.";
+            case FORMAT -> "Two different rates play at the wrong speed, or not at all.";
+            case QUIET -> "A call or a message would be in the take.";
+        };
+    }
+}

@@ -1,0 +1,278 @@
+package kalodyne.core.runsheet;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.Knob;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.units.Print;
+
+/** Level setting station by station: where each knob should stand as advised, and what its meter should then show. */
+final class LevelSteps implements SheetPart {
+    @Override
+    public void add(SheetRig rig, Draft draft) {
+        new Setting(rig, draft).all();
+    }
+
+    /** A knob in a run: where it acts, and what comes out of it once all stand as advised. */
+    private record Turned(Trace trace, Knob knob, LevelPlan plan, int point) {
+        Point at() {
+            return plan.flow().points().get(point);
+        }
+    }
+
+    private static final class Setting {
+        private final SheetRig rig;
+        private final Draft draft;
+        private final FlowLevels advised;
+        private final Set<String> done = new HashSet<>();
+
+        Setting(SheetRig rig, Draft draft) {
+            this.rig = rig;
+            this.draft = draft;
+            this.advised = FlowLevels.of(
+                    rig.levels().advised().followedOn(rig.levels().rig().flow()));
+        }
+
+        void all() {
+            Map<String, List<Trace>> bySource = new LinkedHashMap<>();
+            rig.recorded()
+                    .forEach(trace -> bySource.computeIfAbsent(rig.source(trace), key -> new ArrayList<>())
+                            .add(trace));
+            bySource.forEach(this::recorded);
+            Map<List<String>, List<Trace>> byEars = new LinkedHashMap<>();
+            rig.heard()
+                    .forEach(trace -> byEars.computeIfAbsent(listeners(rig.last(trace)), key -> new ArrayList<>())
+                            .add(trace));
+            byEars.forEach(this::heard);
+        }
+
+        // --- recorded ------------------------------------------------------------------------------------------
+
+        private void recorded(String source, List<Trace> traces) {
+            List<List<Turned>> steps = grouped(traces);
+            String before = "";
+            for (int i = 0; i < steps.size(); i++) {
+                List<Turned> group = steps.get(i);
+                Step step = recorded(source, group, i == steps.size() - 1);
+                draft.add(step);
+                if (!before.isEmpty()) {
+                    draft.order(
+                            before,
+                            step.id(),
+                            Order.Strength.HABIT,
+                            "What stands before it in the line is set first: it changes what arrives here.");
+                }
+                before = step.id();
+            }
+            if (steps.isEmpty()) {
+                Trace trace = traces.get(0);
+                draft.add(Step.of(
+                                "level:" + trace.key(),
+                                Section.LEVELS,
+                                Act.LISTEN,
+                                rig.name(source) + ": play the loudest part and look at the meter",
+                                "No knob is left to turn for it here.")
+                        .telling(end(LevelPlan.of(trace, advised)))
+                        .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
+                        .about(source)
+                        .ofRun(trace.key()));
+            }
+        }
+
+        private Step recorded(String source, List<Turned> group, boolean isLast) {
+            Turned first = group.get(0);
+            String name = rig.name(source);
+            boolean isOwn = first.at().station().equals(source);
+            String where = isOwn
+                    ? "its " + names(group)
+                    : names(group) + " on " + first.knob().owner();
+            boolean isLowest = first.knob().control().position() <= 0 && !isSwitch(first.knob());
+            String title = isLowest
+                    ? name + ": play the loudest part, " + where + " stays at its lowest ("
+                            + first.knob().control().clock() + ")"
+                    : isOwn || isSwitch(first.knob())
+                            ? name + ": " + where + " to " + place(first.knob())
+                            : name + ": play the loudest part, " + where + " up to " + place(first.knob());
+            Step step = Step.of(
+                            id(group),
+                            Section.LEVELS,
+                            Act.SET_LEVEL,
+                            title,
+                            "Here the loudest part lands where it should, with the least noise.")
+                    .with(detail(first, isLast))
+                    .telling(isLast || atTrack(first) ? end(first.plan()) : behind(first))
+                    .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
+                    .about(List.of(source, first.at().station()))
+                    .ofRun(first.trace().key());
+            double miss = first.plan().miss().db();
+            return isLast && miss != 0
+                    ? step.with(new Caution(
+                            Severity.WRONG,
+                            Print.decimal(Math.abs(miss), 1) + " dB too " + (miss > 0 ? "hot" : "quiet") + " even so"))
+                    : step;
+        }
+
+        private static String detail(Turned turned, boolean isLast) {
+            if (isSwitch(turned.knob())) {
+                return "";
+            }
+            return isLast
+                    ? "If the meter shows more, go back a little: a quarter of an hour is "
+                            + Print.decimal(
+                                    turned.knob().control().perQuarterHour().db(), 1) + " dB here."
+                    : "";
+        }
+
+        private boolean atTrack(Turned turned) {
+            return rig.last(turned.trace()).equals(turned.at().station());
+        }
+
+        private static String end(LevelPlan plan) {
+            return "meter " + plan.onScale(plan.endPeak());
+        }
+
+        private String behind(Turned turned) {
+            return advised.peak(turned.point()) + " behind it";
+        }
+
+        // --- heard ---------------------------------------------------------------------------------------------
+
+        private List<String> listeners(String last) {
+            return rig.loudGroups().stream()
+                    .filter(group -> group.contains(last))
+                    .findFirst()
+                    .orElse(List.of(last));
+        }
+
+        private void heard(List<String> listeners, List<Trace> traces) {
+            String listener = listeners.get(0);
+            String names = listeners.stream().map(rig::name).collect(Collectors.joining(" and "));
+            boolean isLoud = rig.device(listener).kind() != DeviceKind.HEADPHONES;
+            List<List<Turned>> steps = grouped(traces);
+            for (List<Turned> group : steps) {
+                Turned first = group.get(0);
+                LevelPlan plan = first.plan();
+                boolean isOwn = listeners.contains(first.at().station());
+                Step step = Step.of(
+                                id(group),
+                                Section.LEVELS,
+                                Act.LISTEN,
+                                names + ": " + names(group)
+                                        + (isOwn ? "" : " on " + first.knob().owner()) + " slowly up to "
+                                        + place(first.knob()),
+                                "What is heard is set after what is recorded: its level changes nothing in the track.")
+                        .with(isLoud ? "" : "Now put them on. Stop where it is comfortable.")
+                        .telling("about " + Print.decimal(plan.endAverage(), 0) + " dB SPL")
+                        .noticing(
+                                isLoud
+                                        ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
+                                        : new Symptom[] {Symptom.NO_SIGNAL, Symptom.ONE_SIDE})
+                        .about(List.of(listener, first.at().station()))
+                        .ofRun(first.trace().key());
+                boolean canHowl = isLoud && !rig.microphones().isEmpty();
+                draft.add(
+                        canHowl
+                                ? step.with(new Caution(Severity.HARM, "mute the speakers while a microphone is open"))
+                                : step);
+                draft.order(
+                        Steps.does(Act.SET_LEVEL),
+                        step.id(),
+                        Order.Strength.HABIT,
+                        "What is recorded is set first; what is heard follows it.");
+                draft.order(
+                        PowerSteps.poweredBy(rig, first.at().station()),
+                        step.id(),
+                        Order.Strength.NEED,
+                        "Nothing is heard before it is on.");
+                if (isLoud) {
+                    draft.order(
+                            PowerSteps.poweredBy(rig, listener),
+                            step.id(),
+                            Order.Strength.NEED,
+                            "Nothing is heard before it is on.");
+                }
+                draft.order(step.id(), Steps.TEST_TAKE, Order.Strength.HABIT, "The test take is listened to on them.");
+            }
+        }
+
+        // --- knobs ---------------------------------------------------------------------------------------------
+
+        /** The knobs along runs of one source, in the order of the signal; those of left and right that go the same way are one. */
+        private List<List<Turned>> grouped(List<Trace> traces) {
+            Map<List<Object>, List<Turned>> groups = new LinkedHashMap<>();
+            for (Trace trace : traces) {
+                LevelPlan plan = LevelPlan.of(trace, advised);
+                int place = 0;
+                for (int index : trace.path().points()) {
+                    OptionalInt knob = plan.flow().points().get(index).knob();
+                    if (knob.isPresent()) {
+                        Knob turned = plan.flow().knobs().get(knob.getAsInt());
+                        if (done.add(turned.id())) {
+                            groups.computeIfAbsent(
+                                            List.of(
+                                                    place,
+                                                    group(plan.flow()
+                                                            .points()
+                                                            .get(index)
+                                                            .station()),
+                                                    turned.kind(),
+                                                    place(turned)),
+                                            key -> new ArrayList<>())
+                                    .add(new Turned(trace, turned, plan, index));
+                        }
+                        place++;
+                    }
+                }
+            }
+            List<List<Turned>> ordered = new ArrayList<>(groups.values());
+            ordered.sort((one, other) ->
+                    Integer.compare(one.get(0).point(), other.get(0).point()));
+            return ordered;
+        }
+
+        /** Speakers that hear the same are set alike. */
+        private Object group(String station) {
+            return listeners(station);
+        }
+
+        private static String id(List<Turned> group) {
+            return "level:" + group.stream().map(each -> each.knob().id()).collect(Collectors.joining("+"));
+        }
+
+        private static String names(List<Turned> group) {
+            return group.stream()
+                    .map(each -> each.knob().control().name())
+                    .distinct()
+                    .collect(Collectors.joining(" and "));
+        }
+
+        private static boolean isSwitch(Knob knob) {
+            return knob.kind() == ControlKind.INPUT_SELECT
+                    || knob.kind() == ControlKind.PAD
+                    || knob.control().taper() instanceof SteppedTaper;
+        }
+
+        private static String place(Knob knob) {
+            if (isSwitch(knob)) {
+                return knob.control().gain().toString();
+            }
+            double position = knob.control().position();
+            return position >= 1
+                    ? "full (" + knob.control().clock() + ")"
+                    : knob.control().clock();
+        }
+    }
+}

@@ -1,0 +1,206 @@
+package kalodyne.core.runsheet;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Spot;
+
+/**
+ * What one plugs in one go: leads with their adapters that hang together, and those beside them that join the same devices for
+ * the same purpose, as left and right do.
+ *
+ * @param patch that it is part of
+ * @param chains marks of leads and adapters, those that hang together in one list; none where a device has a plug of its own
+ * @param sockets of devices, those that give first
+ */
+record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
+    private static final Set<SignalKind> SILENT =
+            Set.of(SignalKind.DIGITAL, SignalKind.MIDI, SignalKind.CONTROL, SignalKind.POWER, SignalKind.EARTH);
+
+    Link {
+        chains = chains.stream().map(List::copyOf).toList();
+        sockets = List.copyOf(sockets);
+    }
+
+    /** All of a patch, in the order in which they were plugged. */
+    static List<Link> all(Patch patch) {
+        Map<String, List<Plugging>> groups = new LinkedHashMap<>();
+        for (Plugging plugging : patch.pluggings()) {
+            Set<String> leads = plugging.spots().stream()
+                    .map(Spot::item)
+                    .filter(patch.leads()::containsKey)
+                    .collect(Collectors.toCollection(LinkedHashSet::new));
+            List<Plugging> joined = new ArrayList<>();
+            leads.forEach(lead -> groups.getOrDefault(lead, List.of()).stream()
+                    .filter(each -> !joined.contains(each))
+                    .forEach(joined::add));
+            joined.add(plugging);
+            joined.stream()
+                    .flatMap(each -> each.spots().stream())
+                    .map(Spot::item)
+                    .filter(patch.leads()::containsKey)
+                    .forEach(leads::add);
+            if (leads.isEmpty()) {
+                groups.put(plugging.plug().write(), joined);
+            }
+            leads.forEach(lead -> groups.put(lead, joined));
+        }
+        Map<List<Object>, Link> links = new LinkedHashMap<>();
+        new LinkedHashSet<>(groups.values())
+                .stream().map(group -> of(patch, group)).forEach(link -> links.merge(link.purpose(), link, Link::and));
+        return List.copyOf(links.values());
+    }
+
+    /** What it joins and for what: links that have this in common are one. */
+    private List<Object> purpose() {
+        return List.of(
+                devices(),
+                each().map(Socket::signal)
+                        .map(signal -> SILENT.contains(signal) ? signal.word() : "sound")
+                        .collect(Collectors.toSet()));
+    }
+
+    private Link and(Link other) {
+        List<List<String>> both = new ArrayList<>(chains);
+        both.addAll(other.chains);
+        List<Spot> spots = new ArrayList<>(sockets);
+        spots.addAll(other.sockets);
+        return new Link(patch, both, givingFirst(patch, spots));
+    }
+
+    private static List<Spot> givingFirst(Patch patch, List<Spot> spots) {
+        return spots.stream()
+                .sorted((one, other) -> Boolean.compare(isGiving(patch, other), isGiving(patch, one)))
+                .toList();
+    }
+
+    private static Link of(Patch patch, List<Plugging> group) {
+        List<Spot> spots = group.stream().flatMap(each -> each.spots().stream()).toList();
+        List<String> leads = spots.stream()
+                .map(Spot::item)
+                .filter(patch.leads()::containsKey)
+                .distinct()
+                .toList();
+        List<Spot> sockets = spots.stream()
+                .filter(spot -> patch.devices().containsKey(spot.item()))
+                .toList();
+        return new Link(patch, leads.isEmpty() ? List.of() : List.of(leads), givingFirst(patch, sockets));
+    }
+
+    private static boolean isGiving(Patch patch, Spot spot) {
+        return patch.socket(spot).orElseThrow().way() == Way.OUT;
+    }
+
+    String id() {
+        return "plug:" + sockets.stream().map(Spot::write).sorted().collect(Collectors.joining("+"));
+    }
+
+    Stream<Socket> each() {
+        return sockets.stream().map(spot -> patch.socket(spot).orElseThrow());
+    }
+
+    boolean isOf(SignalKind kind) {
+        return each().anyMatch(socket -> socket.signal() == kind);
+    }
+
+    /** Whether a sound goes through it as a voltage. */
+    boolean isAudio() {
+        return each().anyMatch(socket -> !SILENT.contains(socket.signal()));
+    }
+
+    /** Whether it joins two things. What has a free end does not. */
+    boolean isWhole() {
+        return sockets.size() > 1;
+    }
+
+    boolean touches(String device) {
+        return sockets.stream().anyMatch(spot -> spot.item().equals(device));
+    }
+
+    /** The devices that it joins, those that give first. */
+    List<String> devices() {
+        return sockets.stream().map(Spot::item).distinct().toList();
+    }
+
+    /** Whether a device gets bus power through it. */
+    boolean feeds(String device) {
+        return sockets.stream()
+                        .filter(spot -> spot.item().equals(device))
+                        .anyMatch(spot -> patch.socket(spot).orElseThrow().has(PowerKind.BUS, PowerRole.NEEDS))
+                && feeders().anyMatch(other -> !other.equals(device));
+    }
+
+    /** Those that give bus power to it. */
+    Stream<String> feeders() {
+        return sockets.stream()
+                .filter(spot -> patch.socket(spot).orElseThrow().has(PowerKind.BUS, PowerRole.GIVES))
+                .map(Spot::item);
+    }
+
+    /** Marks of all leads and adapters. */
+    List<String> leads() {
+        return chains.stream().flatMap(List::stream).toList();
+    }
+
+    /** Whether something must be put together before it is plugged. */
+    boolean isPutTogether() {
+        return chains.stream().anyMatch(chain -> chain.size() > 1);
+    }
+
+    /** "Lead 7 (blue)", "Lead 4 with Little adapter", "2 × Lead 15"; the plug of a device where there is no lead. */
+    String leadWords() {
+        List<String> names = chains.stream()
+                .map(chain -> chain.stream()
+                        .map(mark -> name(patch.leads().get(mark)))
+                        .collect(Collectors.joining(" with ")))
+                .toList();
+        return names.isEmpty()
+                ? "Plug of "
+                        + patch.devices()
+                                .get(sockets.get(sockets.size() - 1).item())
+                                .name()
+                : names.stream().distinct().map(name -> counted(names, name)).collect(Collectors.joining(", "));
+    }
+
+    private static String counted(List<String> all, String name) {
+        long count = all.stream().filter(name::equals).count();
+        return count == 1 ? name : count + " × " + name;
+    }
+
+    private static String name(Lead lead) {
+        boolean isTold = lead.colour().isEmpty() || lead.name().contains(lead.colour());
+        return lead.name() + (isTold ? "" : " (" + lead.colour() + ")");
+    }
+
+    /** "Bass synth, Out → Interface, Input 3". */
+    String endWords() {
+        List<Spot> giving =
+                sockets.stream().filter(spot -> isGiving(patch, spot)).toList();
+        List<Spot> first = giving.isEmpty() || giving.size() == sockets.size() ? sockets.subList(0, 1) : giving;
+        List<Spot> rest = sockets.stream().filter(spot -> !first.contains(spot)).toList();
+        return words(first) + (rest.isEmpty() ? "" : " → " + words(rest));
+    }
+
+    private String words(List<Spot> spots) {
+        Map<String, List<String>> names = new LinkedHashMap<>();
+        spots.forEach(
+                spot -> names.computeIfAbsent(patch.devices().get(spot.item()).name(), device -> new ArrayList<>())
+                        .add(patch.socket(spot).orElseThrow().name()));
+        return names.entrySet().stream()
+                .map(entry -> entry.getKey() + ", " + String.join(" and ", entry.getValue()))
+                .collect(Collectors.joining("; "));
+    }
+}

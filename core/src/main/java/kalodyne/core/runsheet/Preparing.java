@@ -1,0 +1,126 @@
+package kalodyne.core.runsheet;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import kalodyne.core.findings.Figure;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
+import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.PowerSource;
+import kalodyne.core.sums.Recording;
+import kalodyne.core.sums.Spans;
+import kalodyne.core.units.Print;
+
+/** What is made ready before anything is plugged: leads, batteries, space. */
+final class Preparing implements SheetPart {
+    /** One sees at a glance what so many leads are. */
+    private static final int MOST_NAMED = 8;
+
+    @Override
+    public void add(SheetRig rig, Draft draft) {
+        leads(rig, draft);
+        for (String id : rig.devices()) {
+            if (rig.runsOn(id, PowerSource.BATTERY)) {
+                battery(rig, id, draft);
+            }
+        }
+        Recorders recorders = new Recorders(rig);
+        recorders.ids().forEach(id -> space(rig, recorders, id, draft));
+        draft.order(
+                Steps.does(Act.LAY_READY, Act.CHARGE, Act.MAKE_ROOM),
+                Steps.does(Act.PLUG),
+                Order.Strength.HABIT,
+                "What is missing shows now, not in mid-take.");
+        draft.order(
+                Steps.does(Act.CHARGE, Act.MAKE_ROOM),
+                Steps.does(Act.TAKE),
+                Order.Strength.NEED,
+                "A take that breaks off is lost.");
+    }
+
+    private static void leads(SheetRig rig, Draft draft) {
+        List<Link> links = rig.links();
+        List<String> leads = links.stream()
+                .flatMap(link -> link.leads().stream())
+                .map(mark -> rig.patch().leads().get(mark).name())
+                .toList();
+        if (leads.isEmpty()) {
+            return;
+        }
+        String names = leads.size() <= MOST_NAMED
+                ? leads.stream().distinct().map(name -> counted(leads, name)).collect(Collectors.joining(", "))
+                : "";
+        draft.add(Step.of(
+                        "ready:leads",
+                        Section.BEFORE,
+                        Act.LAY_READY,
+                        names.isEmpty()
+                                ? "Lay the " + leads.size() + " leads and adapters ready"
+                                : "Lay ready: " + names,
+                        "Every lead is named in its step. Look at each: bent pins, cracked shells and thin spots go to the bench.")
+                .with("Look at each for bent pins, cracked shells and thin spots.")
+                .telling(Print.counted(leads.size(), "lead"))
+                .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
+    }
+
+    private static String counted(List<String> all, String name) {
+        long count = all.stream().filter(name::equals).count();
+        return count == 1 ? name : count + " × " + name;
+    }
+
+    private static void battery(SheetRig rig, String id, Draft draft) {
+        Duration needed = Lastings.neededAwake(rig);
+        Optional<Duration> lasting = Lastings.battery(rig, id);
+        draft.add(Step.of(
+                        "charge:" + id,
+                        Section.BEFORE,
+                        Act.CHARGE,
+                        rig.name(id) + ": full battery, for " + Spans.words(needed),
+                        "It runs on its battery: no ground loop through its supply, but it can run out.")
+                .telling(lasting.map(span -> "lasts " + Spans.words(span)).orElse("how long is not known"))
+                .about(id));
+        lasting.filter(span -> span.compareTo(needed) < 0)
+                .ifPresent(span -> draft.add(new Finding(
+                        "sheet.battery-short",
+                        Severity.WRONG,
+                        new Place.Shelf(id),
+                        new Figure(span.toMinutes(), "min"),
+                        "The battery of " + rig.name(id) + " runs out",
+                        "It lasts " + Spans.words(span) + "; recording and setting up take about " + Spans.words(needed)
+                                + ".",
+                        Optional.of(Remedy.byHand("Lay spare batteries ready, or run it on mains")))));
+    }
+
+    private static void space(SheetRig rig, Recorders recorders, String id, Draft draft) {
+        Recording format = Lastings.format(rig, recorders, id);
+        Duration length = Duration.ofMinutes(rig.intention().minutes());
+        long needed = format.bytes(length);
+        draft.add(Step.of(
+                        "room:" + id,
+                        Section.BEFORE,
+                        Act.MAKE_ROOM,
+                        rig.name(id) + ": " + Spans.bytes(needed) + " free for " + Spans.words(length),
+                        "A full card or disk breaks a take off.")
+                .with(format.words()
+                        + (needed > Recording.MOST_OF_PLAIN_WAV
+                                ? ". More than 4 GB in one file: split the takes, or choose a format without that limit."
+                                : "."))
+                .telling(Optional.ofNullable(rig.intention().freeBytes().get(id))
+                        .map(free -> "room for " + Spans.words(format.lasting(free)))
+                        .orElse("look how much is free"))
+                .about(id));
+        Optional.ofNullable(rig.intention().freeBytes().get(id))
+                .filter(free -> free < needed)
+                .ifPresent(free -> draft.add(new Finding(
+                        "sheet.space-short",
+                        Severity.WRONG,
+                        new Place.Shelf(id),
+                        new Figure(free / 1e9, "GB"),
+                        rig.name(id) + " has too little room",
+                        Spans.bytes(free) + " are free, " + Spans.words(length) + " take " + Spans.bytes(needed) + ".",
+                        Optional.of(Remedy.byHand("Back up and clear, or record fewer tracks or bits")))));
+    }
+}

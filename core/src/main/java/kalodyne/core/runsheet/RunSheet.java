@@ -1,0 +1,67 @@
+package kalodyne.core.runsheet;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.findings.Finding;
+
+/**
+ * The ordered steps for a setup.
+ *
+ * @param title the setup
+ * @param steps in the order in which they are done
+ * @param orders why they stand so
+ * @param findings what cannot work or will not last, worst first
+ * @param lasting how long cards, batteries and ports last
+ */
+public record RunSheet(
+        String title, List<Step> steps, List<Order> orders, List<Finding> findings, List<Lasting> lasting) {
+    public RunSheet {
+        steps = List.copyOf(steps);
+        orders = List.copyOf(orders);
+        findings = List.copyOf(findings);
+        lasting = List.copyOf(lasting);
+    }
+
+    /**
+     * How long something lasts.
+     *
+     * @param what "Card of Recorder"
+     * @param words "3 h 52 min at 48 kHz, 24 bits, 3 tracks"
+     * @param isEnough whether it is enough for what is planned; true where nobody knows
+     */
+    public record Lasting(String what, String words, boolean isEnough) {}
+
+    public Optional<Step> step(String id) {
+        return steps.stream().filter(step -> step.id().equals(id)).findFirst();
+    }
+
+    /** Why a step does not come earlier. */
+    public List<Order> before(Step step) {
+        return orders.stream().filter(order -> order.after().equals(step.id())).toList();
+    }
+
+    /** What rests on a step. */
+    public List<Order> after(Step step) {
+        return orders.stream().filter(order -> order.before().equals(step.id())).toList();
+    }
+
+    /** Why a step stands where it does: "Not before “Speakers off”: ...". The binding reasons first. */
+    public List<String> whyNotEarlier(Step step) {
+        return before(step).stream()
+                .sorted(Order.STRONGEST_FIRST)
+                .map(order ->
+                        "Not before “" + step(order.before()).map(Step::title).orElseThrow() + "”: " + order.why())
+                .toList();
+    }
+
+    /** How long it takes until the first take can be made; a rough sum of common practice. */
+    public Duration untilTake() {
+        return Duration.ofSeconds(steps.stream()
+                .mapToLong(step -> step.act().seconds()
+                        + (step.section().compareTo(Section.TAKE) < 0
+                                ? step.pause().map(Duration::toSeconds).orElse(0L)
+                                : 0))
+                .sum());
+    }
+}

@@ -1,0 +1,58 @@
+package kalodyne.core.runsheet;
+
+import java.time.Instant;
+import java.util.List;
+import kalodyne.core.gear.Coded;
+import kalodyne.core.gear.Names;
+
+/**
+ * What was done with a step of a sheet. It keeps the step's words, so that the log can be read when the rig is another one.
+ *
+ * @param step id of the step
+ * @param title what was to be done
+ * @param outcome how it went
+ * @param at when, by the clock of the computer, which may have been wrong
+ * @param note what its owner wants to remember of it; may be empty
+ * @param photos files; relative to the studio file unless absolute
+ */
+public record Tick(String step, String title, Outcome outcome, Instant at, String note, List<String> photos) {
+    public Tick {
+        note = Names.checkedNote(note);
+        photos = List.copyOf(photos);
+    }
+
+    /** How a step went. */
+    public enum Outcome implements Coded {
+        DONE("done"),
+        SKIPPED("skipped"),
+        /** Not done yet: something else was noticed, or only a note was made. */
+        OPEN("open");
+
+        private final String word;
+
+        Outcome(String word) {
+            this.word = word;
+        }
+
+        @Override
+        public String word() {
+            return word;
+        }
+    }
+
+    public boolean isOver() {
+        return outcome != Outcome.OPEN;
+    }
+
+    public Tick with(Outcome newOutcome, Instant newAt) {
+        return new Tick(step, title, newOutcome, newAt, note, photos);
+    }
+
+    public Tick withNote(String newNote) {
+        return new Tick(step, title, outcome, at, newNote, photos);
+    }
+
+    public Tick withPhotos(List<String> newPhotos) {
+        return new Tick(step, title, outcome, at, note, newPhotos);
+    }
+}

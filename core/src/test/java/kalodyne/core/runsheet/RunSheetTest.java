@@ -1,0 +1,320 @@
+package kalodyne.core.runsheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.PowerSource;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugger;
+import kalodyne.core.testing.Plugged;
+import kalodyne.core.testing.RandomRigs;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Whatever is plugged: the order that keeps gear and ears whole. Looked at from outside, by what the steps do. */
+class RunSheetTest {
+    /** Of each situation what matters there: steps that must follow each other, by what their titles hold; "!" for none. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            S1  | recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 | | not on the ears < ^XLR < ^Switch Hand < system input < input level 1 < start the safety copy < second place < Clear the card < Stop recording < ^Switch Hand.*off
+            S2  | dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP | Laptop.*on < ^USB lead < system input < Record all channels at once.*with-the.*without-the
+            S3  | modular-output-module interface-2 laptop-combo trs-trs*2 usb-a-c speakers-powered*2 trs-xlr*2 | modular-output-module > laptop-combo; speakers-powered+speakers-powered-2 | KEEP | Speakers off < 2 × 6.35 < Modular.*on, on mains < ^USB lead < monitoring in the app < speaker on, level down < its level < gain 1 and gain 2 < monitor level.*slowly < Test take < Speakers down and off < Modular.*off$
+            S4  | headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia | | assistant < ^Headset splitter < own socket < meter < Test take
+            S5  | mixer-small phone-ctia attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-ctia | | assistant < mixer.*fully down < together first < mixer.*on, on < Phone.*on and unlock < automatic level < Test take
+            S6  | guitar-single-coil phone-digital ts-ts interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital | | gain fully down < 6.35 mm two-pole < Phone.*on and unlock < ^USB lead < system input < its volume < gain on Guitar < Test take
+            S7  | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | assistant < charger on < USB charger, Output < USB microphone.*USB → < system input < Test take
+            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | 48 V.*: off < ^XLR < Power bank on < interface.*USB → < 48 V.*: on < gain 1 on < Test take < Stop recording < 48 V.*: off < Wait 30 s < goes off
+            S9  | mic-dynamic-low.out xlr-xlr preamp-xlr.mic; preamp-xlr.out-xlr xlr-trs mixer-small.line-1; mixer-small.main-left trs-trs interface-2.line-1; interface-2.usb usb-c-c laptop-combo.usb-2 | | | fully down < ^XLR < [Mm]ixer < Switch.*preamp.* on < mixer.*on, on < ^USB < gain on External < level 1 on < gain 1 on Two < Test take; !48 V.*: on
+            S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | assistant < ^XLR < Tablet.*on < ^USB < system input < 2 tracks, armed < gain 1 < Test take; !48 V.*: on
+            S11 | synth-digital interface-4 laptop-combo ts-ts*2 trs-trs*2 usb-a-c | synth-digital > laptop-combo | KEEP | Volume down < 2 × 6.35 mm three < synth.*on, on < ^USB lead < its volume < gain 3 and gain 4 < Test take
+            S12 | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | Speakers off < → .*ubwoofer < synth.*on, on < ^USB lead < ubwoofer.*on, level down < speaker.*on, level down < gain 1 < Test take < Speakers down and off < synth.*off$ < Unplug the leads
+            S13 | piano-digital mic-dynamic-voice interface-4 laptop-combo ts-ts*2 xlr-xlr usb-c-c | piano-digital,mic-dynamic-voice > laptop-combo | KEEP | own speakers off < ^XLR < piano.*on, on < ^USB < 2 tracks, armed < gain 3 and gain 4 < Test take; !48 V.*: on
+            S14 | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP | Volume down < MIDI out → < Drum machine.*on, on < USB MIDI interface, USB → < Test take
+            S15 | mic-condenser-large interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-condenser-large > laptop-combo; headphones-80; direct | | not on the ears < 48 V.*: off < ^XLR < ^USB < 48 V.*: on < in the app: off < one track, armed < gain 1 < headphones on .* slowly < Test take < off the ears < 48 V.*: off < Wait 30 s < goes off < Unplug
+            S15b | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c | mic-dynamic-voice > laptop-combo | | 48 V.*: off < ^XLR < Unplug; !48 V.*: on; !^Wait 30
+            S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | full battery < assistant < ^Attenuating < receiver.*on, on its battery < own socket < Test take
+            S17 | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH | Groovebox.*full battery < assistant < Volume down < ^Attenuating < on, on its battery < its volume to < Test take
+            S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | gain 1 fully down < 6.35 < Laptop.*on < ^USB < system input < system output < one track < its volume < gain 1 < Test take
+            S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | Camera.*full battery < fully down < together first < mixer.*on < lowest step above zero < Test take < Line up < second place < Clear the card of Camera
+            S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | Earth wire → < Turntable.*on < preamp.*on < ^USB < system input < Test take
+            """)
+    void what_matters_in_each_situation(String name, String shelf, String wish, String stereo, String expected) {
+        SheetRig rig =
+                wish == null ? Sheets.rig(Plugged.of(shelf), Intention.USUAL) : Sheets.planned(shelf, wish, stereo);
+        RunSheet sheet = SheetMaker.of(rig);
+        check(rig, sheet);
+        List<String> titles = sheet.steps().stream()
+                .map(step -> step.title()
+                        + (step.act() == Act.TAKE || step.act() == Act.PLUG || step.act() == Act.CHOOSE
+                                ? "; " + step.detail()
+                                : ""))
+                .toList();
+        for (String part : expected.split("; ", -1)) {
+            if (part.startsWith("!")) {
+                assertThat(titles).noneMatch(Pattern.compile(part.substring(1)).asPredicate());
+            } else {
+                int at = -1;
+                for (String pattern : part.split(" < ", -1)) {
+                    int from = at + 1;
+                    Pattern wanted = Pattern.compile(pattern);
+                    at = IntStream.range(from, titles.size())
+                            .filter(i -> wanted.matcher(titles.get(i)).find())
+                            .findFirst()
+                            .orElse(-1);
+                    assertThat(at)
+                            .as("%s: “%s” behind step %d of %s", name, pattern, from, titles)
+                            .isNotNegative();
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {2, 7, 18, 28, 182, 845})
+    void hundreds_of_rigs_have_a_safe_order(long seed) {
+        Random random = new Random(seed);
+        int phantoms = 0;
+        for (int i = 0; i < 50; i++) {
+            SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), Intention.USUAL);
+            RunSheet sheet = SheetMaker.of(rig);
+            check(rig, sheet);
+            phantoms += (int) sheet.steps().stream()
+                    .filter(step -> step.act() == Act.PHANTOM_ON)
+                    .count();
+        }
+        assertThat(phantoms).as("of the rigs some need phantom power").isPositive();
+    }
+
+    // --- what always holds -------------------------------------------------------------------------------------
+
+    private static void check(SheetRig rig, RunSheet sheet) {
+        assertThat(sheet.steps()).extracting(Step::id).doesNotHaveDuplicates();
+        assertThat(sheet.findings()).extracting(Finding::code).doesNotContain("sheet.contradiction");
+        sheet.steps()
+                .forEach(step -> assertThat(
+                                step.title() + step.detail() + step.reason() + step.tell() + sheet.whyNotEarlier(step))
+                        .doesNotContain("null", "NaN", "Optional", "Infinity", "  "));
+        plugsAreSafe(rig, sheet);
+        powerIsSafe(rig, sheet);
+        phantomIsSafe(rig, sheet);
+        takesAreSafe(sheet);
+    }
+
+    private static int last(RunSheet sheet, Act act, Section section) {
+        return IntStream.range(0, sheet.steps().size())
+                .filter(i -> is(sheet.steps().get(i), act, section))
+                .max()
+                .orElse(-1);
+    }
+
+    private static int first(RunSheet sheet, Act act, Section section) {
+        return IntStream.range(0, sheet.steps().size())
+                .filter(i -> is(sheet.steps().get(i), act, section))
+                .findFirst()
+                .orElse(Integer.MAX_VALUE);
+    }
+
+    private static boolean is(Step step, Act act, Section section) {
+        return step.act() == act && (section == null || step.section() == section);
+    }
+
+    /** Every lead that joins something is plugged once, and unplugged once behind that. */
+    private static void plugsAreSafe(SheetRig rig, RunSheet sheet) {
+        List<String> plugged = new ArrayList<>();
+        List<String> unplugged = new ArrayList<>();
+        sheet.steps()
+                .forEach(step -> step.gear().stream()
+                        .filter(rig.patch().leads()::containsKey)
+                        .forEach(lead -> {
+                            if (step.act() == Act.PLUG) {
+                                plugged.add(lead);
+                            } else if (step.act() == Act.UNPLUG) {
+                                unplugged.add(lead);
+                            }
+                        }));
+        assertThat(plugged).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(unplugged);
+        assertThat(last(sheet, Act.PLUG, null)).isLessThan(first(sheet, Act.SET_LEVEL, null));
+        assertThat(last(sheet, Act.TURN_DOWN, Section.QUIET)).isLessThan(first(sheet, Act.SWITCH_ON, null));
+        assertThat(last(sheet, Act.EARS_OFF, Section.QUIET)).isLessThan(first(sheet, Act.PLUG, null));
+    }
+
+    /** Speakers last up and first down; nothing is heard before all is on. */
+    private static void powerIsSafe(SheetRig rig, RunSheet sheet) {
+        int speakersOn = first(sheet, Act.SWITCH_ON, Section.SPEAKERS);
+        if (speakersOn < Integer.MAX_VALUE) {
+            for (Act thumping : List.of(Act.PLUG, Act.PHANTOM_ON)) {
+                assertThat(last(sheet, thumping, null)).isLessThan(speakersOn);
+            }
+            assertThat(last(sheet, Act.SWITCH_ON, Section.POWER)).isLessThan(speakersOn);
+            int speakersDown = first(sheet, Act.SWITCH_OFF, Section.DOWN);
+            assertThat(sheet.steps().get(speakersDown).title()).startsWith("Speakers down");
+            assertThat(speakersDown)
+                    .isLessThan(first(sheet, Act.UNPLUG, null))
+                    .isLessThan(first(sheet, Act.PHANTOM_OFF, null));
+            assertThat(first(sheet, Act.SWITCH_OFF, Section.QUIET)).isLessThan(first(sheet, Act.PLUG, null));
+        }
+        assertThat(last(sheet, Act.SWITCH_ON, null)).isLessThan(first(sheet, Act.SET_LEVEL, null));
+        long powered = rig.patch().devices().values().stream()
+                .filter(device -> device.powering().stream()
+                        .findFirst()
+                        .filter(way -> way.source() == PowerSource.MAINS_EARTHED
+                                || way.source() == PowerSource.MAINS_UNEARTHED
+                                || way.source() == PowerSource.BATTERY)
+                        .isPresent())
+                .count();
+        assertThat(sheet.steps().stream()
+                        .filter(step -> step.act() == Act.SWITCH_ON)
+                        .mapToLong(step -> step.gear().size())
+                        .sum())
+                .isGreaterThanOrEqualTo(powered);
+    }
+
+    /** On only once all of its inputs are plugged and never where something is harmed; off and a wait before a plug is pulled. */
+    private static void phantomIsSafe(SheetRig rig, RunSheet sheet) {
+        int on = first(sheet, Act.PHANTOM_ON, null);
+        if (on < Integer.MAX_VALUE) {
+            assertThat(first(sheet, Act.PHANTOM_OFF, null)).isLessThan(first(sheet, Act.WAIT, null));
+            assertThat(last(sheet, Act.PHANTOM_OFF, null)).isLessThan(first(sheet, Act.WAIT, null));
+            assertThat(first(sheet, Act.WAIT, null)).isLessThan(first(sheet, Act.UNPLUG, null));
+            sheet.steps().stream()
+                    .filter(step -> step.act() == Act.WAIT)
+                    .forEach(step -> assertThat(step.pause().orElseThrow()).isPositive());
+        }
+        for (PhantomSwitch each : PhantomSwitch.all(rig)) {
+            Optional<Step> switched = sheet.step(Steps.phantomOn(each.id()));
+            switched.filter(step -> step.act() == Act.PHANTOM_ON).ifPresent(step -> {
+                assertThat(each.harmed()).isEmpty();
+                int at = sheet.steps().indexOf(step);
+                each.links()
+                        .forEach(link -> assertThat(sheet.steps()
+                                        .indexOf(sheet.step(link.id()).orElseThrow()))
+                                .isLessThan(at));
+            });
+            boolean hasRibbon = each.links().stream()
+                    .flatMap(link -> link.devices().stream())
+                    .anyMatch(id -> rig.device(id)
+                            .profile()
+                            .filter(id2 -> id2.startsWith("mic-ribbon"))
+                            .isPresent());
+            assertThat(hasRibbon
+                            && switched.filter(step -> step.act() == Act.PHANTOM_ON)
+                                    .isPresent())
+                    .isFalse();
+        }
+    }
+
+    private static void takesAreSafe(RunSheet sheet) {
+        assertThat(last(sheet, Act.TEST_TAKE, null)).isLessThan(first(sheet, Act.TAKE, null));
+        assertThat(last(sheet, Act.TAKE, null)).isLessThan(first(sheet, Act.BACK_UP, null));
+        assertThat(last(sheet, Act.BACK_UP, null)).isLessThan(first(sheet, Act.CLEAR, null));
+        assertThat(last(sheet, Act.TAKE, null)).isLessThan(first(sheet, Act.FINISH, null));
+    }
+
+    // --- contradictions ----------------------------------------------------------------------------------------
+
+    /** One switch for two inputs: a condenser on one, a ribbon on the other. It stays off, and the way out is told. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            mic-condenser-large.out xlr-xlr interface-2.mic-1; mic-ribbon-passive.out xlr-xlr interface-2.mic-2 | one after the other
+            mic-condenser-large.out xlr-xlr interface-2.mic-1; mic-ribbon-passive.out xlr-xlr interface-2.mic-2; interface-2.phantom=off | one after the other
+            """)
+    void a_shared_switch_with_two_needs_stops(String plugged, String remedy) {
+        Patch patch = Plugged.of(plugged);
+        RunSheet sheet = SheetMaker.of(Sheets.rig(patch, Intention.USUAL));
+        assertThat(sheet.findings()).extracting(Finding::code).contains("sheet.phantom-conflict");
+        assertThat(sheet.steps()).noneMatch(step -> step.act() == Act.PHANTOM_ON);
+        Step stop = sheet.steps().stream()
+                .filter(step -> step.act() == Act.STOP)
+                .findFirst()
+                .orElseThrow();
+        assertThat(stop.title()).contains(remedy);
+        assertThat(sheet.steps().indexOf(stop)).isLessThan(first(sheet, Act.PLUG, null));
+    }
+
+    /** Reasons that contradict each other are named; the rest keeps its order. */
+    @Test
+    void a_circle_of_reasons_is_told_and_habits_give_way() {
+        List<Step> steps = List.of(step("a"), step("b"), step("c"), step("d"));
+        Ordering circle = Ordering.of(
+                steps,
+                List.of(
+                        new Order("a", "b", "", Order.Strength.SAFETY),
+                        new Order("b", "a", "", Order.Strength.NEED),
+                        new Order("d", "c", "", Order.Strength.SAFETY)));
+        assertThat(circle.circles()).hasSize(1);
+        assertThat(circle.circles().get(0)).extracting(Step::id).containsExactly("a", "b");
+        assertThat(circle.steps()).extracting(Step::id).containsExactly("a", "b", "d", "c");
+        Ordering yielding = Ordering.of(
+                steps,
+                List.of(
+                        new Order("a", "b", "", Order.Strength.HABIT),
+                        new Order("b", "c", "", Order.Strength.SAFETY),
+                        new Order("c", "a", "", Order.Strength.NEED)));
+        assertThat(yielding.steps()).extracting(Step::id).containsExactly("b", "c", "a", "d");
+        assertThat(yielding.broken()).extracting(Order::before).containsExactly("a");
+    }
+
+    private static Step step(String id) {
+        return Step.of(id, Section.PLUG, Act.PLUG, id, "");
+    }
+
+    // --- what is intended --------------------------------------------------------------------------------------
+
+    @Test
+    void what_is_intended_shapes_the_sheet() {
+        SheetRig usual = Sheets.planned(
+                "drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c", "drum-machine > laptop-combo", "KEEP");
+        Intention intention = Intention.USUAL
+                .withMinutes(120)
+                .withFree("laptop-combo", 1_000_000_000L)
+                .withBeatsPerMinute(OptionalDouble.of(118))
+                .withPasses(List.of(
+                        new Intention.Pass("drum-machine", "Bass"),
+                        new Intention.Pass("drum-machine", "Ça va: snare/rim")));
+        RunSheet sheet = SheetMaker.of(Sheets.rig(usual.patch(), intention));
+        List<String> takes = sheet.steps().stream()
+                .filter(step -> step.act() == Act.TAKE)
+                .map(Step::detail)
+                .toList();
+        assertThat(takes).hasSize(2).allMatch(detail -> detail.contains("118 beats a minute"));
+        assertThat(takes.get(1)).contains("_ca-va-snare-rim_1.wav");
+        // 2 channels · 48,000 · 3 bytes · 7200 s = 2.0736 GB; 1 GB lasts 57 min 52 s.
+        assertThat(sheet.step("room:laptop-combo").orElseThrow().title()).contains("2.07 GB");
+        assertThat(sheet.step("room:laptop-combo").orElseThrow().tell()).isEqualTo("room for 58 min");
+        assertThat(sheet.findings()).extracting(Finding::code).containsExactly("sheet.space-short");
+    }
+
+    /** A camera whose battery lasts 2 h does not last for 2 h of recording and the half hour around it. */
+    @Test
+    void a_battery_that_runs_out_is_told() {
+        SheetRig usual = Sheets.planned(
+                "mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini",
+                "mixer-small > camera-mic-in",
+                null);
+        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), Intention.USUAL.withMinutes(120)))
+                        .findings())
+                .extracting(Finding::code)
+                .contains("sheet.battery-short");
+        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), Intention.USUAL.withMinutes(60)))
+                        .findings())
+                .isEmpty();
+        assertThat(usual.devices()).anyMatch(id -> usual.device(id).kind() == DeviceKind.CAMERA);
+    }
+
+    @Test
+    void nothing_plugged_is_an_empty_sheet() {
+        RunSheet sheet = SheetMaker.of(Sheets.rig(new Plugger().patch(), Intention.USUAL));
+        assertThat(sheet.steps()).isEmpty();
+        assertThat(sheet.findings()).isEmpty();
+    }
+}
