@@ -13,10 +13,12 @@ import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.model.RecordingModel;
+import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.model.WayModel;
+import kalodyne.desktop.runsheet.SheetRoom;
 import kalodyne.desktop.shelf.ShelfRoom;
 import kalodyne.desktop.shell.Appearance;
 import kalodyne.desktop.shell.MainWindow;
@@ -30,6 +32,7 @@ public final class Workbench implements AutoCloseable {
     private JointsModel joints;
     private PlugModel plugs;
     private final TakesModel takes;
+    private final SheetModel sheet;
     private final RecordingModel recording;
     private final PlaybackModel playback;
     private final Jobs jobs = new Jobs();
@@ -46,6 +49,7 @@ public final class Workbench implements AutoCloseable {
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
+        this.sheet = new SheetModel(studio, clock, System::nanoTime);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
@@ -57,6 +61,7 @@ public final class Workbench implements AutoCloseable {
                         new ShelfRoom(this::shelf),
                         new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
+                        new SheetRoom(studio, sheet),
                         new TakesRoom(studio, takes, recording, playback)),
                 opener);
     }
@@ -104,6 +109,10 @@ public final class Workbench implements AutoCloseable {
 
     public TakesModel takes() {
         return takes;
+    }
+
+    public SheetModel sheet() {
+        return sheet;
     }
 
     public RecordingModel recording() {

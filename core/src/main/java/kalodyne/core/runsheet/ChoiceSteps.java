@@ -14,7 +14,7 @@ import kalodyne.core.route.Software.Choice;
 final class ChoiceSteps implements SheetPart {
     @Override
     public void add(SheetRig rig, Draft draft) {
-        Recorders recorders = new Recorders(rig);
+        Recorders recorders = rig.recorders();
         for (String recorder : recorders.ids()) {
             Captured captured = recorders.captured(recorder);
             List<Choice> choices = Software.of(captured).stream()

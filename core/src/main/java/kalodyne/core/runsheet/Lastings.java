@@ -80,7 +80,7 @@ final class Lastings {
     /** All of them in words. */
     static List<RunSheet.Lasting> all(SheetRig rig) {
         List<RunSheet.Lasting> all = new ArrayList<>();
-        Recorders recorders = new Recorders(rig);
+        Recorders recorders = rig.recorders();
         for (String id : recorders.ids()) {
             Recording format = format(rig, recorders, id);
             Duration length = Duration.ofMinutes(rig.intention().minutes());
@@ -97,7 +97,9 @@ final class Lastings {
             if (rig.runsOn(id, PowerSource.BATTERY)) {
                 battery(rig, id)
                         .ifPresent(span -> all.add(new RunSheet.Lasting(
-                                rig.name(id), "battery: " + Spans.words(span), span.compareTo(neededAwake(rig)) >= 0)));
+                                rig.name(id),
+                                "battery lasts " + Spans.words(span),
+                                span.compareTo(neededAwake(rig)) >= 0)));
             }
         }
         rig.joints().stream()

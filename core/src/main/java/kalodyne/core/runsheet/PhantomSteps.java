@@ -24,7 +24,7 @@ final class PhantomSteps implements SheetPart {
 
     @Override
     public void add(SheetRig rig, Draft draft) {
-        for (PhantomSwitch each : PhantomSwitch.all(rig)) {
+        for (PhantomSwitch each : rig.phantoms()) {
             if (each.isFixed()) {
                 fixed(rig, each, draft);
             } else {

@@ -27,7 +27,7 @@ final class Preparing implements SheetPart {
                 battery(rig, id, draft);
             }
         }
-        Recorders recorders = new Recorders(rig);
+        Recorders recorders = rig.recorders();
         recorders.ids().forEach(id -> space(rig, recorders, id, draft));
         draft.order(
                 Steps.does(Act.LAY_READY, Act.CHARGE, Act.MAKE_ROOM),

@@ -124,7 +124,9 @@ public record Recall(List<Difference> differences) {
         private String socketName(Spot spot) {
             return device.apply(spot.item())
                     .map(it -> it.name() + ", "
-                            + it.socket(spot.part()).map(socket -> socket.name()).orElse(spot.part()))
+                            + it.socket(spot.part())
+                                    .map(socket -> socket.name())
+                                    .orElse(spot.part()))
                     .orElseGet(() -> lead.apply(spot.kind()).map(Lead::name).orElse(spot.item()));
         }
 
@@ -156,7 +158,10 @@ public record Recall(List<Difference> differences) {
                 if (before != null && Math.abs(before - after) > SAME_PLACE) {
                     String name = controlName(spot);
                     found.add(new Difference(
-                            name, clock(spot, before), clock(spot, after), "Turn " + name + " to " + clock(spot, before)));
+                            name,
+                            clock(spot, before),
+                            clock(spot, after),
+                            "Turn " + name + " to " + clock(spot, before)));
                 }
             }
         }

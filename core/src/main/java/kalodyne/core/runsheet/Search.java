@@ -53,6 +53,8 @@ public record Search(Symptom symptom, List<Probe> probes, int at, boolean isFoun
 
     /** One question back. */
     public Search back() {
-        return isFound ? new Search(symptom, probes, at, false) : new Search(symptom, probes, Math.max(0, at - 1), false);
+        return isFound
+                ? new Search(symptom, probes, at, false)
+                : new Search(symptom, probes, Math.max(0, at - 1), false);
     }
 }

@@ -63,7 +63,8 @@ public final class Searches {
         List<Probe> probes = new ArrayList<>();
         List<String> computed = words(rig.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.code().startsWith("stereo.") || finding.code().startsWith("balanced.half"))
+                .filter(finding ->
+                        finding.code().startsWith("stereo.") || finding.code().startsWith("balanced.half"))
                 .toList());
         if (!computed.isEmpty()) {
             probes.add(new Probe("Does the plan say that both sides arrive?", "it does not: see below", computed));
@@ -86,24 +87,29 @@ public final class Searches {
     private List<Probe> level(Step step, Symptom symptom) {
         boolean isLoud = symptom == Symptom.TOO_LOUD;
         List<Probe> probes = new ArrayList<>();
-        trace(step).ifPresent(trace -> rig.levels().run(trace).advice().settings().stream()
-                .filter(setting -> !setting.stays())
-                .forEach(setting -> probes.add(new Probe(
-                        "Does " + setting.present().name() + " on " + setting.owner() + " stand at "
-                                + setting.advised().clock() + "?",
-                        "as advised",
-                        List.of("Turn it to " + setting.advised().clock() + ".")))));
+        trace(step)
+                .ifPresent(trace -> rig.levels().run(trace).advice().settings().stream()
+                        .filter(setting -> !setting.stays())
+                        .forEach(setting -> probes.add(new Probe(
+                                "Does " + setting.present().name() + " on " + setting.owner() + " stand at "
+                                        + setting.advised().clock() + "?",
+                                "as advised",
+                                List.of("Turn it to " + setting.advised().clock() + ".")))));
         probes.add(new Probe(
                 isLoud ? "Is every pad on that should be?" : "Is every pad off, and no plug only halfway in?",
                 "",
-                List.of(isLoud ? "Switch the pad on, or turn the source down." : "Switch the pad off; push the plugs in.")));
-        probes.add(new Probe(
-                isLoud
-                        ? "Is it played as loud as it will get, and not louder?"
-                        : "Was it played as loud as it will get?",
-                "the plan counts with the loudest part",
                 List.of(
-                        "Then the source differs from what is told of it: make a test take, and let the Levels room fit it.")));
+                        isLoud
+                                ? "Switch the pad on, or turn the source down."
+                                : "Switch the pad off; push the plugs in.")));
+        probes.add(
+                new Probe(
+                        isLoud
+                                ? "Is it played as loud as it will get, and not louder?"
+                                : "Was it played as loud as it will get?",
+                        "the plan counts with the loudest part",
+                        List.of(
+                                "Then the source differs from what is told of it: make a test take, and let the Levels room fit it.")));
         return probes;
     }
 
@@ -154,8 +160,8 @@ public final class Searches {
     private List<Probe> power(Step step) {
         List<Probe> probes = new ArrayList<>();
         List<Link> links = rig.links().stream()
-                .filter(link -> link.id().equals(step.id())
-                        || link.devices().stream().anyMatch(step.gear()::contains))
+                .filter(link ->
+                        link.id().equals(step.id()) || link.devices().stream().anyMatch(step.gear()::contains))
                 .filter(link -> link.feeders().findAny().isPresent())
                 .toList();
         rig.joints().stream()
@@ -261,7 +267,6 @@ public final class Searches {
 
     /** Whether a device waits for phantom power. */
     static boolean needsPhantom(SheetRig rig, String device) {
-        return rig.device(device).sockets().stream()
-                .anyMatch(socket -> socket.has(PowerKind.PHANTOM, PowerRole.NEEDS));
+        return rig.device(device).sockets().stream().anyMatch(socket -> socket.has(PowerKind.PHANTOM, PowerRole.NEEDS));
     }
 }

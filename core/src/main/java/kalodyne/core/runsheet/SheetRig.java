@@ -22,26 +22,93 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.run.Run;
 
-/**
- * What a sheet is made from.
- *
- * @param title of the setup
- * @param patch what is plugged
- * @param joints what comes of it
- * @param levels along its runs
- * @param described runs that were described without gear
- * @param intention what is to be done
- */
-public record SheetRig(
-        String title, Patch patch, List<Checked> joints, SetupLevels levels, List<Run> described, Intention intention) {
+/** What a sheet is made from, and what of it many parts ask for; that is looked for once. */
+public final class SheetRig {
     private static final Set<DeviceKind> PASSIVE = EnumSet.of(
             DeviceKind.INSTRUMENT, DeviceKind.MICROPHONE, DeviceKind.HEADPHONES, DeviceKind.BOX, DeviceKind.SPEAKER);
     private static final Set<DeviceKind> HOSTS = EnumSet.of(DeviceKind.COMPUTER, DeviceKind.PHONE, DeviceKind.TABLET);
     private static final Set<PowerSource> FED = EnumSet.of(PowerSource.BUS, PowerSource.PHANTOM, PowerSource.PLUG_IN);
 
-    public SheetRig {
-        joints = List.copyOf(joints);
-        described = List.copyOf(described);
+    private final String title;
+    private final Patch patch;
+    private final List<Checked> joints;
+    private final SetupLevels levels;
+    private final List<Run> described;
+    private final Intention intention;
+    private final List<Link> links;
+    private final List<List<String>> flows;
+    private final Recorders recorders;
+    private final List<PhantomSwitch> phantoms;
+
+    /**
+     * A rig.
+     *
+     * @param title of the setup
+     * @param patch what is plugged
+     * @param joints what comes of it
+     * @param levels along its runs
+     * @param described runs that were described without gear
+     * @param intention what is to be done
+     */
+    public SheetRig(
+            String title,
+            Patch patch,
+            List<Checked> joints,
+            SetupLevels levels,
+            List<Run> described,
+            Intention intention) {
+        this.title = title;
+        this.patch = patch;
+        this.joints = List.copyOf(joints);
+        this.levels = levels;
+        this.described = List.copyOf(described);
+        this.intention = intention;
+        links = Link.all(patch).stream().filter(Link::isWhole).toList();
+        flows = lookForFlows();
+        recorders = new Recorders(this);
+        phantoms = PhantomSwitch.all(this);
+    }
+
+    String title() {
+        return title;
+    }
+
+    Patch patch() {
+        return patch;
+    }
+
+    List<Checked> joints() {
+        return joints;
+    }
+
+    SetupLevels levels() {
+        return levels;
+    }
+
+    List<Run> described() {
+        return described;
+    }
+
+    Intention intention() {
+        return intention;
+    }
+
+    /** What is plugged in one go. */
+    List<Link> links() {
+        return links;
+    }
+
+    /** Which device gives a sound to which, as pairs. */
+    List<List<String>> flows() {
+        return flows;
+    }
+
+    Recorders recorders() {
+        return recorders;
+    }
+
+    List<PhantomSwitch> phantoms() {
+        return phantoms;
     }
 
     Set<String> devices() {
@@ -54,10 +121,6 @@ public record SheetRig(
 
     String name(String id) {
         return device(id).name();
-    }
-
-    List<Link> links() {
-        return Link.all(patch).stream().filter(Link::isWhole).toList();
     }
 
     boolean isHost(String id) {
@@ -143,8 +206,7 @@ public record SheetRig(
                 .toList();
     }
 
-    /** Which device gives a sound to which, as pairs. */
-    List<List<String>> flows() {
+    private List<List<String>> lookForFlows() {
         Stream<List<String>> voltages = joints.stream()
                 .flatMap(joint -> joint.reading().stream())
                 .flatMap(reading -> reading.ways().stream())

@@ -11,7 +11,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.Station;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.runsheet.Search.Probe;
@@ -111,7 +110,8 @@ final class SignalWay {
                 .flatMap(lead -> rig.patch().leads().entrySet().stream()
                         .filter(entry -> !link.leads().contains(entry.getKey()))
                         .map(Map.Entry::getValue)
-                        .filter(other -> plugs(other).equals(plugs(lead)) && !other.name().equals(lead.name()))
+                        .filter(other -> plugs(other).equals(plugs(lead))
+                                && !other.name().equals(lead.name()))
                         .findFirst());
     }
 
@@ -123,7 +123,8 @@ final class SignalWay {
     private List<String> knobs(String device) {
         return rig.levels().run(trace).advice().settings().stream()
                 .filter(setting -> !setting.stays() && setting.owner().equals(rig.name(device)))
-                .filter(setting -> setting.advised().gain().compareTo(setting.present().gain()) > 0)
+                .filter(setting ->
+                        setting.advised().gain().compareTo(setting.present().gain()) > 0)
                 .map(setting -> "Turn " + setting.present().name() + " on " + setting.owner() + " up to "
                         + setting.advised().clock() + ".")
                 .toList();
@@ -135,7 +136,8 @@ final class SignalWay {
                 "about " + plan.onScale(plan.endPeak()),
                 List.of(
                         "Choose " + rig.name(rig.last(trace)) + " as the input device of the system and of the app.",
-                        "Choose " + plan.end().name().replace("track", "channel") + " as the input of the track, and arm it.",
+                        "Choose " + plan.end().name().replace("track", "channel")
+                                + " as the input of the track, and arm it.",
                         "Allow the app the microphone.",
                         "A lead that only charges carries no sound: take one with data wires."));
     }
@@ -144,6 +146,8 @@ final class SignalWay {
         return new Probe(
                 "Is it heard on " + rig.name(last) + " now?",
                 "",
-                List.of("Turn its level up slowly.", "Look at the output that is chosen in the system and in the app."));
+                List.of(
+                        "Turn its level up slowly.",
+                        "Look at the output that is chosen in the system and in the app."));
     }
 }

@@ -38,7 +38,7 @@ final class TakeSteps implements SheetPart {
 
     @Override
     public void add(SheetRig rig, Draft draft) {
-        Recorders recorders = new Recorders(rig);
+        Recorders recorders = rig.recorders();
         if (recorders.ids().isEmpty()) {
             return;
         }

@@ -44,7 +44,10 @@ class ProgressTest {
     }
 
     private static Step first(Act act) {
-        return SHEET.steps().stream().filter(step -> step.act() == act).findFirst().orElseThrow();
+        return SHEET.steps().stream()
+                .filter(step -> step.act() == act)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -55,7 +58,8 @@ class ProgressTest {
         Progress some = Progress.of(SHEET, Optional.of(doneUpTo(Act.PHANTOM_ON)));
         assertThat(some.done()).isEqualTo(SHEET.steps().indexOf(first(Act.PHANTOM_ON)) + 1);
         assertThat(some.now()).contains(SHEET.steps().get(some.done()));
-        assertThat(Progress.of(SHEET, Optional.of(doneUpTo(Act.PUT_AWAY))).now()).isEmpty();
+        assertThat(Progress.of(SHEET, Optional.of(doneUpTo(Act.PUT_AWAY))).now())
+                .isEmpty();
     }
 
     /** Somebody pulls the microphone's lead again: what rests on it is to be looked at again, what does not stays done. */
@@ -84,8 +88,7 @@ class ProgressTest {
     @Test
     void skipped_steps_and_steps_of_another_rig() {
         Step charge = first(Act.CHARGE);
-        Sitting sitting = begun()
-                .with(charge, Outcome.SKIPPED, NOW)
+        Sitting sitting = begun().with(charge, Outcome.SKIPPED, NOW)
                 .changing(charge, NOW, tick -> tick.withNote("spare set in the bag"))
                 .with(Step.of("plug:of-another-rig", Section.PLUG, Act.PLUG, "Gone", ""), Outcome.DONE, NOW);
         Progress progress = Progress.of(SHEET, Optional.of(sitting));
@@ -120,7 +123,8 @@ class ProgressTest {
                 Plugged.of("synth-analogue.out ts-ts interface-4.line-3; interface-4.usb usb-c-c laptop-combo.usb-2"),
                 Intention.USUAL);
         Step level = SheetMaker.of(rig).steps().stream()
-                .filter(step -> step.symptoms().contains(Symptom.NO_SIGNAL) && step.run().isPresent())
+                .filter(step -> step.symptoms().contains(Symptom.NO_SIGNAL)
+                        && step.run().isPresent())
                 .findFirst()
                 .orElseThrow();
         Search search = new Searches(rig).of(level, Symptom.NO_SIGNAL);
@@ -181,10 +185,14 @@ class ProgressTest {
                 Settings.NONE.turned(Map.of(gain, 0.35)),
                 id -> Optional.ofNullable(patch.devices().get(id)),
                 id -> Optional.ofNullable(patch.leads().get(lead)));
-        assertThat(recall.differences()).extracting(Recall.Difference::back).satisfiesExactly(
-                plug -> assertThat(plug).startsWith("Plug ").contains("Line in 3, not Four-input interface, Line in 4"),
-                off -> assertThat(off).startsWith("Set ").endsWith(" to off"),
-                knob -> assertThat(knob).isEqualTo("Turn Four-input interface, gain 3 to 12:00"));
+        assertThat(recall.differences())
+                .extracting(Recall.Difference::back)
+                .satisfiesExactly(
+                        plug -> assertThat(plug)
+                                .startsWith("Plug ")
+                                .contains("Line in 3, not Four-input interface, Line in 4"),
+                        off -> assertThat(off).startsWith("Set ").endsWith(" to off"),
+                        knob -> assertThat(knob).isEqualTo("Turn Four-input interface, gain 3 to 12:00"));
         assertThat(Recall.between(
                                 then,
                                 Settings.NONE,

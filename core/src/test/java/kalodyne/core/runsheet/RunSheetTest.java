@@ -190,7 +190,7 @@ class RunSheetTest {
                     .filter(step -> step.act() == Act.WAIT)
                     .forEach(step -> assertThat(step.pause().orElseThrow()).isPositive());
         }
-        for (PhantomSwitch each : PhantomSwitch.all(rig)) {
+        for (PhantomSwitch each : rig.phantoms()) {
             Optional<Step> switched = sheet.step(Steps.phantomOn(each.id()));
             switched.filter(step -> step.act() == Act.PHANTOM_ON).ifPresent(step -> {
                 assertThat(each.harmed()).isEmpty();

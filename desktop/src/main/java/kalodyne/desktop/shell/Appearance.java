@@ -23,6 +23,7 @@ public final class Appearance {
         "shelf/shelf.css",
         "hookup/hookup.css",
         "levels/levels.css",
+        "runsheet/runsheet.css",
         "takes/takes.css"
     };
 

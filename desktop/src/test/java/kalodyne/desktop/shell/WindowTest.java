@@ -46,7 +46,7 @@ class WindowTest {
     @Test
     void everything_can_be_reached_with_the_keyboard() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
-            desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT5);
             assertThat(desk.shows("#takes-sentence")).isTrue();
             desk.press(KeyCode.F1);
             assertThat(desk.shows("#help")).isTrue();
@@ -371,7 +371,8 @@ class WindowTest {
     @CsvSource({"1280, 800, 100", "1100, 700, 100", "1280, 800, 150"})
     void no_words_are_cut_short(int width, int height, int textPercent) throws IOException {
         try (Desk desk = Desk.demo(folder)) {
-            for (KeyCode room : List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4)) {
+            for (KeyCode room :
+                    List.of(KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5)) {
                 Desk.onScreen(() -> {
                     desk.stage().setWidth(width);
                     desk.stage().setHeight(height);

@@ -40,7 +40,7 @@ class RecordingRoomTest {
     @BeforeEach
     void open() throws IOException {
         desk = Desk.demo(folder);
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT5);
     }
 
     @AfterEach
@@ -120,7 +120,7 @@ class RecordingRoomTest {
         Desk.until(() -> state() == RecordingModel.State.IDLE);
         desk.close();
         desk = Desk.on(elsewhere, elsewhere.resolve("boathouse.kalodyne"));
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT5);
         assertThat(desk.<ComboBox<?>>find("#take-chooser").getItems()).hasSize(3);
         assertThat(desk.shows("#notice-title")).isFalse();
         assertThat(desk.shows("#waveform")).isTrue();

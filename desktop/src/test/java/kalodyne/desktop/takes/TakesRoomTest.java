@@ -48,7 +48,7 @@ class TakesRoomTest {
     @BeforeEach
     void open() throws IOException {
         desk = Desk.demo(folder);
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT5);
     }
 
     @AfterEach
@@ -226,7 +226,7 @@ class TakesRoomTest {
         desk.close();
         Files.delete(folder.resolve("takes/bass-take-2.wav"));
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
-        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT5);
         assertThat(desk.text("#takes-sentence")).isEqualTo("Take 2 cannot be read");
         assertThat(desk.text("#notice-text")).contains("bass-take-2.wav").contains("There is no such file.");
         desk.click("#remove-take");

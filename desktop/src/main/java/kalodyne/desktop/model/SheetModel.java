@@ -1,0 +1,392 @@
+package kalodyne.desktop.model;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.LongSupplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.runsheet.Countdown;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Order;
+import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.Recall;
+import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.Search;
+import kalodyne.core.runsheet.Searches;
+import kalodyne.core.runsheet.SheetMaker;
+import kalodyne.core.runsheet.SheetRig;
+import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Tick;
+import kalodyne.core.runsheet.Tick.Outcome;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.studio.Studio;
+
+/** The run sheet of the setup that is looked at, how far it is done, and every command on it. */
+public final class SheetModel {
+    private static final String PHOTOS = "photos";
+
+    private final StudioModel studio;
+    private final Clock clock;
+    private final LongSupplier nanos;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NONE);
+
+    /** Waits that go on, by the steps that wait. */
+    private final Map<String, Countdown> waits = new HashMap<>();
+
+    private Optional<String> chosen = Optional.empty();
+    private Optional<Search> search = Optional.empty();
+    private boolean isLookedAt;
+    private SheetRig rig;
+
+    /** Of a setup whose levels are these nothing changes in a sheet but for what is intended. */
+    private Object madeOf;
+
+    private RunSheet made;
+
+    /**
+     * What is shown.
+     *
+     * @param sheet the steps
+     * @param sitting the time that it is being gone through now, if that is so
+     * @param progress how far it is done
+     * @param step the one that is looked at: the chosen one, else the next one
+     * @param search what leads on from it where something else was noticed than should be
+     * @param recall what changed since the last time that it was gone through
+     * @param lastTime when that was, as the sitting that was closed last
+     */
+    public record State(
+            RunSheet sheet,
+            Optional<Sitting> sitting,
+            Progress progress,
+            Optional<Step> step,
+            Optional<Search> search,
+            Recall recall,
+            Optional<Sitting> lastTime) {
+        static final State NONE = of(new RunSheet("", List.of(), List.of(), List.of(), List.of()));
+
+        private static State of(RunSheet sheet) {
+            return new State(
+                    sheet,
+                    Optional.empty(),
+                    Progress.of(sheet, Optional.empty()),
+                    Optional.empty(),
+                    Optional.empty(),
+                    new Recall(List.of()),
+                    Optional.empty());
+        }
+
+        public boolean isOver() {
+            return sitting.isPresent() && progress.now().isEmpty();
+        }
+
+        /** What is kept of the step that is looked at. */
+        public Optional<Tick> tick(Step of) {
+            return sitting.flatMap(each -> each.tick(of.id()));
+        }
+    }
+
+    /**
+     * A model.
+     *
+     * @param clock tells when something was done
+     * @param nanos a counter that only goes forward, for waiting
+     */
+    public SheetModel(StudioModel studio, Clock clock, LongSupplier nanos) {
+        this.studio = studio;
+        this.clock = clock;
+        this.nanos = nanos;
+        studio.revisionProperty().addListener(change -> refresh());
+        refresh();
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public State state() {
+        return state.get();
+    }
+
+    /** From now on it is kept up to date: a sheet nobody looks at and nobody goes through is not made. */
+    public void look() {
+        isLookedAt = true;
+        refresh();
+    }
+
+    private void refresh() {
+        Setup setup = studio.setup();
+        if (!isLookedAt && setup.sitting().isEmpty()) {
+            state.set(State.NONE);
+            return;
+        }
+        List<Object> from = List.of(studio.levels(), setup.runs(), setup.intention(), setup.name());
+        if (!from.equals(madeOf)) {
+            rig = new SheetRig(
+                    setup.name(),
+                    studio.levels().rig().patch(),
+                    studio.joints(),
+                    studio.levels(),
+                    setup.runs(),
+                    setup.intention());
+            made = SheetMaker.of(rig);
+            madeOf = from;
+        }
+        Optional<Sitting> sitting = setup.sitting();
+        Progress progress = Progress.of(made, sitting);
+        Optional<Step> step = chosen.flatMap(made::step).or(progress::now);
+        Optional<Sitting> last =
+                setup.sittings().stream().filter(Sitting::isOver).reduce((first, second) -> second);
+        state.set(new State(
+                made, sitting, progress, step, search, last.map(this::recall).orElse(new Recall(List.of())), last));
+    }
+
+    private Recall recall(Sitting last) {
+        Studio all = studio.studio();
+        Setup setup = studio.setup();
+        return Recall.between(last.wiring(), last.settings(), setup.wiring(), setup.settings(), all::device, all::lead);
+    }
+
+    // --- looking -----------------------------------------------------------------------------------------------
+
+    /** Looks at a step; at the next one again where none is given. */
+    public void choose(Optional<Step> step) {
+        chosen = step.map(Step::id);
+        search = Optional.empty();
+        refresh();
+    }
+
+    /** Looks at the step so many further on, or back. */
+    public void move(int steps) {
+        List<Step> all = state().sheet().steps();
+        state().step()
+                .map(all::indexOf)
+                .ifPresent(at -> choose(Optional.of(all.get(Math.max(0, Math.min(all.size() - 1, at + steps))))));
+    }
+
+    // --- going through it --------------------------------------------------------------------------------------
+
+    /** Begins to go through it. */
+    public void begin() {
+        if (state().sitting().isEmpty() && !state().sheet().steps().isEmpty()) {
+            List<String> taken =
+                    studio.setup().sittings().stream().map(Sitting::name).toList();
+            Setup setup = studio.setup();
+            Sitting fresh = new Sitting(
+                    Studio.freeName("Sitting " + (taken.size() + 1), taken),
+                    clock.instant(),
+                    false,
+                    List.of(),
+                    setup.wiring(),
+                    setup.settings());
+            studio.edit("begin the run sheet", each -> each.with(fresh));
+        }
+    }
+
+    /** Closes it; it stays in the log with the rig as it now is. */
+    public void finish() {
+        state().sitting().ifPresent(sitting -> {
+            waits.clear();
+            chosen = Optional.empty();
+            search = Optional.empty();
+            studio.edit(
+                    "close the run sheet",
+                    setup -> setup.with(
+                            sitting.with(setup.wiring(), setup.settings()).over()));
+        });
+    }
+
+    /** What is in the way of a step: what must be done before it and is not. */
+    public List<Order> inTheWay(Step step) {
+        return state().progress().inTheWay(step);
+    }
+
+    /** Ticks the step that is looked at; one that waits begins to, one that something is in the way of stays. */
+    public void done() {
+        if (state().sitting().isEmpty()) {
+            begin();
+            return;
+        }
+        state().step().ifPresent(step -> {
+            boolean isDone = state().progress().of(step) == Progress.State.DONE;
+            if (isDone || !inTheWay(step).isEmpty()) {
+                return;
+            }
+            if (step.pause().isPresent() && !isWaited(step)) {
+                waits.putIfAbsent(step.id(), new Countdown(step.pause().get(), nanos));
+                refresh();
+                return;
+            }
+            tick(step, Outcome.DONE, "tick");
+        });
+    }
+
+    public void skip() {
+        state().step().ifPresent(step -> tick(step, Outcome.SKIPPED, "skip"));
+    }
+
+    /** Takes back that a step was done. */
+    public void undo() {
+        state().step().ifPresent(step -> {
+            waits.remove(step.id());
+            tick(step, Outcome.OPEN, "open again");
+        });
+    }
+
+    private void tick(Step step, Outcome outcome, String what) {
+        if (outcome != Outcome.OPEN) {
+            chosen = Optional.empty();
+        }
+        search = Optional.empty();
+        change(what + " “" + step.title() + "”", sitting -> sitting.with(step, outcome, clock.instant()));
+    }
+
+    private void change(String description, UnaryOperator<Sitting> change) {
+        state().sitting()
+                .ifPresent(sitting -> studio.edit(
+                        description,
+                        setup -> setup.with(change.apply(sitting).with(setup.wiring(), setup.settings()))));
+    }
+
+    // --- waiting -----------------------------------------------------------------------------------------------
+
+    /** What is left to wait in a step; empty where nothing waits. */
+    public Optional<Duration> left(Step step) {
+        return Optional.ofNullable(waits.get(step.id())).map(Countdown::left);
+    }
+
+    private boolean isWaited(Step step) {
+        return Optional.ofNullable(waits.get(step.id()))
+                .filter(Countdown::isOver)
+                .isPresent();
+    }
+
+    /** Ticks what has waited long enough. */
+    public void pass() {
+        state().sheet().steps().stream()
+                .filter(this::isWaited)
+                .filter(step -> state().progress().of(step) != Progress.State.DONE)
+                .findFirst()
+                .ifPresent(step -> tick(step, Outcome.DONE, "tick"));
+    }
+
+    // --- searching ---------------------------------------------------------------------------------------------
+
+    /** Something else was noticed in the step that is looked at. */
+    public void notice(Symptom symptom) {
+        state().step().ifPresent(step -> {
+            chosen = Optional.of(step.id());
+            search = Optional.of(new Searches(rig).of(step, symptom));
+            String words = "Noticed: " + symptom.word();
+            change(
+                    "note “" + symptom.word() + "”",
+                    sitting -> sitting.changing(step, clock.instant(), tick -> {
+                        boolean isNoted = tick.note().contains(words);
+                        return isNoted ? tick : tick.withNote((tick.note() + "\n" + words).strip());
+                    }));
+            refresh();
+        });
+    }
+
+    public void answer(boolean isSo) {
+        search = search.map(each -> each.answered(isSo));
+        refresh();
+    }
+
+    public void backInSearch() {
+        search = search.map(Search::back);
+        refresh();
+    }
+
+    public void endSearch() {
+        search = Optional.empty();
+        chosen = Optional.empty();
+        refresh();
+    }
+
+    // --- what is kept of a step --------------------------------------------------------------------------------
+
+    public void note(Step step, String words) {
+        boolean isSame = state().tick(step).map(Tick::note).orElse("").equals(words);
+        if (!isSame) {
+            change("note", sitting -> sitting.changing(step, clock.instant(), tick -> tick.withNote(words)));
+        }
+    }
+
+    /** Copies a photograph beside the studio and keeps it with a step. */
+    public void addPhoto(Step step, Path photo) {
+        try {
+            Path folder = Files.createDirectories(studio.file().toAbsolutePath().resolveSibling(PHOTOS));
+            Path target = free(folder, photo.getFileName().toString());
+            Files.copy(photo, target);
+            String kept = PHOTOS + "/" + target.getFileName();
+            change(
+                    "add a photograph",
+                    sitting -> sitting.changing(step, clock.instant(), tick -> {
+                        List<String> more = new ArrayList<>(tick.photos());
+                        more.add(kept);
+                        return tick.withPhotos(more);
+                    }));
+        } catch (IOException e) {
+            studio.notice(
+                    "The photograph was not added",
+                    photo + " could not be copied beside the studio: " + e.getMessage()
+                            + ". See that it is still there and that the disk has room.");
+        }
+    }
+
+    private static Path free(Path folder, String name) {
+        Path wanted = folder.resolve(name);
+        for (int number = 2; Files.exists(wanted); number++) {
+            int dot = name.lastIndexOf('.');
+            wanted = folder.resolve(
+                    dot < 0 ? name + " " + number : name.substring(0, dot) + " " + number + name.substring(dot));
+        }
+        return wanted;
+    }
+
+    /** Where a photograph lies. */
+    public Path fileOf(String photo) {
+        return studio.file().toAbsolutePath().resolveSibling(photo);
+    }
+
+    /** Mark of what is recorded part by part: a drum machine, else what is played into the first track; empty for nothing. */
+    public String playedInParts() {
+        List<String> players = studio.levels().traces().stream()
+                .filter(trace -> studio.levels().plan(trace).isRecorded())
+                .flatMap(trace -> trace.marks().get(0).stream())
+                .toList();
+        return players.stream()
+                .filter(id -> studio.studio()
+                        .device(id)
+                        .filter(device -> device.kind() == DeviceKind.DRUM_MACHINE)
+                        .isPresent())
+                .findFirst()
+                .or(() -> players.stream().findFirst())
+                .orElse("");
+    }
+
+    // --- what is intended --------------------------------------------------------------------------------------
+
+    public Intention intention() {
+        return studio.setup().intention();
+    }
+
+    public void intend(String description, UnaryOperator<Intention> change) {
+        Intention changed = change.apply(intention());
+        if (!changed.equals(intention())) {
+            studio.edit(description, setup -> setup.with(changed));
+        }
+    }
+}

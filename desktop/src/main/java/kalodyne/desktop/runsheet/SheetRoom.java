@@ -1,0 +1,107 @@
+package kalodyne.desktop.runsheet;
+
+import java.util.List;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.runsheet.Step;
+import kalodyne.desktop.model.SheetModel;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Room;
+
+/** The Run sheet room: what to do in which order, from the first lead to the last. */
+public final class SheetRoom implements Room {
+    private final StudioModel studio;
+    private final SheetModel sheet;
+    private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private SheetView view;
+    private SheetAside aside;
+
+    public SheetRoom(StudioModel studio, SheetModel sheet) {
+        this.studio = studio;
+        this.sheet = sheet;
+        sheet.stateProperty().addListener(change -> report.set(report()));
+        report.set(report());
+    }
+
+    @Override
+    public String id() {
+        return "runsheet";
+    }
+
+    @Override
+    public String title() {
+        return "Run sheet";
+    }
+
+    @Override
+    public Node node() {
+        return view();
+    }
+
+    private SheetView view() {
+        if (view == null) {
+            view = new SheetView(sheet, studio);
+            sheet.look();
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new SheetAside(sheet);
+        }
+        return aside;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        SheetModel.State state = sheet.state();
+        List<Finding> findings = state.sheet().findings();
+        String count = state.sitting().isPresent()
+                ? state.progress().done() + "/" + state.sheet().steps().size()
+                : "";
+        return new Report(
+                findings.isEmpty() ? "" : "What stands in the way",
+                findings,
+                next(state),
+                Finding.worst(findings),
+                count);
+    }
+
+    private static String next(SheetModel.State state) {
+        if (state.sheet().steps().isEmpty()) {
+            return "Plug something in Hook-up: the steps follow from it";
+        }
+        if (state.sitting().isEmpty()) {
+            return "Begin the run sheet: press Space";
+        }
+        return state.progress().now().map(Step::title).orElse("All is done: close this sitting");
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(
+                Command.of("Tick the step", "Shortcut+D", sheet::done),
+                Command.of("Skip the step", "Shortcut+Shift+D", sheet::skip),
+                Command.of("Open the step again", "Shortcut+U", sheet::undo),
+                Command.of("Close this sitting", null, sheet::finish));
+    }
+
+    @Override
+    public boolean isAboutRun() {
+        return false;
+    }
+
+    @Override
+    public String helpResource() {
+        return "runsheet.txt";
+    }
+}

@@ -1,0 +1,254 @@
+package kalodyne.desktop.runsheet;
+
+import java.time.Duration;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.Section;
+import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Tick;
+import kalodyne.core.sums.Spans;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.SheetModel;
+import kalodyne.desktop.model.StudioModel;
+
+/** The steps: what is done quietly above, the one that is now in the middle, what comes below it. */
+final class SheetView extends VBox {
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+    private static final double TENTH_OF_SECOND = 100;
+
+    private final SheetModel sheet;
+    private final StudioModel studio;
+    private final Label sentence = new Label();
+    private final Label second = new Label();
+    private final VBox list = new VBox();
+    private final ScrollPane scroll = new ScrollPane(list);
+    private final Map<String, Node> rows = new HashMap<>();
+    private final Button begin = new Button("Begin");
+    private final Button close = new Button("Close this sitting");
+    private final Timeline clock = new Timeline();
+    private final StepCard card;
+
+    SheetView(SheetModel sheet, StudioModel studio) {
+        this.sheet = sheet;
+        this.studio = studio;
+        this.card = new StepCard(sheet);
+        getStyleClass().add("room");
+        sentence.setId("sheet-sentence");
+        second.getStyleClass().addAll("second", "small");
+        begin.setId("sheet-begin");
+        begin.getStyleClass().add("primary");
+        begin.setTooltip(new Tooltip("Space"));
+        begin.setOnAction(event -> sheet.begin());
+        close.setId("sheet-close");
+        close.setOnAction(event -> sheet.finish());
+        for (Button button : new Button[] {begin, close}) {
+            button.setMinWidth(Region.USE_PREF_SIZE);
+            button.managedProperty().bind(button.visibleProperty());
+        }
+        scroll.setId("sheet-scroll");
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        list.getStyleClass().add("sheet-list");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(new VBox(2, new RoomHeader(sentence, begin, close), second), scroll);
+        setFocusTraversable(true);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        clock.getKeyFrames().add(new KeyFrame(javafx.util.Duration.millis(TENTH_OF_SECOND), event -> tickOn()));
+        clock.setCycleCount(Timeline.INDEFINITE);
+        sheet.stateProperty().addListener(change -> show());
+        show();
+    }
+
+    // --- keys --------------------------------------------------------------------------------------------------
+
+    private void pressed(KeyEvent event) {
+        boolean isTyping = event.getTarget() instanceof TextInputControl;
+        if (isTyping || event.isShortcutDown() || event.isAltDown()) {
+            return;
+        }
+        Runnable action = action(event.getCode(), event.getTarget() instanceof Button);
+        if (action != null) {
+            action.run();
+            event.consume();
+        }
+    }
+
+    /** A button that has the focus keeps its Space, but for the one that is the step's own. */
+    private Runnable action(KeyCode key, boolean isOnButton) {
+        return switch (key) {
+            case SPACE -> isOnButton ? null : sheet::done;
+            case BACK_SPACE -> sheet::undo;
+            case DOWN -> () -> sheet.move(1);
+            case UP -> () -> sheet.move(-1);
+            case HOME -> () -> sheet.choose(Optional.empty());
+            default -> null;
+        };
+    }
+
+    /** While something waits. */
+    private void tickOn() {
+        sheet.state().step().ifPresent(step -> sheet.left(step).ifPresent(left -> card.left(step, left)));
+        sheet.pass();
+    }
+
+    // --- showing -----------------------------------------------------------------------------------------------
+
+    private void show() {
+        SheetModel.State state = sheet.state();
+        RunSheet shown = state.sheet();
+        boolean isEmpty = shown.steps().isEmpty();
+        sentence.setText(sentence(state));
+        second.setText(isEmpty ? "" : second(state));
+        begin.setVisible(!isEmpty && state.sitting().isEmpty());
+        close.setVisible(state.sitting().isPresent());
+        close.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("default"), state.isOver());
+        list.getChildren().clear();
+        rows.clear();
+        if (isEmpty) {
+            list.getChildren().add(empty());
+        }
+        Section section = null;
+        for (int i = 0; i < shown.steps().size(); i++) {
+            Step step = shown.steps().get(i);
+            if (step.section() != section) {
+                section = step.section();
+                Label head = new Label(section.word());
+                head.getStyleClass().addAll("section", "sheet-section");
+                list.getChildren().add(head);
+            }
+            boolean isLookedAt = state.step().filter(step::equals).isPresent();
+            Node row = isLookedAt ? card.show(state, step, i + 1) : row(state, step, i + 1);
+            rows.put(step.id(), row);
+            list.getChildren().add(row);
+        }
+        boolean isWaiting = state.step().flatMap(sheet::left).isPresent();
+        if (isWaiting) {
+            clock.play();
+        } else {
+            clock.stop();
+        }
+        state.step().map(Step::id).map(rows::get).ifPresent(row -> Platform.runLater(() -> reveal(row)));
+    }
+
+    private static String sentence(SheetModel.State state) {
+        int count = state.sheet().steps().size();
+        if (count == 0) {
+            return "Nothing is plugged in this setup yet";
+        }
+        if (state.sitting().isEmpty()) {
+            return Print.counted(count, "step") + ", about "
+                    + Spans.words(Duration.ofMinutes(
+                            Math.max(1, Math.round(state.sheet().untilTake().toSeconds() / 60.0))))
+                    + " until the first take";
+        }
+        return state.progress().done() + " of " + count + " done"
+                + state.progress()
+                        .now()
+                        .map(step -> ": " + step.section().standing())
+                        .orElse(": put away until next time");
+    }
+
+    private String second(SheetModel.State state) {
+        String begun = state.sitting()
+                .map(sitting -> " · begun " + TIME.format(sitting.begun().atZone(ZoneId.systemDefault())))
+                .orElse("");
+        return studio.setup().name() + begun + " · Space ticks, Backspace opens again, arrows look around";
+    }
+
+    private static Node empty() {
+        Label what = new Label("The steps follow from what is plugged");
+        what.getStyleClass().add("room-sentence");
+        Label how = new Label(
+                "Go to Hook-up and plug something, or let it find a way. Then every lead, switch and knob of it stands here in its safe order, with the reason.");
+        how.getStyleClass().add("second");
+        how.setWrapText(true);
+        VBox box = new VBox(8, what, how);
+        box.setAlignment(Pos.CENTER);
+        box.getStyleClass().add("drop-zone");
+        return box;
+    }
+
+    private Node row(SheetModel.State state, Step step, int number) {
+        Progress.State progress = state.progress().of(step);
+        boolean isOver = progress == Progress.State.DONE || progress == Progress.State.SKIPPED;
+        Label mark = new Label(progress == Progress.State.DONE ? "✓" : String.valueOf(number));
+        mark.getStyleClass().add(isOver ? "step-tick" : "step-number");
+        Label title = new Label(step.title());
+        title.setWrapText(true);
+        title.getStyleClass().add(isOver ? "step-over" : "step-title");
+        VBox words = new VBox(2, title);
+        if (progress == Progress.State.AGAIN) {
+            Label again = new Label("Look at it again: something before it was undone");
+            again.getStyleClass().addAll("off", "small");
+            words.getChildren().add(again);
+        }
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(12, mark, words);
+        step.caution()
+                .filter(caution -> !isOver)
+                .ifPresent(caution ->
+                        row.getChildren().addAll(new SeverityMark(caution.severity()), tell(caution.words())));
+        String told = isOver ? when(state, step, progress) : step.caution().isPresent() ? "" : step.tell();
+        if (!told.isEmpty()) {
+            row.getChildren().add(tell(told));
+        }
+        row.getStyleClass().add("step-row");
+        row.setId("step-row-" + number);
+        row.setOnMouseClicked(event -> {
+            sheet.choose(Optional.of(step));
+            requestFocus();
+        });
+        return row;
+    }
+
+    private static Label tell(String words) {
+        Label tell = new Label(words);
+        tell.getStyleClass().addAll("second", "small");
+        tell.setMinWidth(Region.USE_PREF_SIZE);
+        return tell;
+    }
+
+    private static String when(SheetModel.State state, Step step, Progress.State progress) {
+        return state.tick(step)
+                .map(Tick::at)
+                .map(at -> (progress == Progress.State.SKIPPED ? "skipped " : "")
+                        + TIME.format(at.atZone(ZoneId.systemDefault())))
+                .orElse("");
+    }
+
+    /** Scrolls so that a row stands in the middle third, with what was done before it in sight. */
+    private void reveal(Node row) {
+        scroll.applyCss();
+        scroll.layout();
+        double height = list.getHeight();
+        double seen = scroll.getViewportBounds().getHeight();
+        if (height > seen && row.getParent() == list) {
+            double middle = row.getBoundsInParent().getCenterY() - seen / 2.5;
+            scroll.setVvalue(Math.max(0, Math.min(1, middle / (height - seen))));
+        }
+    }
+}

@@ -1,0 +1,228 @@
+package kalodyne.desktop.runsheet;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import kalodyne.core.runsheet.Act;
+import kalodyne.core.runsheet.Order;
+import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Tick;
+import kalodyne.core.sums.Spans;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.SheetModel;
+
+/** The step that is looked at, large: what to do, what to mind, what to expect, and what to press. */
+final class StepCard {
+    private static final int NOTE_ROWS = 2;
+
+    private final SheetModel sheet;
+    private final SearchPane search;
+    private Button done = new Button();
+    private String noteOf = "";
+
+    StepCard(SheetModel sheet) {
+        this.sheet = sheet;
+        this.search = new SearchPane(sheet);
+    }
+
+    Node show(SheetModel.State state, Step step, int number) {
+        Label mark = new Label(String.valueOf(number));
+        mark.getStyleClass().add("step-number-now");
+        Label title = new Label(step.title());
+        title.setId("step-title");
+        title.getStyleClass().add("step-now-title");
+        title.setWrapText(true);
+        VBox words = new VBox(6, title);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        add(words, step.detail());
+        add(words, expected(step));
+        step.caution().ifPresent(caution -> {
+            Label caring = wrapped(caution.words());
+            caring.getStyleClass().add("medium");
+            HBox row = new HBox(7, new SeverityMark(caution.severity()), caring);
+            row.setAlignment(Pos.TOP_LEFT);
+            words.getChildren().add(row);
+        });
+        boolean isDone = state.progress().of(step) == Progress.State.DONE;
+        List<Order> inTheWay = state.sitting().isPresent() && !isDone ? sheet.inTheWay(step) : List.of();
+        if (!inTheWay.isEmpty()) {
+            words.getChildren().add(waitsFor(state, inTheWay.get(0)));
+        }
+        if (state.search().isPresent()) {
+            words.getChildren().add(search.show(state.search().get()));
+        } else if (state.sitting().isPresent()) {
+            symptoms(step).ifPresent(words.getChildren()::add);
+            words.getChildren().add(kept(state, step));
+        }
+        HBox card = new HBox(14, mark, words, buttons(state, step, isDone, !inTheWay.isEmpty()));
+        card.getStyleClass().add("step-card");
+        card.setId("step-card");
+        return card;
+    }
+
+    private static String expected(Step step) {
+        if (step.tell().isEmpty()) {
+            return "";
+        }
+        boolean isMeasured = step.run().isPresent() || step.act() == Act.TEST_TAKE;
+        return (isMeasured
+                        ? "Expect: " + step.tell()
+                        : Character.toUpperCase(step.tell().charAt(0))
+                                + step.tell().substring(1))
+                + ".";
+    }
+
+    private static void add(VBox words, String text) {
+        if (!text.isEmpty()) {
+            words.getChildren().add(wrapped(text));
+        }
+    }
+
+    private static Label wrapped(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("step-detail");
+        label.setWrapText(true);
+        return label;
+    }
+
+    private static Node waitsFor(SheetModel.State state, Order order) {
+        String before = state.sheet().step(order.before()).map(Step::title).orElse("");
+        Label words = new Label("Not yet. First “" + before + "”: " + order.why());
+        words.setId("step-not-yet");
+        words.getStyleClass().addAll("off", "step-detail");
+        words.setWrapText(true);
+        return words;
+    }
+
+    // --- buttons -----------------------------------------------------------------------------------------------
+
+    private Node buttons(SheetModel.State state, Step step, boolean isDone, boolean isBlocked) {
+        VBox buttons = new VBox(6);
+        buttons.setAlignment(Pos.TOP_RIGHT);
+        buttons.setMinWidth(Region.USE_PREF_SIZE);
+        if (state.sitting().isEmpty()) {
+            return buttons;
+        }
+        done = new Button(doneWords(step));
+        done.setId("step-done");
+        done.getStyleClass().add("primary");
+        done.setDisable(isDone || isBlocked);
+        done.setOnAction(event -> sheet.done());
+        Button other = new Button(isDone ? "Open again" : "Skip");
+        other.setId(isDone ? "step-again" : "step-skip");
+        other.getStyleClass().add("quiet");
+        other.setTooltip(new Tooltip(isDone ? "Backspace" : "Ctrl+Shift+D"));
+        other.setOnAction(event -> {
+            if (isDone) {
+                sheet.undo();
+            } else {
+                sheet.skip();
+            }
+        });
+        buttons.getChildren().addAll(done, other);
+        return buttons;
+    }
+
+    private String doneWords(Step step) {
+        return step.pause()
+                .map(pause -> sheet.left(step)
+                        .map(left -> "Wait " + Spans.words(left))
+                        .orElse("Start " + Spans.words(pause) + "   Space"))
+                .orElse("Done   Space");
+    }
+
+    /** What is left to wait, as it passes. */
+    void left(Step step, Duration left) {
+        done.setText("Wait " + Spans.words(left.plusMillis(999)));
+        done.setAccessibleText("Wait, " + left.toSeconds() + " seconds are left of “" + step.title() + "”");
+    }
+
+    private Optional<Node> symptoms(Step step) {
+        if (step.symptoms().isEmpty()) {
+            return Optional.empty();
+        }
+        FlowPane all = new FlowPane(6, 6);
+        Label instead = new Label("Or is it so?");
+        instead.getStyleClass().addAll("second", "small");
+        all.getChildren().add(instead);
+        for (Symptom symptom : step.symptoms()) {
+            Button button = new Button(symptom.word());
+            button.getStyleClass().add("symptom");
+            button.setId("symptom-"
+                    + symptom.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            button.setOnAction(event -> sheet.notice(symptom));
+            all.getChildren().add(button);
+        }
+        all.setAlignment(Pos.CENTER_LEFT);
+        return Optional.of(all);
+    }
+
+    // --- what is kept ------------------------------------------------------------------------------------------
+
+    private Node kept(SheetModel.State state, Step step) {
+        Optional<Tick> tick = state.tick(step);
+        VBox box = new VBox(4);
+        boolean isOpen = noteOf.equals(step.id())
+                || tick.filter(each -> !each.note().isEmpty()).isPresent();
+        if (isOpen) {
+            TextArea note = new TextArea(tick.map(Tick::note).orElse(""));
+            note.setId("step-note");
+            note.setPrefRowCount(NOTE_ROWS);
+            note.setWrapText(true);
+            note.setPromptText("What there is to remember of this step");
+            note.focusedProperty().addListener((property, before, isFocused) -> {
+                if (!isFocused) {
+                    sheet.note(step, note.getText());
+                }
+            });
+            box.getChildren().add(note);
+        }
+        HBox row = new HBox(12);
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (!isOpen) {
+            row.getChildren().add(link("Note", "step-add-note", () -> {
+                noteOf = step.id();
+                sheet.choose(Optional.of(step));
+            }));
+        }
+        row.getChildren().add(link("Photograph…", "step-add-photo", () -> choosePhoto(step, row)));
+        tick.map(Tick::photos)
+                .orElse(List.of())
+                .forEach(photo -> row.getChildren().add(PhotoThumb.of(sheet.fileOf(photo))));
+        box.getChildren().add(row);
+        return box;
+    }
+
+    private void choosePhoto(Step step, Node owner) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A photograph of this step");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
+        Optional.ofNullable(chooser.showOpenDialog(owner.getScene().getWindow()))
+                .map(file -> Path.of(file.getPath()))
+                .ifPresent(file -> sheet.addPhoto(step, file));
+    }
+
+    private static Button link(String words, String id, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("action-link");
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+}

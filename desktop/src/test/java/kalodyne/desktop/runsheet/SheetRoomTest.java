@@ -1,0 +1,230 @@
+package kalodyne.desktop.runsheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Base64;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import kalodyne.core.runsheet.Act;
+import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Tick;
+import kalodyne.core.studio.StudioFile;
+import kalodyne.desktop.model.SheetModel;
+import kalodyne.desktop.testing.Desk;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SheetRoomTest {
+    private static final byte[] PICTURE = Base64.getDecoder()
+            .decode("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==");
+
+    @TempDir
+    Path folder;
+
+    private Desk desk;
+
+    @BeforeEach
+    void open() throws IOException {
+        desk = Desk.demo(folder);
+        enter();
+    }
+
+    private void enter() {
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        Desk.onScreen(() -> {
+            desk.<SheetView>find(".room").requestFocus();
+            return null;
+        });
+    }
+
+    @AfterEach
+    void close() {
+        desk.close();
+    }
+
+    private SheetModel sheet() {
+        return desk.workbench().sheet();
+    }
+
+    private SheetModel.State state() {
+        return Desk.onScreen(() -> sheet().state());
+    }
+
+    private List<Step> steps() {
+        return state().sheet().steps();
+    }
+
+    private int place(Act act) {
+        return steps().indexOf(steps().stream()
+                .filter(step -> step.act() == act)
+                .findFirst()
+                .orElseThrow());
+    }
+
+    /** Space, as often as it takes; only the last presses are the system's own, which take their time. */
+    private void tickUpTo(int count) {
+        Desk.onScreen(() -> {
+            for (int i = sheet().state().progress().done(); i < count - 1; i++) {
+                sheet().done();
+            }
+            return null;
+        });
+        desk.press(KeyCode.SPACE);
+        assertThat(state().progress().done()).isEqualTo(count);
+    }
+
+    @Test
+    void it_is_ticked_by_keyboard_and_goes_on_after_a_restart() throws IOException {
+        assertThat(desk.text("#sheet-sentence")).matches("[0-9]+ steps, about [0-9]+ min until the first take");
+        desk.press(KeyCode.SPACE);
+        assertThat(desk.text("#sheet-sentence")).startsWith("0 of ");
+        desk.press(KeyCode.SPACE);
+        desk.press(KeyCode.SPACE);
+        assertThat(state().progress().done()).isEqualTo(2);
+        assertThat(desk.text("#next-step")).isEqualTo(steps().get(2).title()).isEqualTo(desk.text("#step-title"));
+        desk.press(KeyCode.UP);
+        assertThat(desk.text("#step-title")).isEqualTo(steps().get(1).title());
+        desk.press(KeyCode.BACK_SPACE);
+        assertThat(state().progress().done()).isEqualTo(1);
+        desk.press(KeyCode.HOME);
+        tickUpTo(place(Act.PLUG));
+        String next = desk.text("#step-title");
+        List<Tick> ticks = state().sitting().orElseThrow().ticks();
+        assertThat(ticks).extracting(Tick::outcome).contains(Tick.Outcome.DONE);
+
+        desk.close();
+        desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
+        assertThat(((Labeled) desk.robot().lookup("#room-runsheet .strong").query()).getText())
+                .isEqualTo(place(Act.PLUG) + "/" + steps().size());
+        enter();
+        assertThat(desk.text("#step-title")).isEqualTo(next);
+        assertThat(state().sitting().orElseThrow().ticks()).isEqualTo(ticks);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(state().progress().done()).isEqualTo(place(Act.PLUG) - 1);
+    }
+
+    /** Looking ahead is allowed, ticking ahead is not: what comes first is named. */
+    @Test
+    void what_is_not_safe_yet_cannot_be_ticked() {
+        desk.press(KeyCode.SPACE);
+        Step plug = steps().get(place(Act.PLUG));
+        choose(plug);
+        assertThat(desk.text("#step-not-yet")).startsWith("Not yet. First “Speakers off");
+        assertThat(desk.<Button>find("#step-done").isDisabled()).isTrue();
+        desk.press(KeyCode.SPACE);
+        assertThat(state().progress().done()).isZero();
+        desk.press(KeyCode.HOME);
+        tickUpTo(place(Act.PLUG) + 3);
+        Step speakers = steps().get(place(Act.SWITCH_OFF));
+        choose(speakers);
+        desk.click("#step-again");
+        assertThat(Desk.onScreen(() -> sheet().state().progress().of(plug))).isEqualTo(Progress.State.AGAIN);
+        assertThat(desk.text("#step-title")).isEqualTo(speakers.title());
+    }
+
+    private void choose(Step step) {
+        Desk.onScreen(() -> {
+            sheet().choose(java.util.Optional.of(step));
+            return null;
+        });
+        desk.rest();
+    }
+
+    @Test
+    void a_failed_check_leads_from_the_source_onward() {
+        desk.press(KeyCode.SPACE);
+        Step level = steps().stream()
+                .filter(step -> step.title().contains("gain 3 on Interface"))
+                .findFirst()
+                .orElseThrow();
+        choose(level);
+        desk.click("#symptom-no-signal");
+        assertThat(desk.text("#search-question")).isEqualTo("Is Bass synth on, turned up and playing?");
+        desk.click("#search-yes");
+        assertThat(desk.text("#search-question")).contains("meter of Interface move", "Line in 3");
+        desk.click("#search-no");
+        List<String> causes = desk.robot().lookup("#search-pane .step-detail").queryAllAs(Labeled.class).stream()
+                .map(Labeled::getText)
+                .toList();
+        assertThat(causes).anyMatch(cause -> cause.contains("Lead 7"));
+        desk.click("#search-back");
+        desk.click("#search-yes");
+        assertThat(desk.text("#search-question")).contains("track 3");
+        desk.click("#search-end");
+        assertThat(desk.shows("#search-pane")).isFalse();
+        choose(level);
+        assertThat(desk.text("#step-note")).isEqualTo("Noticed: No signal");
+    }
+
+    @Test
+    void notes_photographs_and_what_is_planned_are_kept() throws Exception {
+        desk.press(KeyCode.SPACE);
+        Step first = steps().get(0);
+        Path photo = Files.write(folder.resolve("desk.png"), PICTURE);
+        Desk.onScreen(() -> {
+            sheet().note(first, "the red lead is at the neighbour's");
+            sheet().addPhoto(first, photo);
+            sheet().addPhoto(first, photo);
+            sheet().addPhoto(first, folder.resolve("gone.png"));
+            return null;
+        });
+        desk.rest();
+        assertThat(desk.text("#step-note")).isEqualTo("the red lead is at the neighbour's");
+        assertThat(state().tick(first).orElseThrow().photos()).containsExactly("photos/desk.png", "photos/desk 2.png");
+        assertThat(folder.resolve("photos/desk 2.png")).hasBinaryContent(PICTURE);
+        assertThat(desk.workbench()
+                        .studio()
+                        .noticeProperty()
+                        .get()
+                        .orElseThrow()
+                        .text())
+                .contains("gone.png");
+
+        desk.typeInto("#planned-minutes", "five");
+        assertThat(Desk.onScreen(() -> sheet().intention().minutes())).isEqualTo(30);
+        assertThat(desk.text("#planned-minutes")).isEqualTo("five");
+        desk.typeInto("#planned-minutes", "90");
+        desk.typeInto("#planned-parts", "Bass, , Snare");
+        assertThat(steps()).filteredOn(step -> step.act() == Act.TAKE).hasSize(2);
+        assertThat(steps().stream().map(Step::title)).anyMatch(title -> title.contains("for 1 h 30 min"));
+
+        Desk.onScreen(() -> {
+            sheet().finish();
+            return null;
+        });
+        desk.rest();
+        assertThat(state().lastTime()).isPresent();
+        desk.close();
+        assertThat(StudioFile.read(folder.resolve("boathouse.kalodyne"))
+                        .setups()
+                        .get(0)
+                        .sittings())
+                .singleElement()
+                .satisfies(sitting -> {
+                    assertThat(sitting.isOver()).isTrue();
+                    assertThat(sitting.wiring().plugged()).isNotEmpty();
+                });
+        desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
+    }
+
+    @Test
+    void an_empty_setup_says_where_to_begin() {
+        Desk.onScreen(() -> {
+            desk.workbench().studio().addSetup();
+            return null;
+        });
+        desk.rest();
+        assertThat(desk.text("#sheet-sentence")).isEqualTo("Nothing is plugged in this setup yet");
+        assertThat(desk.text("#next-step")).startsWith("Plug something in Hook-up");
+        desk.press(KeyCode.SPACE);
+        assertThat(state().sitting()).isEmpty();
+    }
+}
