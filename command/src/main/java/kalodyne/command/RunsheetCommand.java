@@ -1,9 +1,15 @@
 package kalodyne.command;
 
+import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
+import kalodyne.core.files.WholeFile;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.paper.PaperSize;
+import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.SheetMaker;
@@ -11,9 +17,13 @@ import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.sums.Spans;
+import kalodyne.core.units.Print;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 /** Writes the ordered steps of a setup: "kalodyne runsheet SETUP.json". */
 @Command(
@@ -34,6 +44,18 @@ public final class RunsheetCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print JSON, as docs/formats/runsheet.md describes.")
     private boolean json;
 
+    @Option(
+            names = "--pdf",
+            paramLabel = "FILE",
+            description = "Write it as a PDF document, to print and tick by hand.")
+    private Path pdf;
+
+    @Option(names = "--paper", paramLabel = "SIZE", description = "A4 or Letter; A4 if left out.")
+    private String paper = PaperSize.A4.word();
+
+    @Spec
+    private CommandSpec spec;
+
     private final Output output;
 
     public RunsheetCommand(Output output) {
@@ -45,6 +67,9 @@ public final class RunsheetCommand implements Callable<Integer> {
         try {
             ChosenSetup chosen = ChosenSetup.read(file, Optional.ofNullable(setupName));
             RunSheet sheet = SheetMaker.of(rig(chosen));
+            if (pdf != null) {
+                return write(sheet, chosen.studio().name());
+            }
             if (json) {
                 output.json(RunsheetJson.of(file, chosen.studio().name(), sheet));
             } else {
@@ -56,6 +81,23 @@ public final class RunsheetCommand implements Callable<Integer> {
             if (json) {
                 output.json(ChosenSetup.unreadable(e));
             }
+            return Output.NOT_READ;
+        }
+    }
+
+    private int write(RunSheet sheet, String studio) {
+        PaperSize size = Stream.of(PaperSize.values())
+                .filter(each -> each.word().equalsIgnoreCase(paper))
+                .findFirst()
+                .orElseThrow(() -> new ParameterException(
+                        spec.commandLine(), "“" + paper + "” is no size of paper; choose A4 or Letter."));
+        try {
+            WholeFile.write(pdf, ByteBuffer.wrap(RunSheetPaper.of(sheet, studio, size)));
+            output.line(pdf + ": " + Print.counted(sheet.steps().size(), "step") + ", " + size.word());
+            return Output.READ;
+        } catch (IOException e) {
+            output.complain(pdf + " could not be written (" + e.getClass().getSimpleName()
+                    + "). Choose a folder that exists and that you may write in, on a disk with room.");
             return Output.NOT_READ;
         }
     }

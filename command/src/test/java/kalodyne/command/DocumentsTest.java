@@ -28,14 +28,17 @@ class DocumentsTest {
     @CsvSource({
         "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/verdict, docs/formats/analyse.md",
         "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md",
-        "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md"
+        "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md",
+        "core/src/main/java/kalodyne/core/runsheet, docs/formats/runsheet.md"
     })
     void every_finding_is_documented(String sources, String document) throws IOException {
         Set<String> written = new TreeSet<>();
         for (String source : sources.split(" ", -1)) {
             try (Stream<Path> files = Files.list(ROOT.resolve(source))) {
-                for (Path file : files.filter(path ->
-                                path.toString().matches(".*(Rule|(Rig|Ear|Take)Rules|Caution|TakeVerdict).java"))
+                for (Path file : files.filter(
+                                path -> path.toString()
+                                        .matches(
+                                                ".*(Rule|(Rig|Ear|Take)Rules|Caution|TakeVerdict|Preparing|PhantomSteps|SheetMaker).java"))
                         .toList()) {
                     all("\"(" + CODE + ")\"", Files.readString(file), written);
                 }
@@ -43,7 +46,7 @@ class DocumentsTest {
         }
         Set<String> documented = new TreeSet<>();
         all("(?m)^\\| `(" + CODE + ")` \\|", Files.readString(ROOT.resolve(document)), documented);
-        assertThat(documented).isEqualTo(written).hasSizeGreaterThan(8);
+        assertThat(documented).isEqualTo(written).hasSizeGreaterThan(3);
     }
 
     private static void all(String pattern, String text, Set<String> found) {
@@ -67,6 +70,7 @@ class DocumentsTest {
         "docs/formats/joint.md",
         "docs/formats/plan.md",
         "docs/formats/levels.md",
+        "docs/formats/runsheet.md",
         "THIRD-PARTY.md"
     })
     void links_lead_somewhere(String document) throws IOException {

@@ -39,6 +39,7 @@ class ArchitectureTest {
             "verdict",
             "recording",
             "runsheet",
+            "paper",
             "setup",
             "studio",
             "shelf",

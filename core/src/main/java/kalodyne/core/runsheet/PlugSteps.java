@@ -87,8 +87,13 @@ final class PlugSteps implements SheetPart {
         return findings.stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .findFirst()
-                .map(worst -> told.with(new Caution(worst.severity(), worst.title())))
+                .map(worst ->
+                        told.with(new Caution(worst.severity(), worst.title())).with(told.detail() + remedy(worst)))
                 .orElse(told);
+    }
+
+    private static String remedy(Finding finding) {
+        return finding.remedy().map(remedy -> " " + remedy.words() + ".").orElse("");
     }
 
     private static List<Finding> findings(SheetRig rig, Link link) {

@@ -1,7 +1,10 @@
 package kalodyne.core.runsheet;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 
@@ -16,6 +19,9 @@ import kalodyne.core.findings.Finding;
  */
 public record RunSheet(
         String title, List<Step> steps, List<Order> orders, List<Finding> findings, List<Lasting> lasting) {
+    /** Of one reason so many steps are named. */
+    private static final int MOST_TOLD = 3;
+
     public RunSheet {
         steps = List.copyOf(steps);
         orders = List.copyOf(orders);
@@ -48,11 +54,20 @@ public record RunSheet(
 
     /** Why a step stands where it does: "Not before “Speakers off”: ...". The binding reasons first. */
     public List<String> whyNotEarlier(Step step) {
-        return before(step).stream()
+        Map<String, List<String>> byReason = new LinkedHashMap<>();
+        before(step).stream()
                 .sorted(Order.STRONGEST_FIRST)
-                .map(order ->
-                        "Not before “" + step(order.before()).map(Step::title).orElseThrow() + "”: " + order.why())
+                .forEach(order -> byReason.computeIfAbsent(order.why(), why -> new ArrayList<>())
+                        .add("“" + step(order.before()).map(Step::title).orElseThrow() + "”"));
+        return byReason.entrySet().stream()
+                .map(entry -> "Not before " + told(entry.getValue()) + ": " + entry.getKey())
                 .toList();
+    }
+
+    private static String told(List<String> titles) {
+        int more = titles.size() - MOST_TOLD;
+        return String.join(", ", titles.subList(0, Math.min(MOST_TOLD, titles.size())))
+                + (more > 0 ? " and " + more + " more" : "");
     }
 
     /** How long it takes until the first take can be made; a rough sum of common practice. */

@@ -32,7 +32,7 @@ public final class Searches {
                 symptom,
                 switch (symptom) {
                     case NO_SIGNAL -> noSignal(step);
-                    case ONE_SIDE -> oneSide(step);
+                    case ONE_SIDE -> oneSide();
                     case TOO_LOUD, TOO_QUIET -> level(step, symptom);
                     case HUM -> hum();
                     case HOWL -> howl();
@@ -59,7 +59,7 @@ public final class Searches {
 
     // --- sound -------------------------------------------------------------------------------------------------
 
-    private List<Probe> oneSide(Step step) {
+    private List<Probe> oneSide() {
         List<Probe> probes = new ArrayList<>();
         List<String> computed = words(rig.joints().stream()
                 .flatMap(joint -> joint.findings().stream())

@@ -1,6 +1,7 @@
 package kalodyne.desktop.model;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -14,7 +15,10 @@ import java.util.function.LongSupplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.files.WholeFile;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.paper.PaperSize;
+import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.Countdown;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.Order;
@@ -375,6 +379,23 @@ public final class SheetModel {
                 .findFirst()
                 .or(() -> players.stream().findFirst())
                 .orElse("");
+    }
+
+    // --- paper -------------------------------------------------------------------------------------------------
+
+    /** Writes the sheet as a PDF document; says where it is, or why not. */
+    public void print(Path file, PaperSize size) {
+        try {
+            WholeFile.write(
+                    file,
+                    ByteBuffer.wrap(
+                            RunSheetPaper.of(state().sheet(), studio.studio().name(), size)));
+            studio.tell("The run sheet is ready to print", file + ", " + size.word() + ", black and white.");
+        } catch (IOException e) {
+            studio.notice(
+                    "The run sheet was not written",
+                    file + ": " + e.getMessage() + ". Choose a folder that you may write in, on a disk with room.");
+        }
     }
 
     // --- what is intended --------------------------------------------------------------------------------------

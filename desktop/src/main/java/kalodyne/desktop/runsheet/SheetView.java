@@ -14,6 +14,8 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
@@ -23,6 +25,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import kalodyne.core.paper.PaperSize;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
@@ -49,6 +53,7 @@ final class SheetView extends VBox {
     private final Map<String, Node> rows = new HashMap<>();
     private final Button begin = new Button("Begin");
     private final Button close = new Button("Close this sitting");
+    private final MenuButton print = new MenuButton("Print");
     private final Timeline clock = new Timeline();
     private final StepCard card;
 
@@ -59,6 +64,7 @@ final class SheetView extends VBox {
         getStyleClass().add("room");
         sentence.setId("sheet-sentence");
         second.getStyleClass().addAll("second", "small");
+        second.setWrapText(true);
         begin.setId("sheet-begin");
         begin.getStyleClass().add("primary");
         begin.setTooltip(new Tooltip("Space"));
@@ -69,18 +75,36 @@ final class SheetView extends VBox {
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.managedProperty().bind(button.visibleProperty());
         }
+        print.setId("sheet-print");
+        print.getStyleClass().add("acts");
+        print.setMinWidth(Region.USE_PREF_SIZE);
+        print.managedProperty().bind(print.visibleProperty());
+        for (PaperSize size : PaperSize.values()) {
+            MenuItem item = new MenuItem("As PDF, " + size.word() + "…");
+            item.setOnAction(event -> print(size));
+            print.getItems().add(item);
+        }
         scroll.setId("sheet-scroll");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         list.getStyleClass().add("sheet-list");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(new VBox(2, new RoomHeader(sentence, begin, close), second), scroll);
+        getChildren().addAll(new VBox(2, new RoomHeader(sentence, print, begin, close), second), scroll);
         setFocusTraversable(true);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         clock.getKeyFrames().add(new KeyFrame(javafx.util.Duration.millis(TENTH_OF_SECOND), event -> tickOn()));
         clock.setCycleCount(Timeline.INDEFINITE);
         sheet.stateProperty().addListener(change -> show());
         show();
+    }
+
+    private void print(PaperSize size) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Where to put the run sheet");
+        chooser.setInitialFileName("Run sheet " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF documents", "*.pdf"));
+        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
+                .ifPresent(file -> sheet.print(file.toPath(), size));
     }
 
     // --- keys --------------------------------------------------------------------------------------------------
@@ -124,6 +148,7 @@ final class SheetView extends VBox {
         sentence.setText(sentence(state));
         second.setText(isEmpty ? "" : second(state));
         begin.setVisible(!isEmpty && state.sitting().isEmpty());
+        print.setVisible(!isEmpty);
         close.setVisible(state.sitting().isPresent());
         close.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("default"), state.isOver());
         list.getChildren().clear();

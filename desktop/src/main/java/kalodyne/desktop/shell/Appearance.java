@@ -64,7 +64,7 @@ public final class Appearance {
 
     void dress(Scene scene) {
         for (String font : FONTS) {
-            Font.loadFont(Appearance.class.getResourceAsStream("/kalodyne/desktop/fonts/" + font), 14);
+            Font.loadFont(Appearance.class.getResourceAsStream("/kalodyne/core/paper/fonts/" + font), 14);
         }
         for (String style : STYLES) {
             scene.getStylesheets().add(resource(style));

@@ -32,6 +32,7 @@ final class RoomList extends VBox {
         Label title = new Label(room.title());
         Label count = new Label();
         count.getStyleClass().addAll("strong", "small");
+        count.setMinWidth(Region.USE_PREF_SIZE);
         count.managedProperty().bind(count.textProperty().isNotEmpty());
         SeverityMark mark = new SeverityMark();
         Region space = new Region();

@@ -10,6 +10,7 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.paper.PaperSize;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Step;
@@ -21,6 +22,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SheetRoomTest {
     private static final byte[] PICTURE = Base64.getDecoder()
@@ -213,6 +216,23 @@ class SheetRoomTest {
                     assertThat(sitting.wiring().plugged()).isNotEmpty();
                 });
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"sheet.pdf, ready to print", "boathouse.kalodyne/sheet.pdf, was not written"})
+    void it_is_printed_or_said_why_not(String name, String told) {
+        Desk.onScreen(() -> {
+            sheet().print(folder.resolve(name), PaperSize.A4);
+            return null;
+        });
+        assertThat(desk.workbench()
+                        .studio()
+                        .noticeProperty()
+                        .get()
+                        .orElseThrow()
+                        .title())
+                .contains(told);
+        assertThat(Files.exists(folder.resolve(name))).isEqualTo(told.contains("ready"));
     }
 
     @Test
