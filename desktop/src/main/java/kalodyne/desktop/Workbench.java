@@ -6,9 +6,11 @@ import java.time.ZoneId;
 import java.util.List;
 import kalodyne.core.recording.Speakers;
 import kalodyne.core.recording.SystemInputs;
+import kalodyne.desktop.convert.ConvertRoom;
 import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
+import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
@@ -62,7 +64,8 @@ public final class Workbench implements AutoCloseable {
                         new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet),
-                        new TakesRoom(studio, takes, recording, playback)),
+                        new TakesRoom(studio, takes, recording, playback),
+                        new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
     }
 

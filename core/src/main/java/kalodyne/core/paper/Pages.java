@@ -58,11 +58,16 @@ final class Pages implements Closeable {
         }
     }
 
+    /** Of labels, which have no foot. */
+    static Pages bare(PaperSize size, String title) throws IOException {
+        return new Pages(size, title, "");
+    }
+
     /**
      * Begins.
      *
      * @param title of the document
-     * @param foot at the foot of each page, before its number
+     * @param foot at the foot of each page, before its number; nothing stands there where it is empty
      */
     Pages(PaperSize size, String title, String foot) throws IOException {
         this.size = size;
@@ -101,7 +106,13 @@ final class Pages implements Closeable {
         }
     }
 
-    private void turn() throws IOException {
+    /** Goes to a height, in points from the foot of the page. */
+    void at(float height) {
+        y = height;
+    }
+
+    /** Turns the page. */
+    void turn() throws IOException {
         if (content != null) {
             content.close();
         }
@@ -203,7 +214,7 @@ final class Pages implements Closeable {
     byte[] finished() throws IOException {
         content.close();
         Style small = new Style(Weight.REGULAR, FOOT_SIZE, true);
-        for (int i = 0; i < pages.size(); i++) {
+        for (int i = 0; i < pages.size() && !foot.isEmpty(); i++) {
             try (PDPageContentStream below =
                     new PDPageContentStream(document, pages.get(i), PDPageContentStream.AppendMode.APPEND, true)) {
                 content = below;

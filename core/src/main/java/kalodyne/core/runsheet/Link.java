@@ -37,6 +37,13 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
 
     /** All of a patch, in the order in which they were plugged. */
     static List<Link> all(Patch patch) {
+        Map<List<Object>, Link> links = new LinkedHashMap<>();
+        apart(patch).forEach(link -> links.merge(link.purpose(), link, Link::and));
+        return List.copyOf(links.values());
+    }
+
+    /** The same with everything that does not hang together by itself. */
+    static List<Link> apart(Patch patch) {
         Map<String, List<Plugging>> groups = new LinkedHashMap<>();
         for (Plugging plugging : patch.pluggings()) {
             Set<String> leads = plugging.spots().stream()
@@ -58,10 +65,8 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
             }
             leads.forEach(lead -> groups.put(lead, joined));
         }
-        Map<List<Object>, Link> links = new LinkedHashMap<>();
-        new LinkedHashSet<>(groups.values())
-                .stream().map(group -> of(patch, group)).forEach(link -> links.merge(link.purpose(), link, Link::and));
-        return List.copyOf(links.values());
+        return new LinkedHashSet<>(groups.values())
+                .stream().map(group -> of(patch, group)).toList();
     }
 
     /** What it joins and for what: links that have this in common are one. */

@@ -26,7 +26,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import kalodyne.core.paper.PaperSize;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
@@ -79,11 +78,9 @@ final class SheetView extends VBox {
         print.getStyleClass().add("acts");
         print.setMinWidth(Region.USE_PREF_SIZE);
         print.managedProperty().bind(print.visibleProperty());
-        for (PaperSize size : PaperSize.values()) {
-            MenuItem item = new MenuItem("As PDF, " + size.word() + "…");
-            item.setOnAction(event -> print(size));
-            print.getItems().add(item);
-        }
+        print.getItems().add(new MenuItem("…"));
+        print.setOnShowing(event -> print.getItems()
+                .setAll(sheet.printables().stream().map(this::printItem).toList()));
         scroll.setId("sheet-scroll");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -98,13 +95,20 @@ final class SheetView extends VBox {
         show();
     }
 
-    private void print(PaperSize size) {
+    private MenuItem printItem(SheetModel.Printable what) {
+        MenuItem item = new MenuItem(what.name() + ", " + what.paper() + "…");
+        item.setOnAction(event -> print(what));
+        return item;
+    }
+
+    private void print(SheetModel.Printable what) {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Where to put the run sheet");
-        chooser.setInitialFileName("Run sheet " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf");
+        chooser.setTitle("Where to put the document");
+        chooser.setInitialFileName(
+                what.name() + " " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf");
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF documents", "*.pdf"));
         Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
-                .ifPresent(file -> sheet.print(file.toPath(), size));
+                .ifPresent(file -> sheet.print(file.toPath(), what));
     }
 
     // --- keys --------------------------------------------------------------------------------------------------

@@ -24,7 +24,8 @@ public final class Appearance {
         "hookup/hookup.css",
         "levels/levels.css",
         "runsheet/runsheet.css",
-        "takes/takes.css"
+        "takes/takes.css",
+        "convert/convert.css"
     };
 
     private final ObjectProperty<Look> look = new SimpleObjectProperty<>(this, "look", new Look(false, 100));

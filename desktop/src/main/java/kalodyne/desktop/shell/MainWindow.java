@@ -134,7 +134,7 @@ public final class MainWindow {
         List<Command> list = new ArrayList<>();
         for (int i = 0; i < rooms.size(); i++) {
             Room room = rooms.get(i);
-            list.add(Command.of("Go to " + room.title(), "Shortcut+" + (i + 1), () -> enter(room)));
+            list.add(Command.of("Go to " + room.title(), "Shortcut+" + RoomList.digit(rooms, i), () -> enter(room)));
         }
         return list;
     }

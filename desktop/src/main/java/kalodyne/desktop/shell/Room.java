@@ -42,6 +42,11 @@ public interface Room {
         return true;
     }
 
+    /** Whether it stands beside the order of the work: it is told apart in the list, and has no number in it. */
+    default boolean isBeside() {
+        return false;
+    }
+
     /** Whether the ribbon stands above it, where there is a run. */
     default boolean hasRibbon() {
         return isAboutRun();

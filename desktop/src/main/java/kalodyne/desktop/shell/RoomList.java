@@ -17,17 +17,32 @@ import kalodyne.desktop.control.SeverityMark;
 
 /** The rooms in the order of the work, each with what waits in it. */
 final class RoomList extends VBox {
+    private static final double DIGIT_WIDTH = 8;
+
     private final ToggleGroup group = new ToggleGroup();
 
     RoomList(List<Room> rooms, Consumer<Room> enter) {
         getStyleClass().add("room-list");
         for (int i = 0; i < rooms.size(); i++) {
-            getChildren().add(button(rooms.get(i), i + 1, enter));
+            boolean isFirstBeside =
+                    rooms.get(i).isBeside() && i > 0 && !rooms.get(i - 1).isBeside();
+            if (isFirstBeside) {
+                Region line = new Region();
+                line.getStyleClass().add("room-rule");
+                getChildren().add(line);
+            }
+            getChildren().add(button(rooms.get(i), digit(rooms, i), enter));
         }
     }
 
+    /** The key of a room: its place in the order of the work; those beside it count down from 9. */
+    static int digit(List<Room> rooms, int index) {
+        return rooms.get(index).isBeside() ? 10 - (rooms.size() - index) : index + 1;
+    }
+
     private ToggleButton button(Room room, int number, Consumer<Room> enter) {
-        Label digit = new Label(String.valueOf(number));
+        Label digit = new Label(room.isBeside() ? "" : String.valueOf(number));
+        digit.setMinWidth(DIGIT_WIDTH);
         digit.getStyleClass().addAll("second", "small");
         Label title = new Label(room.title());
         Label count = new Label();

@@ -10,7 +10,6 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
-import kalodyne.core.paper.PaperSize;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Step;
@@ -221,18 +220,24 @@ class SheetRoomTest {
     @ParameterizedTest
     @CsvSource({"sheet.pdf, ready to print", "boathouse.kalodyne/sheet.pdf, was not written"})
     void it_is_printed_or_said_why_not(String name, String told) {
-        Desk.onScreen(() -> {
-            sheet().print(folder.resolve(name), PaperSize.A4);
-            return null;
-        });
-        assertThat(desk.workbench()
-                        .studio()
-                        .noticeProperty()
-                        .get()
-                        .orElseThrow()
-                        .title())
-                .contains(told);
-        assertThat(Files.exists(folder.resolve(name))).isEqualTo(told.contains("ready"));
+        List<SheetModel.Printable> all = Desk.onScreen(() -> sheet().printables());
+        assertThat(all).extracting(SheetModel.Printable::name).contains("Run sheet", "Patch list", "Lead labels");
+        for (SheetModel.Printable what : all) {
+            Path file = folder.resolve(name);
+            Desk.onScreen(() -> {
+                sheet().print(file, what);
+                return null;
+            });
+            assertThat(desk.workbench()
+                            .studio()
+                            .noticeProperty()
+                            .get()
+                            .orElseThrow()
+                            .title())
+                    .startsWith(what.name())
+                    .contains(told);
+            assertThat(Files.exists(file)).isEqualTo(told.contains("ready"));
+        }
     }
 
     @Test

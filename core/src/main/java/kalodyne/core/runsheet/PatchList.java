@@ -1,0 +1,93 @@
+package kalodyne.core.runsheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
+
+/** What is plugged into what, lead by lead, with a number for each: for paper, tables and labels. */
+public final class PatchList {
+    private PatchList() {}
+
+    /**
+     * A lead with its adapters.
+     *
+     * @param number from 1
+     * @param lead "Lead 4 with Little adapter"; empty where a device has a plug of its own
+     * @param colour as a word; may be empty
+     * @param ends the sockets that it joins, what gives first
+     */
+    public record Row(int number, String lead, String colour, List<End> ends) {
+        public Row {
+            ends = List.copyOf(ends);
+        }
+
+        /** Where the signal comes from. */
+        public End from() {
+            return ends.get(0);
+        }
+
+        /** Where it goes to; several for a splitter. */
+        public List<End> to() {
+            return ends.subList(1, ends.size());
+        }
+    }
+
+    /**
+     * A socket at an end.
+     *
+     * @param device its name
+     * @param socket its name
+     * @param connector which it is
+     * @param side "left" or "right" where it carries one of both; else empty
+     */
+    public record End(String device, String socket, String connector, String side) {
+        /** "Bass synth, Output". */
+        public String words() {
+            return device + ", " + socket;
+        }
+    }
+
+    /** All leads of a patch that join something, in the order in which they were plugged. */
+    public static List<Row> of(Patch patch) {
+        List<Row> rows = new ArrayList<>();
+        for (Link link : Link.apart(patch)) {
+            if (link.isWhole()) {
+                List<Lead> leads = link.leads().stream()
+                        .map(mark -> patch.leads().get(mark))
+                        .toList();
+                rows.add(new Row(
+                        rows.size() + 1,
+                        leads.stream().map(Lead::name).collect(Collectors.joining(" with ")),
+                        leads.stream()
+                                .map(Lead::colour)
+                                .filter(colour -> !colour.isEmpty())
+                                .findFirst()
+                                .orElse(""),
+                        link.sockets().stream().map(spot -> end(patch, spot)).toList()));
+            }
+        }
+        return rows;
+    }
+
+    private static End end(Patch patch, Spot spot) {
+        Socket socket = patch.socket(spot).orElseThrow();
+        return new End(
+                patch.devices().get(spot.item()).name(),
+                socket.name(),
+                socket.connector().word(),
+                side(socket.name()).orElse(""));
+    }
+
+    /** By what is printed beside it: "Output L/mono", "Main out R", "Phono in L", "To speaker R". */
+    private static Optional<String> side(String name) {
+        if (name.matches("(?i).*(\\bleft\\b|\\bL\\b).*")) {
+            return Optional.of("left");
+        }
+        return name.matches("(?i).*(\\bright\\b|\\bR\\b).*") ? Optional.of("right") : Optional.empty();
+    }
+}

@@ -1,0 +1,146 @@
+package kalodyne.desktop.convert;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.sums.Field;
+import kalodyne.core.sums.Sum;
+import kalodyne.core.sums.Sums;
+import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.model.ConvertModel;
+
+/** The questions at the left, by their groups; at the right what is known and what comes of it. */
+final class ConvertView extends VBox {
+    private static final double LIST_EM = 21;
+    private static final double LIST_HIGH_EM = 9;
+    private static final double SHEET_EM = 30;
+
+    private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
+
+    private final ConvertModel model;
+    private final Label sentence = new Label();
+    private final GridPane known = new GridPane();
+    private final GridPane answers = new GridPane();
+    private final Label source = new Label();
+    private final Map<String, TextField> fields = new HashMap<>();
+    private final Map<String, Label> problems = new HashMap<>();
+    private final ToggleGroup group = new ToggleGroup();
+
+    ConvertView(ConvertModel model) {
+        this.model = model;
+        getStyleClass().add("room");
+        sentence.setId("convert-sentence");
+        known.getStyleClass().add("convert-known");
+        answers.getStyleClass().add("convert-answers");
+        answers.setId("convert-answers");
+        source.getStyleClass().addAll("second", "small");
+        source.setWrapText(true);
+        VBox sheet = new VBox(18, known, answers, source);
+        sheet.getStyleClass().add("convert-sheet");
+        BesideOrBelow both = new BesideOrBelow(questions(), scrolled(sheet), LIST_EM, LIST_HIGH_EM, SHEET_EM);
+        VBox.setVgrow(both, Priority.ALWAYS);
+        getChildren().addAll(new RoomHeader(sentence), both);
+        model.sumProperty().addListener(change -> showSum());
+        model.workedProperty().addListener(change -> showAnswers());
+        showSum();
+    }
+
+    // --- questions ---------------------------------------------------------------------------------------------
+
+    private Region questions() {
+        VBox list = new VBox(1);
+        for (Sum.Group each : Sum.Group.values()) {
+            List<Sum> sums =
+                    Sums.all().stream().filter(sum -> sum.group() == each).toList();
+            Label head = new Label(each.word());
+            head.getStyleClass().addAll("section", "convert-group");
+            list.getChildren().add(head);
+            sums.forEach(sum -> list.getChildren().add(question(sum)));
+        }
+        return scrolled(list);
+    }
+
+    private static ScrollPane scrolled(VBox content) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setMinHeight(0);
+        return scroll;
+    }
+
+    private ToggleButton question(Sum sum) {
+        ToggleButton button = new ToggleButton(sum.title());
+        button.getStyleClass().add("question");
+        button.setId("sum-" + sum.id());
+        button.setToggleGroup(group);
+        button.setUserData(sum);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setOnAction(event -> {
+            // One of them is always chosen.
+            button.setSelected(true);
+            model.choose(sum);
+        });
+        return button;
+    }
+
+    // --- the sum -----------------------------------------------------------------------------------------------
+
+    private void showSum() {
+        Sum sum = model.sum();
+        sentence.setText(sum.title());
+        source.setText(sum.source() + ".");
+        group.getToggles().stream()
+                .filter(toggle -> toggle.getUserData().equals(sum))
+                .forEach(toggle -> toggle.setSelected(true));
+        known.getChildren().clear();
+        fields.clear();
+        problems.clear();
+        int row = 0;
+        for (Field<?> field : sum.fields()) {
+            TextField input = new TextField(model.typed(field));
+            input.setId("field-" + field.id());
+            input.setPrefColumnCount(12);
+            input.textProperty().addListener((property, before, text) -> model.type(field, text));
+            Label problem = new Label();
+            problem.getStyleClass().addAll("problem", "small");
+            problem.setWrapText(true);
+            fields.put(field.id(), input);
+            problems.put(field.id(), problem);
+            Label label = new Label(field.label());
+            label.setLabelFor(input);
+            label.setMinWidth(Region.USE_PREF_SIZE);
+            input.setMinWidth(Region.USE_PREF_SIZE);
+            known.addRow(row++, label, input, problem);
+        }
+        showAnswers();
+    }
+
+    private void showAnswers() {
+        Sum.Worked worked = model.workedProperty().get();
+        problems.forEach((id, label) -> label.setText(worked.problems().getOrDefault(id, "")));
+        fields.forEach((id, field) ->
+                field.pseudoClassStateChanged(REFUSED, worked.problems().containsKey(id)));
+        answers.getChildren().clear();
+        int row = 0;
+        for (Sum.Answer answer : worked.answers()) {
+            Label label = new Label(answer.label());
+            label.getStyleClass().add("second");
+            Label value = new Label(answer.value());
+            value.getStyleClass().add("convert-value");
+            label.setMinWidth(Region.USE_PREF_SIZE);
+            value.setWrapText(true);
+            answers.addRow(row++, label, value);
+        }
+    }
+}
