@@ -62,6 +62,8 @@ public final class Desk implements AutoCloseable {
             stage.setHeight(800);
             stage.show();
             stage.toFront();
+            // Another test may have shown a window of its own: without a window manager the keys would stay with that.
+            stage.requestFocus();
             return built;
         });
         rest();
