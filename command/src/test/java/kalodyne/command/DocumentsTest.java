@@ -26,12 +26,12 @@ class DocumentsTest {
     /** Each code of a finding stands once in its table, with its severity among those of the rule, and none that is not. */
     @ParameterizedTest
     @CsvSource({
-        "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/verdict, docs/formats/analyse.md",
-        "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md",
-        "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md",
-        "core/src/main/java/kalodyne/core/runsheet, docs/formats/runsheet.md"
+        "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/verdict, docs/formats/analyse.md, 9",
+        "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md, 9",
+        "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md, 9",
+        "core/src/main/java/kalodyne/core/runsheet, docs/formats/runsheet.md, 4"
     })
-    void every_finding_is_documented(String sources, String document) throws IOException {
+    void every_finding_is_documented(String sources, String document, int least) throws IOException {
         Set<String> written = new TreeSet<>();
         for (String source : sources.split(" ", -1)) {
             try (Stream<Path> files = Files.list(ROOT.resolve(source))) {
@@ -46,7 +46,7 @@ class DocumentsTest {
         }
         Set<String> documented = new TreeSet<>();
         all("(?m)^\\| `(" + CODE + ")` \\|", Files.readString(ROOT.resolve(document)), documented);
-        assertThat(documented).isEqualTo(written).hasSizeGreaterThan(3);
+        assertThat(documented).isEqualTo(written).hasSizeGreaterThanOrEqualTo(least);
     }
 
     private static void all(String pattern, String text, Set<String> found) {

@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import java.util.List;
+import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Patch;
 
@@ -53,5 +54,10 @@ public record Captured(
                 && new Ports(source)
                         .outlets().stream().anyMatch(port -> port.shape().channels() > 1);
         return new Line(source.name(), isStereo, losesStereo, strand.track());
+    }
+
+    /** The channels that a device sends to be recorded. */
+    public static List<ChannelPair> sent(Device device) {
+        return device.sockets().stream().flatMap(Ports::recorded).toList();
     }
 }

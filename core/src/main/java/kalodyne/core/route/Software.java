@@ -141,8 +141,7 @@ public final class Software {
 
     /** A device that sends one thing or another needs a switch. */
     private void mode(Device device) {
-        List<ChannelPair> pairs =
-                device.sockets().stream().flatMap(Ports::recorded).toList();
+        List<ChannelPair> pairs = Captured.sent(device);
         boolean hasMultitrack = pairs.stream().anyMatch(pair -> pair.carries().contains("multitrack"));
         if (hasMultitrack) {
             add(

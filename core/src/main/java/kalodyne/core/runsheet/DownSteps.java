@@ -43,7 +43,7 @@ final class DownSteps implements SheetPart {
                         Steps.SPEAKERS_DOWN,
                         Section.DOWN,
                         Act.SWITCH_OFF,
-                        "Speakers down and off: " + loud.stream().map(rig::name).collect(Collectors.joining(", ")),
+                        "Speakers down and off: " + rig.names(loud),
                         "Last up, first down: they would play every thump that comes now.")
                 .about(loud));
         draft.order(Steps.STOP, Steps.SPEAKERS_DOWN, Order.Strength.HABIT, "First the take is safe.");

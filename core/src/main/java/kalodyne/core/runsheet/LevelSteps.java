@@ -42,8 +42,7 @@ final class LevelSteps implements SheetPart {
         Setting(SheetRig rig, Draft draft) {
             this.rig = rig;
             this.draft = draft;
-            this.advised = FlowLevels.of(
-                    rig.levels().advised().followedOn(rig.levels().rig().flow()));
+            this.advised = rig.advised();
         }
 
         void all() {
@@ -150,6 +149,7 @@ final class LevelSteps implements SheetPart {
 
         // --- heard ---------------------------------------------------------------------------------------------
 
+        /** Speakers that hear the same are set alike. */
         private List<String> listeners(String last) {
             return rig.loudGroups().stream()
                     .filter(group -> group.contains(last))
@@ -224,7 +224,7 @@ final class LevelSteps implements SheetPart {
                             groups.computeIfAbsent(
                                             List.of(
                                                     place,
-                                                    group(plan.flow()
+                                                    listeners(plan.flow()
                                                             .points()
                                                             .get(index)
                                                             .station()),
@@ -241,11 +241,6 @@ final class LevelSteps implements SheetPart {
             ordered.sort((one, other) ->
                     Integer.compare(one.get(0).point(), other.get(0).point()));
             return ordered;
-        }
-
-        /** Speakers that hear the same are set alike. */
-        private Object group(String station) {
-            return listeners(station);
         }
 
         private static String id(List<Turned> group) {

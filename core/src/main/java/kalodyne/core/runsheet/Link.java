@@ -1,6 +1,7 @@
 package kalodyne.core.runsheet;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.findings.Place;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -117,6 +119,11 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
         return sockets.stream().map(spot -> patch.socket(spot).orElseThrow());
     }
 
+    /** Whether a place is one of its sockets or leads. */
+    boolean isAt(Place.Plugged place) {
+        return sockets.contains(new Spot(place.item(), place.part())) || leads().contains(place.item());
+    }
+
     boolean isOf(SignalKind kind) {
         return each().anyMatch(socket -> socket.signal() == kind);
     }
@@ -177,12 +184,18 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
                         + patch.devices()
                                 .get(sockets.get(sockets.size() - 1).item())
                                 .name()
-                : names.stream().distinct().map(name -> counted(names, name)).collect(Collectors.joining(", "));
+                : counted(names);
     }
 
-    private static String counted(List<String> all, String name) {
-        long count = all.stream().filter(name::equals).count();
-        return count == 1 ? name : count + " × " + name;
+    /** "Lead 7, 2 × Lead 15": each name once, with how often it is there. */
+    static String counted(List<String> names) {
+        return names.stream()
+                .distinct()
+                .map(name -> {
+                    int count = Collections.frequency(names, name);
+                    return count == 1 ? name : count + " × " + name;
+                })
+                .collect(Collectors.joining(", "));
     }
 
     private static String name(Lead lead) {

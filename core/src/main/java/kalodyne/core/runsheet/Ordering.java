@@ -3,12 +3,14 @@ package kalodyne.core.runsheet;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jgrapht.Graph;
 import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
 import org.jgrapht.graph.DirectedMultigraph;
+import org.jgrapht.traverse.BreadthFirstIterator;
 import org.jgrapht.traverse.TopologicalOrderIterator;
 
 /**
@@ -53,7 +55,7 @@ record Ordering(List<Step> steps, List<Order> kept, List<Order> broken, List<Lis
                 .forEach(id -> Set.copyOf(graph.outgoingEdgesOf(id)).forEach(graph::removeEdge));
         for (Order order : orders) {
             if (!order.isBinding()) {
-                if (Reach.leads(graph, order.after(), order.before())) {
+                if (leads(graph, order.after(), order.before())) {
                     broken.add(order);
                 } else {
                     graph.addEdge(order.before(), order.after(), order);
@@ -67,6 +69,17 @@ record Ordering(List<Step> steps, List<Order> kept, List<Order> broken, List<Lis
         List<Step> ordered = new ArrayList<>();
         new TopologicalOrderIterator<>(graph, first).forEachRemaining(id -> ordered.add(byId.get(id)));
         return new Ordering(ordered, kept, broken, circles);
+    }
+
+    /** Whether one step is before another, by whatever between them. */
+    private static boolean leads(Graph<String, Order> graph, String from, String to) {
+        Iterator<String> behind = new BreadthFirstIterator<>(graph, from);
+        while (behind.hasNext()) {
+            if (behind.next().equals(to)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static List<List<Step>> circles(Graph<String, Order> graph, Map<String, Step> byId) {

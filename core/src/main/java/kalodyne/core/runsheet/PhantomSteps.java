@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
@@ -16,6 +15,7 @@ import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Phantom;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Print;
 
 /** Phantom power: off while anything is plugged, on for what needs it, never where it harms, off and a wait before unplugging. */
 final class PhantomSteps implements SheetPart {
@@ -58,10 +58,6 @@ final class PhantomSteps implements SheetPart {
         }
     }
 
-    private static String names(SheetRig rig, List<String> ids) {
-        return ids.stream().map(rig::name).collect(Collectors.joining(", "));
-    }
-
     // --- on ----------------------------------------------------------------------------------------------------
 
     private static void on(SheetRig rig, PhantomSwitch each, Draft draft) {
@@ -71,9 +67,9 @@ final class PhantomSteps implements SheetPart {
                         Section.PHANTOM,
                         Act.PHANTOM_ON,
                         each.words(rig) + ": on",
-                        names(rig, each.needing()) + " works only with it.")
+                        rig.names(each.needing()) + " works only with it.")
                 .with("It cracks once, and the microphone needs some seconds.")
-                .telling("for " + names(rig, each.needing()))
+                .telling("for " + rig.names(each.needing()))
                 .noticing(Symptom.NO_SIGNAL)
                 .about(each.device()));
         each.links()
@@ -140,7 +136,7 @@ final class PhantomSteps implements SheetPart {
 
     /** Needed on one input and harmful on another of one switch: it stays off, and what would solve it is told. */
     private static void conflict(SheetRig rig, PhantomSwitch each, Draft draft) {
-        String needing = names(rig, each.needing());
+        String needing = rig.names(each.needing());
         String harmed = each.harmedWords(rig);
         String remedy = otherInput(rig, each)
                 .map(socket -> "Move " + needing + " to " + socket)
@@ -161,7 +157,7 @@ final class PhantomSteps implements SheetPart {
                         Steps.phantomOn(each.id()),
                         Section.PHANTOM,
                         Act.STOP,
-                        "Stop: " + remedy.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + remedy.substring(1),
+                        "Stop: " + Print.withinSentence(remedy),
                         needing + " needs phantom power, " + harmed + " must not get it; one switch feeds both.")
                 .with("Until then " + each.words(rig) + " stays off and " + needing + " gives nothing.")
                 .with(new Caution(Severity.HARM, "48 V harms " + harmed))

@@ -11,7 +11,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.DeviceControl;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.PowerSource;
@@ -134,8 +133,7 @@ record PhantomSwitch(
     private static boolean isOfAnother(SheetRig rig, Finding finding, List<Spot> sockets) {
         return finding.place() instanceof Place.Plugged at
                 && rig.links().stream()
-                        .filter(link -> link.sockets().contains(new Spot(at.item(), at.part()))
-                                || link.leads().contains(at.item()))
+                        .filter(link -> link.isAt(at))
                         .noneMatch(link -> link.sockets().stream().anyMatch(sockets::contains));
     }
 
@@ -174,11 +172,5 @@ record PhantomSwitch(
                         .map(spot -> rig.patch().socket(spot).orElseThrow().name())
                         .collect(Collectors.joining(", "))
                 + ")";
-    }
-
-    boolean hasMicrophone(SheetRig rig) {
-        return links.stream()
-                .flatMap(link -> link.devices().stream())
-                .anyMatch(id -> rig.device(id).kind() == DeviceKind.MICROPHONE);
     }
 }

@@ -6,11 +6,9 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Spot;
 
 /** Each lead with all its adapters in one step. What gives power when it is plugged belongs to the power. */
 final class PlugSteps implements SheetPart {
@@ -80,11 +78,10 @@ final class PlugSteps implements SheetPart {
                 .with(how(rig, link, fed))
                 .about(Stream.concat(link.devices().stream(), link.leads().stream())
                         .toList());
-        List<Finding> findings = findings(rig, link);
         Step told = fed.isPresent()
                 ? step.noticing(Symptom.LAMP_BLINKS, Symptom.DOES_NOT_FIT)
                 : step.noticing(Symptom.DOES_NOT_FIT);
-        return findings.stream()
+        return rig.findings(link).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .findFirst()
                 .map(worst ->
@@ -94,15 +91,6 @@ final class PlugSteps implements SheetPart {
 
     private static String remedy(Finding finding) {
         return finding.remedy().map(remedy -> " " + remedy.words() + ".").orElse("");
-    }
-
-    private static List<Finding> findings(SheetRig rig, Link link) {
-        return Finding.worstFirst(rig.joints().stream()
-                .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.place() instanceof Place.Plugged at
-                        && (link.sockets().contains(new Spot(at.item(), at.part()))
-                                || link.leads().contains(at.item())))
-                .toList());
     }
 
     private static String reason(SheetRig rig, Link link, Optional<String> fed) {

@@ -3,7 +3,6 @@ package kalodyne.core.runsheet;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
@@ -50,9 +49,7 @@ final class Preparing implements SheetPart {
         if (leads.isEmpty()) {
             return;
         }
-        String names = leads.size() <= MOST_NAMED
-                ? leads.stream().distinct().map(name -> counted(leads, name)).collect(Collectors.joining(", "))
-                : "";
+        String names = leads.size() <= MOST_NAMED ? Link.counted(leads) : "";
         draft.add(Step.of(
                         "ready:leads",
                         Section.BEFORE,
@@ -64,11 +61,6 @@ final class Preparing implements SheetPart {
                 .with("Look at each for bent pins, cracked shells and thin spots.")
                 .telling(Print.counted(leads.size(), "lead"))
                 .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
-    }
-
-    private static String counted(List<String> all, String name) {
-        long count = all.stream().filter(name::equals).count();
-        return count == 1 ? name : count + " × " + name;
     }
 
     private static void battery(SheetRig rig, String id, Draft draft) {

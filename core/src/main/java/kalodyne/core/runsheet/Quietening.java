@@ -59,8 +59,7 @@ final class Quietening implements SheetPart {
                         Steps.SPEAKERS_OFF,
                         Section.QUIET,
                         Act.SWITCH_OFF,
-                        "Speakers off, their level down: "
-                                + loud.stream().map(rig::name).collect(Collectors.joining(", ")),
+                        "Speakers off, their level down: " + rig.names(loud),
                         "Plugs that go in and gear that is switched on thump. Speakers that are on play it, and can break by it.")
                 .with(new Caution(Severity.HARM, "no plugging with speakers on"))
                 .about(loud));
@@ -85,7 +84,7 @@ final class Quietening implements SheetPart {
                         Steps.EARS_OFF,
                         Section.QUIET,
                         Act.EARS_OFF,
-                        phones.stream().map(rig::name).collect(Collectors.joining(", ")) + ": not on the ears",
+                        rig.names(phones) + ": not on the ears",
                         "Plugging and switching make cracks that hurt ears.")
                 .with(new Caution(Severity.HARM, "headphones off while connecting"))
                 .about(phones));
@@ -107,12 +106,7 @@ final class Quietening implements SheetPart {
                 .filter(id -> players.contains(id) && !knobs(rig, id).isEmpty())
                 .toList();
         if (!played.isEmpty()) {
-            draft.add(Step.of(
-                            "down:players",
-                            Section.QUIET,
-                            Act.TURN_DOWN,
-                            "Volume down: " + played.stream().map(rig::name).collect(Collectors.joining(", ")),
-                            REASON)
+            draft.add(Step.of("down:players", Section.QUIET, Act.TURN_DOWN, "Volume down: " + rig.names(played), REASON)
                     .about(played));
         }
         active.stream().filter(id -> !played.contains(id)).forEach(id -> down(rig, id, draft));

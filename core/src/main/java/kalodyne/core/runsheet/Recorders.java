@@ -19,7 +19,6 @@ import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.route.Captured;
@@ -135,7 +134,7 @@ final class Recorders {
     /** What sends data although no voltage that is known comes into it: a USB microphone, a player of records. */
     private void data() {
         for (String sender : rig.devices()) {
-            List<ChannelPair> pairs = sent(sender);
+            List<ChannelPair> pairs = Captured.sent(rig.device(sender));
             String recorder = host(sender);
             boolean isNew = lines.getOrDefault(recorder, List.of()).stream()
                     .noneMatch(
@@ -153,18 +152,9 @@ final class Recorders {
         }
     }
 
-    /** What a device sends to a computer. */
-    private List<ChannelPair> sent(String id) {
-        return rig.device(id).sockets().stream()
-                .filter(socket -> socket.signal() == SignalKind.DIGITAL)
-                .flatMap(socket -> socket.channels().stream())
-                .filter(pair -> pair.way() != Way.IN && !pair.channels().equalsIgnoreCase("MIDI"))
-                .toList();
-    }
-
     /** The pairs of sound that it sends apart: a mix with and a mix without the microphone. */
     List<ChannelPair> mixes(String sender) {
-        return sent(sender).stream()
+        return Captured.sent(rig.device(sender)).stream()
                 .filter(pair -> pair.carries().contains("mix"))
                 .toList();
     }

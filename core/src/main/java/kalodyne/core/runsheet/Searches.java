@@ -6,12 +6,10 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.BusLoad;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.runsheet.Search.Probe;
@@ -241,12 +239,9 @@ public final class Searches {
     // --- words -------------------------------------------------------------------------------------------------
 
     private List<Finding> findingsOf(List<Link> links) {
-        return rig.joints().stream()
-                .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.place() instanceof Place.Plugged at
-                        && links.stream()
-                                .anyMatch(link -> link.leads().contains(at.item())
-                                        || link.sockets().contains(new Spot(at.item(), at.part()))))
+        return links.stream()
+                .flatMap(link -> rig.findings(link).stream())
+                .distinct()
                 .toList();
     }
 

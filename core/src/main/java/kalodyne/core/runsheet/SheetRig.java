@@ -1,6 +1,7 @@
 package kalodyne.core.runsheet;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -10,7 +11,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Place;
 import kalodyne.core.gain.End;
+import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
@@ -37,6 +41,9 @@ public final class SheetRig {
     private final Intention intention;
     private final List<Link> links;
     private final List<List<String>> flows;
+    private final List<String> loud;
+    private final List<List<String>> loudGroups;
+    private final FlowLevels advised;
     private final Recorders recorders;
     private final List<PhantomSwitch> phantoms;
 
@@ -65,6 +72,9 @@ public final class SheetRig {
         this.intention = intention;
         links = Link.all(patch).stream().filter(Link::isWhole).toList();
         flows = lookForFlows();
+        loud = devices().stream().filter(this::isLoud).toList();
+        loudGroups = lookForLoudGroups();
+        advised = FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
         recorders = new Recorders(this);
         phantoms = PhantomSwitch.all(this);
     }
@@ -103,6 +113,11 @@ public final class SheetRig {
         return flows;
     }
 
+    /** The levels once every knob stands as advised. */
+    FlowLevels advised() {
+        return advised;
+    }
+
     Recorders recorders() {
         return recorders;
     }
@@ -121,6 +136,19 @@ public final class SheetRig {
 
     String name(String id) {
         return device(id).name();
+    }
+
+    /** "Left speaker, Right speaker". */
+    String names(Collection<String> ids) {
+        return ids.stream().map(this::name).collect(Collectors.joining(", "));
+    }
+
+    /** What was noticed at a link or in one of its leads, worst first. */
+    List<Finding> findings(Link link) {
+        return Finding.worstFirst(joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .filter(finding -> finding.place() instanceof Place.Plugged at && link.isAt(at))
+                .toList());
     }
 
     boolean isHost(String id) {
@@ -167,9 +195,8 @@ public final class SheetRig {
 
     /** What makes a noise in the room when something pops: powered speakers, and amplifiers of speakers. */
     boolean isLoud(String id) {
-        boolean isPoweredSpeaker = device(id).kind() == DeviceKind.SPEAKER
-                && isActive(id)
-                && powering(id).isPresent();
+        boolean isPoweredSpeaker =
+                device(id).kind() == DeviceKind.SPEAKER && powering(id).isPresent();
         return isPoweredSpeaker
                 || links().stream()
                         .filter(link -> link.isOf(SignalKind.SPEAKER))
@@ -177,14 +204,17 @@ public final class SheetRig {
     }
 
     List<String> loud() {
-        return devices().stream().filter(this::isLoud).toList();
+        return loud;
     }
 
     /** Loud ones that hear the same are switched together. */
     List<List<String>> loudGroups() {
+        return loudGroups;
+    }
+
+    private List<List<String>> lookForLoudGroups() {
         Map<Set<String>, List<String>> groups = new LinkedHashMap<>();
-        List<List<String>> flows = flows();
-        for (String id : loud()) {
+        for (String id : loud) {
             Set<String> heard = flows.stream()
                     .filter(pair -> pair.get(1).equals(id))
                     .map(pair -> pair.get(0))

@@ -4,12 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Station;
 import kalodyne.core.levels.Trace;
@@ -67,7 +64,7 @@ final class SignalWay {
                 .filter(each -> each.touches(from) && each.touches(to) && each.isAudio())
                 .findFirst();
         link.ifPresent(each -> {
-            causes.addAll(Searches.words(findings(each)));
+            causes.addAll(Searches.words(rig.findings(each)));
             causes.add("Push both ends of " + each.leadWords() + " in until they click: " + each.endWords() + ".");
             spare(each).ifPresent(lead -> causes.add("Swap it with " + lead.name() + ", which has the same plugs."));
         });
@@ -91,15 +88,6 @@ final class SignalWay {
                         .map(spot -> rig.patch().socket(spot).orElseThrow().name())
                         .findFirst())
                 .orElse(station.name());
-    }
-
-    private List<Finding> findings(Link link) {
-        return rig.joints().stream()
-                .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.place() instanceof Place.Plugged at
-                        && (link.leads().contains(at.item())
-                                || link.sockets().contains(new Spot(at.item(), at.part()))))
-                .toList();
     }
 
     /** Another lead of this rig with the same plugs. */

@@ -1,5 +1,6 @@
 package kalodyne.core.runsheet;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
@@ -10,7 +11,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.levels.LevelPlan;
@@ -48,10 +49,8 @@ final class TakeSteps implements SheetPart {
     }
 
     private static void test(SheetRig rig, Draft draft) {
-        FlowLevels advised = FlowLevels.of(
-                rig.levels().advised().followedOn(rig.levels().rig().flow()));
         DoubleSummaryStatistics peaks = rig.recorded().stream()
-                .map(trace -> LevelPlan.of(trace, advised))
+                .map(trace -> LevelPlan.of(trace, rig.advised()))
                 .mapToDouble(LevelPlan::endPeak)
                 .filter(Double::isFinite)
                 .summaryStatistics();
@@ -107,7 +106,7 @@ final class TakeSteps implements SheetPart {
                         + " beats a minute, with one bar of count-in. "
                 : "";
         if (passes.isEmpty()) {
-            draft.add(take(rig, "take", "The take", "", recorders).with(tempo + names(rig, recorders, "", 1)));
+            draft.add(take(rig, "take", "The take", recorders).with(tempo + names(rig, recorders)));
         }
         String before = "";
         for (int i = 0; i < passes.size(); i++) {
@@ -117,7 +116,6 @@ final class TakeSteps implements SheetPart {
                             rig,
                             "take:" + (i + 1),
                             "Pass " + (i + 1) + " of " + passes.size() + ": " + source + ", " + pass.part() + " alone",
-                            "",
                             recorders)
                     .with(tempo + "Mute the other parts. File: " + FileNames.of(rig.title(), source, pass.part(), 1));
             draft.add(step);
@@ -128,7 +126,7 @@ final class TakeSteps implements SheetPart {
         }
     }
 
-    private static Step take(SheetRig rig, String id, String title, String detail, Recorders recorders) {
+    private static Step take(SheetRig rig, String id, String title, Recorders recorders) {
         boolean hasCopy = recorders.ids().stream()
                 .flatMap(recorder -> recorders.senders(recorder).stream().filter(sender -> !sender.equals(recorder)))
                 .anyMatch(sender -> WITH_CARD.contains(rig.device(sender).kind()));
@@ -138,28 +136,26 @@ final class TakeSteps implements SheetPart {
                         Act.TAKE,
                         title + (hasCopy ? ": start the safety copy on the card too" : ""),
                         "This is what all of it is for.")
-                .with(detail)
-                .telling(
-                        Spans.words(java.time.Duration.ofMinutes(rig.intention().minutes())));
+                .telling(Spans.words(Duration.ofMinutes(rig.intention().minutes())));
     }
 
     /** Two mixes that come at once are two files. */
-    private static String names(SheetRig rig, Recorders recorders, String part, int number) {
+    private static String names(SheetRig rig, Recorders recorders) {
         List<String> names = recorders.ids().stream()
                 .flatMap(recorder -> recorders.senders(recorder).stream())
                 .filter(sender -> recorders.mixes(sender).size() > 1)
                 .flatMap(sender -> recorders.mixes(sender).stream()
                         .map(ChannelPair::carries)
-                        .map(carries -> FileNames.of(rig.title(), rig.name(sender), carries, number)))
+                        .map(carries -> FileNames.of(rig.title(), rig.name(sender), carries, 1)))
                 .toList();
         if (!names.isEmpty()) {
             return "Record all channels at once. Files: " + String.join(", ", names) + ".";
         }
         List<String> each = rig.players().stream()
-                .map(source -> FileNames.of(rig.title(), rig.name(source), part, number))
+                .map(source -> FileNames.of(rig.title(), rig.name(source), "", 1))
                 .toList();
         return each.isEmpty()
-                ? "File: " + FileNames.of(rig.title(), "take", part, number) + "."
+                ? "File: " + FileNames.of(rig.title(), "take", "", 1) + "."
                 : (each.size() == 1 ? "File: " : "Files: ") + String.join(", ", each) + ".";
     }
 
@@ -189,7 +185,7 @@ final class TakeSteps implements SheetPart {
                         Act.BACK_UP,
                         "Copy the takes to a second place, and open one of the copies",
                         "One copy is none. A copy that was never opened is none either.")
-                .with(new Caution(kalodyne.core.findings.Severity.WRONG, "before anything is cleared")));
+                .with(new Caution(Severity.WRONG, "before anything is cleared")));
         draft.order(Steps.does(Act.TAKE), "after:trim", Order.Strength.NEED, "First there must be something.");
         draft.order(Steps.does(Act.TAKE), "after:back-up", Order.Strength.NEED, "First there must be something.");
         recorders.ids().stream()

@@ -280,13 +280,18 @@ public final class SetupMapping extends Mapping {
                 dial);
     }
 
-    public Take take(JsonPlace place) {
-        Instant at = null;
+    /** A moment in time; null, and told, where it is none. */
+    Instant moment(JsonPlace place) {
         try {
-            at = Instant.parse(place.text("at"));
+            return Instant.parse(place.node().asText());
         } catch (DateTimeParseException e) {
-            problem(place.get("at"), "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z.");
+            problem(place, "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z.");
+            return null;
         }
+    }
+
+    public Take take(JsonPlace place) {
+        Instant at = moment(place.get("at"));
         Map<String, Double> positions = new LinkedHashMap<>();
         place.get("positions")
                 .node()
@@ -296,17 +301,16 @@ public final class SetupMapping extends Mapping {
                 .map(each -> new Inquiry.Tried(
                         each.text("test"), each.get("answer").node().asInt()))
                 .toList();
-        Instant when = at;
         return build(
                 place,
                 () -> new Take(
                         place.text("name"),
                         place.text("run"),
                         place.text("file"),
-                        when,
+                        at,
                         positions,
                         place.textOr("note", ""),
                         tried),
-                when);
+                at);
     }
 }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Instant;
-import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -132,7 +131,7 @@ public final class SheetMapping extends Mapping {
 
     /** Reads one of them. */
     public Sitting sitting(JsonPlace place) {
-        Instant begun = moment(place.get("begun"));
+        Instant begun = setups.moment(place.get("begun"));
         List<Tick> ticks = place.get("ticks").items().stream().map(this::tick).toList();
         Wiring wiring = setups.wiring(place);
         Settings settings = setups.settings(place);
@@ -144,7 +143,7 @@ public final class SheetMapping extends Mapping {
     }
 
     private Tick tick(JsonPlace place) {
-        Instant at = moment(place.get("at"));
+        Instant at = setups.moment(place.get("at"));
         Tick.Outcome outcome = Stream.of(Tick.Outcome.values())
                 .filter(each -> each.word().equals(place.text("outcome")))
                 .findFirst()
@@ -159,14 +158,5 @@ public final class SheetMapping extends Mapping {
                         place.textOr("note", ""),
                         place.texts("photos")),
                 at);
-    }
-
-    private Instant moment(JsonPlace place) {
-        try {
-            return Instant.parse(place.node().asText());
-        } catch (DateTimeParseException e) {
-            problem(place, "This is not a moment in time.", "Write it as 2026-03-01T18:30:00Z.");
-            return null;
-        }
     }
 }
