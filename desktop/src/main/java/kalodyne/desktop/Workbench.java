@@ -12,6 +12,7 @@ import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
 import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.model.RecordingModel;
@@ -35,6 +36,7 @@ public final class Workbench implements AutoCloseable {
     private PlugModel plugs;
     private final TakesModel takes;
     private final SheetModel sheet;
+    private final PaperModel paper;
     private final RecordingModel recording;
     private final PlaybackModel playback;
     private final Jobs jobs = new Jobs();
@@ -52,6 +54,7 @@ public final class Workbench implements AutoCloseable {
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
         this.sheet = new SheetModel(studio, clock, System::nanoTime);
+        this.paper = new PaperModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
@@ -63,7 +66,7 @@ public final class Workbench implements AutoCloseable {
                         new ShelfRoom(this::shelf),
                         new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
-                        new SheetRoom(studio, sheet),
+                        new SheetRoom(studio, sheet, paper),
                         new TakesRoom(studio, takes, recording, playback),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
@@ -116,6 +119,10 @@ public final class Workbench implements AutoCloseable {
 
     public SheetModel sheet() {
         return sheet;
+    }
+
+    public PaperModel paper() {
+        return paper;
     }
 
     public RecordingModel recording() {

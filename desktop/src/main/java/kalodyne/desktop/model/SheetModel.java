@@ -1,7 +1,6 @@
 package kalodyne.desktop.model;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -12,21 +11,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.LongSupplier;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.files.WholeFile;
 import kalodyne.core.gear.DeviceKind;
-import kalodyne.core.paper.LabelSheet;
-import kalodyne.core.paper.LeadLabels;
-import kalodyne.core.paper.PaperSize;
-import kalodyne.core.paper.PatchListPaper;
-import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.Countdown;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.Order;
-import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.RunSheet;
@@ -384,39 +375,6 @@ public final class SheetModel {
                 .findFirst()
                 .or(() -> players.stream().findFirst())
                 .orElse("");
-    }
-
-    // --- paper -------------------------------------------------------------------------------------------------
-
-    /** Something that can be printed: its name, and how it comes about. */
-    public record Printable(String name, String paper, Supplier<byte[]> pdf) {}
-
-    /** All that can be printed of this setup. */
-    public List<Printable> printables() {
-        String name = studio.studio().name();
-        String setup = studio.setup().name();
-        List<PatchList.Row> rows = PatchList.of(studio.levels().rig().patch());
-        List<Printable> all = new ArrayList<>();
-        for (PaperSize size : PaperSize.values()) {
-            all.add(new Printable("Run sheet", size.word(), () -> RunSheetPaper.of(state().sheet(), name, size)));
-            all.add(new Printable("Patch list", size.word(), () -> PatchListPaper.of(rows, name, setup, size)));
-        }
-        for (LabelSheet sheet : LabelSheet.values()) {
-            all.add(new Printable("Lead labels", sheet.word(), () -> LeadLabels.of(rows, sheet, 0)));
-        }
-        return all;
-    }
-
-    /** Writes it as a PDF document; says where it is, or why not. */
-    public void print(Path file, Printable what) {
-        try {
-            WholeFile.write(file, ByteBuffer.wrap(what.pdf().get()));
-            studio.tell(what.name() + ": ready to print", file + ", " + what.paper() + ", black and white.");
-        } catch (IOException e) {
-            studio.notice(
-                    what.name() + ": was not written",
-                    file + ": " + e.getMessage() + ". Choose a folder that you may write in, on a disk with room.");
-        }
     }
 
     // --- what is intended --------------------------------------------------------------------------------------

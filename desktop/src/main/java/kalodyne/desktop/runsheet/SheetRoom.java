@@ -6,6 +6,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.runsheet.Step;
+import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.Command;
@@ -15,13 +16,15 @@ import kalodyne.desktop.shell.Room;
 public final class SheetRoom implements Room {
     private final StudioModel studio;
     private final SheetModel sheet;
+    private final PaperModel paper;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private SheetView view;
     private SheetAside aside;
 
-    public SheetRoom(StudioModel studio, SheetModel sheet) {
+    public SheetRoom(StudioModel studio, SheetModel sheet, PaperModel paper) {
         this.studio = studio;
         this.sheet = sheet;
+        this.paper = paper;
         sheet.stateProperty().addListener(change -> report.set(report()));
         report.set(report());
     }
@@ -43,7 +46,7 @@ public final class SheetRoom implements Room {
 
     private SheetView view() {
         if (view == null) {
-            view = new SheetView(sheet, studio);
+            view = new SheetView(sheet, paper, studio);
             sheet.look();
         }
         return view;

@@ -35,6 +35,7 @@ import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
 
@@ -44,6 +45,7 @@ final class SheetView extends VBox {
     private static final double TENTH_OF_SECOND = 100;
 
     private final SheetModel sheet;
+    private final PaperModel paper;
     private final StudioModel studio;
     private final Label sentence = new Label();
     private final Label second = new Label();
@@ -56,8 +58,9 @@ final class SheetView extends VBox {
     private final Timeline clock = new Timeline();
     private final StepCard card;
 
-    SheetView(SheetModel sheet, StudioModel studio) {
+    SheetView(SheetModel sheet, PaperModel paper, StudioModel studio) {
         this.sheet = sheet;
+        this.paper = paper;
         this.studio = studio;
         this.card = new StepCard(sheet);
         getStyleClass().add("room");
@@ -80,7 +83,7 @@ final class SheetView extends VBox {
         print.managedProperty().bind(print.visibleProperty());
         print.getItems().add(new MenuItem("…"));
         print.setOnShowing(event -> print.getItems()
-                .setAll(sheet.printables().stream().map(this::printItem).toList()));
+                .setAll(paper.printables().stream().map(this::printItem).toList()));
         scroll.setId("sheet-scroll");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -95,20 +98,20 @@ final class SheetView extends VBox {
         show();
     }
 
-    private MenuItem printItem(SheetModel.Printable what) {
+    private MenuItem printItem(PaperModel.Printable what) {
         MenuItem item = new MenuItem(what.name() + ", " + what.paper() + "…");
         item.setOnAction(event -> print(what));
         return item;
     }
 
-    private void print(SheetModel.Printable what) {
+    private void print(PaperModel.Printable what) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Where to put the document");
         chooser.setInitialFileName(
                 what.name() + " " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf");
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF documents", "*.pdf"));
         Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
-                .ifPresent(file -> sheet.print(file.toPath(), what));
+                .ifPresent(file -> paper.print(file.toPath(), what));
     }
 
     // --- keys --------------------------------------------------------------------------------------------------

@@ -15,6 +15,7 @@ import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
@@ -220,12 +221,13 @@ class SheetRoomTest {
     @ParameterizedTest
     @CsvSource({"sheet.pdf, ready to print", "boathouse.kalodyne/sheet.pdf, was not written"})
     void it_is_printed_or_said_why_not(String name, String told) {
-        List<SheetModel.Printable> all = Desk.onScreen(() -> sheet().printables());
-        assertThat(all).extracting(SheetModel.Printable::name).contains("Run sheet", "Patch list", "Lead labels");
-        for (SheetModel.Printable what : all) {
+        List<PaperModel.Printable> all =
+                Desk.onScreen(() -> desk.workbench().paper().printables());
+        assertThat(all).extracting(PaperModel.Printable::name).contains("Run sheet", "Patch list", "Lead labels");
+        for (PaperModel.Printable what : all) {
             Path file = folder.resolve(name);
             Desk.onScreen(() -> {
-                sheet().print(file, what);
+                desk.workbench().paper().print(file, what);
                 return null;
             });
             assertThat(desk.workbench()
