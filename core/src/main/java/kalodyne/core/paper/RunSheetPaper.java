@@ -2,7 +2,6 @@ package kalodyne.core.paper;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import kalodyne.core.findings.Finding;
@@ -11,8 +10,6 @@ import kalodyne.core.paper.Pages.Style;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.Step;
-import kalodyne.core.sums.Spans;
-import kalodyne.core.units.Print;
 
 /** A run sheet to tick with a pencil. */
 public final class RunSheetPaper {
@@ -44,10 +41,7 @@ public final class RunSheetPaper {
         int count = sheet.steps().size();
         String about = count == 0
                 ? "Nothing is plugged in this setup, so there is nothing to do."
-                : studio + " · " + Print.counted(count, "step") + ", about "
-                        + Spans.words(Duration.ofMinutes(
-                                Math.max(1, Math.round(sheet.untilTake().toSeconds() / 60.0))))
-                        + " until the first take · date ____________";
+                : studio + " · " + sheet.summary() + " · date ____________";
         pages.paragraph(pages.wrapped(about, Style.TEXT, width(0)), Style.TEXT, pages.left());
         pages.down(GAP);
         for (Finding finding : sheet.findings()) {

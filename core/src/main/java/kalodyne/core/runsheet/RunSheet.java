@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.sums.Spans;
+import kalodyne.core.units.Print;
 
 /**
  * The ordered steps for a setup.
@@ -68,6 +70,13 @@ public record RunSheet(
         int more = titles.size() - MOST_TOLD;
         return String.join(", ", titles.subList(0, Math.min(MOST_TOLD, titles.size())))
                 + (more > 0 ? " and " + more + " more" : "");
+    }
+
+    /** "54 steps, about 20 min until the first take"; in whole minutes, one at least. */
+    public String summary() {
+        long minutes = Math.max(1, Math.round(untilTake().toSeconds() / 60.0));
+        return Print.counted(steps.size(), "step") + ", about " + Spans.words(Duration.ofMinutes(minutes))
+                + " until the first take";
     }
 
     /** How long it takes until the first take can be made; a rough sum of common practice. */

@@ -1,6 +1,5 @@
 package kalodyne.desktop.runsheet;
 
-import java.time.Duration;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
@@ -31,8 +30,6 @@ import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
-import kalodyne.core.sums.Spans;
-import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.PaperModel;
@@ -192,10 +189,7 @@ final class SheetView extends VBox {
             return "Nothing is plugged in this setup yet";
         }
         if (state.sitting().isEmpty()) {
-            return Print.counted(count, "step") + ", about "
-                    + Spans.words(Duration.ofMinutes(
-                            Math.max(1, Math.round(state.sheet().untilTake().toSeconds() / 60.0))))
-                    + " until the first take";
+            return state.sheet().summary();
         }
         return state.progress().done() + " of " + count + " done"
                 + state.progress()
