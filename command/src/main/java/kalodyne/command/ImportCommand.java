@@ -3,17 +3,21 @@ package kalodyne.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicReference;
 import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.exchange.ImportPlan;
+import kalodyne.core.exchange.Parcel;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.takes.Progress;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -25,7 +29,9 @@ import picocli.CommandLine.Parameters;
         description = "Bring JSON, a table or another studio into a studio file. It can be undone in the window.",
         footer = {"", "Exit status: 0 when all came in, 2 when nothing did."})
 public final class ImportCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "FILE", description = "JSON of a studio or a setup, a table (.csv), or a studio file.")
+    @Parameters(
+            paramLabel = "FILE",
+            description = "JSON of a studio or a setup, a table (.csv), a studio file, or a parcel (.zip).")
     private Path file;
 
     @Option(
@@ -57,6 +63,7 @@ public final class ImportCommand implements Callable<Integer> {
         Clock clock = Clock.system(ZoneId.systemDefault());
         try {
             Studio incoming = AnyStudio.read(file);
+            Optional<Parcel> parcel = Parcel.isOne(file) && !dry ? Optional.of(Parcel.open(file)) : Optional.empty();
             try (OpenStudio open = StudioFile.open(studio, Studio.empty(), clock)) {
                 if (open.isReadOnly()) {
                     output.complain(studio + ": " + open.readOnlyBecause());
@@ -64,6 +71,9 @@ public final class ImportCommand implements Callable<Integer> {
                 }
                 if (!open.rescued().isEmpty()) {
                     output.complain(studio + " was damaged. " + open.rescued());
+                }
+                if (parcel.isPresent()) {
+                    incoming = parcel.get().unpack(studio.toAbsolutePath().getParent(), Progress.NONE);
                 }
                 ImportPlan plan =
                         ImportPlan.of(open.studio(), incoming, copy ? ImportPlan.Mode.COPY : ImportPlan.Mode.MERGE);
@@ -78,8 +88,11 @@ public final class ImportCommand implements Callable<Integer> {
             }
         } catch (UnreadableFile e) {
             output.complain(e.getMessage());
-            return Output.NOT_READ;
+        } catch (IOException e) {
+            output.complain(file + ": its recordings could not be unpacked beside " + studio + ": " + e.getMessage()
+                    + ". Nothing came in. Free some space, or choose another folder.");
         }
+        return Output.NOT_READ;
     }
 
     private String apply(OpenStudio open, ImportPlan plan, Clock clock) {

@@ -45,7 +45,7 @@ public final class Output {
 
     /** What was noticed, under what it belongs to. */
     void finding(Finding finding) {
-        line("  " + finding.severity().word() + ": " + finding.title() + ". " + finding.text());
+        line("  " + finding.inOneLine() + ". " + finding.text());
     }
 
     public void complain(String text) {

@@ -20,6 +20,7 @@ import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.core.exchange.ParcelWriter;
 import kalodyne.core.exchange.StudioReader;
 import kalodyne.core.exchange.StudioWriter;
 import kalodyne.core.json.JsonFormat;
@@ -28,6 +29,7 @@ import kalodyne.core.setup.SetupWriter;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.takes.Progress;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.Test;
@@ -426,6 +428,21 @@ class CommandsTest {
                 .isEqualTo("changed");
         assertThat(StudioFile.read(file).lead("lead-7").orElseThrow().colour()).isEqualTo("pink");
         assertThat(folder.resolve("backups")).isDirectoryContaining("glob:**.kalodyne");
+    }
+
+    /** A setup that somebody handed on comes in with its recordings. */
+    @Test
+    void a_parcel_comes_in_with_its_recordings() throws IOException {
+        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Path parcel = folder.resolve("trio.zip");
+        ParcelWriter.write(parcel, studio, studio.setups().get(0), folder, Progress.NONE);
+        Path theirs = Files.createDirectories(folder.resolve("theirs")).resolve("own.kalodyne");
+        assertThat(run(new ImportCommand(output), parcel, "--into", theirs)).isZero();
+        assertThat(StudioFile.read(theirs).setups().get(0).takes())
+                .hasSize(2)
+                .allSatisfy(take -> assertThat(theirs.resolveSibling(take.file()))
+                        .hasSameBinaryContentAs(folder.resolve("takes")
+                                .resolve(Path.of(take.file()).getFileName())));
     }
 
     @Test

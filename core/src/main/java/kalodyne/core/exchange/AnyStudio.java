@@ -9,7 +9,7 @@ import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 
-/** Reads a studio from whatever holds one: a studio file, JSON of a studio or a setup, a table of gear. */
+/** Reads a studio from whatever holds one: a studio file, JSON of a studio or a setup, a table of gear, a parcel. */
 public final class AnyStudio {
     private static final int LONGEST_MAGIC = 16;
 
@@ -25,6 +25,9 @@ public final class AnyStudio {
                 file.getFileName() == null ? "" : file.getFileName().toString().toLowerCase(Locale.ROOT);
         if (name.endsWith(StudioFile.EXTENSION) || isDatabase(file)) {
             return StudioFile.read(file);
+        }
+        if (Parcel.isOne(file)) {
+            return Parcel.open(file).studio();
         }
         return name.endsWith(".csv") || name.endsWith(".tsv") || name.endsWith(".txt")
                 ? StudioTables.read(file)

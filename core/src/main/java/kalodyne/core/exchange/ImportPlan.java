@@ -133,10 +133,7 @@ public record ImportPlan(List<Line> lines, Studio result) {
 
         /** What is plugged follows the gear to its new marks. */
         private Setup pluggedAnew(Setup setup) {
-            return setup.withWiring(setup.wiring().renamed(this::anew))
-                    .withSettings(setup.settings().renamed(this::anew))
-                    .with(setup.intention().renamed(mark -> renamed.getOrDefault(mark, mark)))
-                    .withWish(setup.wish().map(wish -> wish.renamed(mark -> renamed.getOrDefault(mark, mark))));
+            return setup.renamed(this::anew);
         }
 
         private Spot anew(Spot spot) {

@@ -1,7 +1,10 @@
 package kalodyne.core.files;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.ByteBuffer;
+import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,16 +22,35 @@ public final class WholeFile {
      * @param bytes from its position to its limit
      */
     public static void write(Path file, ByteBuffer bytes) throws IOException {
+        write(file, out -> Channels.newChannel(out).write(bytes));
+    }
+
+    /** Writes what a file is to hold. */
+    @FunctionalInterface
+    public interface Content {
+        void write(OutputStream out) throws IOException;
+    }
+
+    /**
+     * Writes a file that may be too large to be held in memory. What was begun is taken away again where it fails.
+     *
+     * @param file its folder is made if it is not there
+     */
+    public static void write(Path file, Content content) throws IOException {
         Path target = file.toAbsolutePath();
         Files.createDirectories(target.getParent());
         Path part = target.resolveSibling(target.getFileName() + ".part");
-        try (FileChannel channel = FileChannel.open(
-                part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
+        try {
+            try (FileChannel channel = FileChannel.open(
+                    part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+                OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel));
+                content.write(out);
+                out.flush();
+                channel.force(true);
             }
-            channel.force(true);
+            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(part);
         }
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     }
 }

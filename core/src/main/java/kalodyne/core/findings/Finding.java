@@ -43,6 +43,11 @@ public record Finding(
         return new Finding(code, severity, place, figure, title, text, other, confidence);
     }
 
+    /** "wrong: This lead only charges": where neither shape nor colour can tell how bad it is. */
+    public String inOneLine() {
+        return severity.word() + ": " + title;
+    }
+
     /** Worst first; rules of one severity stay in the order given. */
     public static List<Finding> worstFirst(List<Finding> findings) {
         return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();

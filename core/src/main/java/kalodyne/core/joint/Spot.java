@@ -1,5 +1,6 @@
 package kalodyne.core.joint;
 
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -24,13 +25,16 @@ public record Spot(String item, String part) {
      * @throws UnreadableQuantity where it is something else
      */
     public static Spot read(String text) {
+        return known(text)
+                .orElseThrow(() -> new UnreadableQuantity(
+                        "“" + Names.shown(text) + "” is neither a socket nor an end of a lead.",
+                        "Write for example bass-synth.out or lead-7.a."));
+    }
+
+    /** Reads the same where it is one; empty where it is something else. */
+    public static Optional<Spot> known(String text) {
         Matcher matcher = FORM.matcher(text);
-        if (!matcher.matches()) {
-            throw new UnreadableQuantity(
-                    "“" + Names.shown(text) + "” is neither a socket nor an end of a lead.",
-                    "Write for example bass-synth.out or lead-7.a.");
-        }
-        return new Spot(matcher.group(1), matcher.group(2));
+        return matcher.matches() ? Optional.of(new Spot(matcher.group(1), matcher.group(2))) : Optional.empty();
     }
 
     /** The mark of the device or kind of lead, without the number of one among several. */

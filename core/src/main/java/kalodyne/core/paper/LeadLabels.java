@@ -20,7 +20,7 @@ public final class LeadLabels {
     private LeadLabels() {}
 
     /** Something to be written on one label. */
-    private record Label(int number, PatchList.End here, String there, String lead) {}
+    private record Label(int number, String side, PatchList.End here, String there, String lead) {}
 
     /**
      * The labels as a PDF document.
@@ -58,6 +58,7 @@ public final class LeadLabels {
                             .orElse("");
                     labels.add(new Label(
                             row.number(),
+                            row.side(),
                             end,
                             there,
                             row.lead() + (row.colour().isEmpty() ? "" : ", " + row.colour())));
@@ -72,7 +73,7 @@ public final class LeadLabels {
         float top = sheet.y(place) - PAD / 2;
         pages.at(top);
         pages.text(String.valueOf(label.number()), NUMBER, x, NUMBER.size());
-        String side = label.here().side();
+        String side = label.side();
         if (!side.isEmpty()) {
             pages.text(side, HERE, x, NUMBER.size() + HERE.line());
         }

@@ -43,6 +43,10 @@ final class Pages implements Closeable {
         Weight(String resource) {
             this.resource = resource;
         }
+
+        String resource() {
+            return resource;
+        }
     }
 
     /** How a text is set. */

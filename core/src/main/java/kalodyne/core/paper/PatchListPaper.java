@@ -46,7 +46,10 @@ public final class PatchListPaper {
             row(
                     List.of(
                             String.valueOf(each.number()),
-                            each.lead().isEmpty() ? "its own plug" : each.lead(),
+                            (each.lead().isEmpty() ? "its own plug" : each.lead())
+                                    + each.caution()
+                                            .map(worst -> ". " + worst.inOneLine())
+                                            .orElse(""),
                             each.colour(),
                             words(each.from()),
                             each.to().stream().map(PatchListPaper::words).collect(Collectors.joining("; "))),

@@ -19,8 +19,13 @@ final class WoffFont {
 
     /** The font of a resource beside this class. */
     static byte[] unpacked(String resource) {
+        return unpack(packed(resource));
+    }
+
+    /** The same as it ships. */
+    static byte[] packed(String resource) {
         try (InputStream in = WoffFont.class.getResourceAsStream(resource)) {
-            return unpack(in.readAllBytes());
+            return in.readAllBytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerKind;
@@ -19,6 +20,7 @@ import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules.Checked;
 
 /**
  * What one plugs in one go: leads with their adapters that hang together, and those beside them that join the same devices for
@@ -122,6 +124,14 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
     /** Whether a place is one of its sockets or leads. */
     boolean isAt(Place.Plugged place) {
         return sockets.contains(new Spot(place.item(), place.part())) || leads().contains(place.item());
+    }
+
+    /** What was noticed at it or in one of its leads, worst first. */
+    List<Finding> noticed(List<Checked> joints) {
+        return Finding.worstFirst(joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .filter(finding -> finding.place() instanceof Place.Plugged at && isAt(at))
+                .toList());
     }
 
     boolean isOf(SignalKind kind) {

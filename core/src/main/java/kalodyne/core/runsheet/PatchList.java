@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules.Checked;
 
 /** What is plugged into what, lead by lead, with a number for each: for paper, tables and labels. */
 public final class PatchList {
@@ -20,15 +23,32 @@ public final class PatchList {
      * @param lead "Lead 4 with Little adapter"; empty where a device has a plug of its own
      * @param colour as a word; may be empty
      * @param ends the sockets that it joins, what gives first
+     * @param noticed what is to be known of it, worst first
      */
-    public record Row(int number, String lead, String colour, List<End> ends) {
+    public record Row(int number, String lead, String colour, List<End> ends, List<Finding> noticed) {
         public Row {
             ends = List.copyOf(ends);
+            noticed = List.copyOf(noticed);
+        }
+
+        /** What must be told wherever it is shown: the worst, where that is harmful or wrong. */
+        public Optional<Finding> caution() {
+            return noticed.stream().findFirst().filter(worst -> worst.severity().compareTo(Severity.WRONG) <= 0);
         }
 
         /** Where the signal comes from. */
         public End from() {
             return ends.get(0);
+        }
+
+        /** "left" or "right" where all ends that tell agree: a lead of the left side is so at both ends. */
+        public String side() {
+            List<String> told = ends.stream()
+                    .map(End::side)
+                    .filter(side -> !side.isEmpty())
+                    .distinct()
+                    .toList();
+            return told.size() == 1 ? told.get(0) : "";
         }
 
         /** Where it goes to; several for a splitter. */
@@ -40,20 +60,25 @@ public final class PatchList {
     /**
      * A socket at an end.
      *
+     * @param spot where it is
      * @param device its name
      * @param socket its name
      * @param connector which it is
      * @param side "left" or "right" where it carries one of both; else empty
      */
-    public record End(String device, String socket, String connector, String side) {
+    public record End(Spot spot, String device, String socket, String connector, String side) {
         /** "Bass synth, Output". */
         public String words() {
             return device + ", " + socket;
         }
     }
 
-    /** All leads of a patch that join something, in the order in which they were plugged. */
-    public static List<Row> of(Patch patch) {
+    /**
+     * All leads of a patch that join something, in the order in which they were plugged.
+     *
+     * @param joints what comes of it
+     */
+    public static List<Row> of(Patch patch, List<Checked> joints) {
         List<Row> rows = new ArrayList<>();
         for (Link link : Link.apart(patch)) {
             if (link.isWhole()) {
@@ -68,7 +93,8 @@ public final class PatchList {
                                 .filter(colour -> !colour.isEmpty())
                                 .findFirst()
                                 .orElse(""),
-                        link.sockets().stream().map(spot -> end(patch, spot)).toList()));
+                        link.sockets().stream().map(spot -> end(patch, spot)).toList(),
+                        link.noticed(joints)));
             }
         }
         return rows;
@@ -77,6 +103,7 @@ public final class PatchList {
     private static End end(Patch patch, Spot spot) {
         Socket socket = patch.socket(spot).orElseThrow();
         return new End(
+                spot,
                 patch.devices().get(spot.item()).name(),
                 socket.name(),
                 socket.connector().word(),

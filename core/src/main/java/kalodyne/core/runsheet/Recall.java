@@ -6,12 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceControl;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
@@ -49,17 +44,11 @@ public record Recall(List<Difference> differences) {
     /**
      * Compares two rigs.
      *
-     * @param device the device of a mark, if it is still there
-     * @param lead the lead of a mark
+     * @param words how gear is called
      */
     public static Recall between(
-            Wiring then,
-            Settings thenSettings,
-            Wiring now,
-            Settings nowSettings,
-            Function<String, Optional<Device>> device,
-            Function<String, Optional<Lead>> lead) {
-        Comparing comparing = new Comparing(device, lead);
+            Wiring then, Settings thenSettings, Wiring now, Settings nowSettings, SpotWords words) {
+        Comparing comparing = new Comparing(words);
         comparing.plugs(then, now);
         comparing.switches(then, now);
         comparing.knobs(thenSettings, nowSettings);
@@ -69,13 +58,11 @@ public record Recall(List<Difference> differences) {
     private static final class Comparing {
         private static final String NOTHING = "nowhere";
 
-        private final Function<String, Optional<Device>> device;
-        private final Function<String, Optional<Lead>> lead;
+        private final SpotWords words;
         private final List<Difference> found = new ArrayList<>();
 
-        Comparing(Function<String, Optional<Device>> device, Function<String, Optional<Lead>> lead) {
-            this.device = device;
-            this.lead = lead;
+        Comparing(SpotWords words) {
+            this.words = words;
         }
 
         // --- plugs ---------------------------------------------------------------------------------------------
@@ -90,16 +77,16 @@ public record Recall(List<Difference> differences) {
                 Optional<Spot> before = Optional.ofNullable(was.get(plug));
                 Optional<Spot> after = Optional.ofNullable(is.get(plug));
                 if (!before.equals(after)) {
-                    String name = plugName(plug);
-                    String there = before.map(this::socketName).orElse(NOTHING);
+                    String name = words.plug(plug);
+                    String there = before.map(words::socket).orElse(NOTHING);
                     found.add(new Difference(
                             name,
                             before.isPresent() ? "in " + there : there,
-                            after.map(spot -> "in " + socketName(spot)).orElse(NOTHING),
+                            after.map(spot -> "in " + words.socket(spot)).orElse(NOTHING),
                             before.isEmpty()
                                     ? "Unplug " + name
                                     : "Plug " + name + " into " + there
-                                            + after.map(spot -> ", not " + socketName(spot))
+                                            + after.map(spot -> ", not " + words.socket(spot))
                                                     .orElse("")));
                 }
             }
@@ -111,25 +98,6 @@ public record Recall(List<Difference> differences) {
                             Plugging::plug, Plugging::socket, (one, other) -> one, LinkedHashMap::new));
         }
 
-        private String plugName(Spot plug) {
-            return lead.apply(plug.kind())
-                    .map(it -> it.ends().stream()
-                            .filter(end -> end.id().equals(plug.part()))
-                            .map(end -> it.name() + ", " + (end.name().isEmpty() ? end.words() : end.name()))
-                            .findFirst()
-                            .orElse(it.name()))
-                    .orElseGet(() -> socketName(plug));
-        }
-
-        private String socketName(Spot spot) {
-            return device.apply(spot.item())
-                    .map(it -> it.name() + ", "
-                            + it.socket(spot.part())
-                                    .map(socket -> socket.name())
-                                    .orElse(spot.part()))
-                    .orElseGet(() -> lead.apply(spot.kind()).map(Lead::name).orElse(spot.item()));
-        }
-
         // --- switches and knobs --------------------------------------------------------------------------------
 
         void switches(Wiring then, Wiring now) {
@@ -137,7 +105,7 @@ public record Recall(List<Difference> differences) {
             positions(now).forEach((spot, at) -> {
                 String before = was.get(spot);
                 if (before != null && !before.equals(at)) {
-                    String name = controlName(spot);
+                    String name = words.control(spot);
                     found.add(new Difference(name, before, at, "Set " + name + " to " + before));
                 }
             });
@@ -156,33 +124,14 @@ public record Recall(List<Difference> differences) {
                 Double before = then.positions().get(spot);
                 double after = now.positions().get(spot);
                 if (before != null && Math.abs(before - after) > SAME_PLACE) {
-                    String name = controlName(spot);
+                    String name = words.control(spot);
                     found.add(new Difference(
                             name,
-                            clock(spot, before),
-                            clock(spot, after),
-                            "Turn " + name + " to " + clock(spot, before)));
+                            words.clock(spot, before),
+                            words.clock(spot, after),
+                            "Turn " + name + " to " + words.clock(spot, before)));
                 }
             }
-        }
-
-        private Optional<DeviceControl> control(Spot spot) {
-            return device.apply(spot.item()).stream()
-                    .flatMap(it -> it.controls().stream())
-                    .filter(control -> control.id().equals(spot.part()))
-                    .findFirst();
-        }
-
-        private String controlName(Spot spot) {
-            String owner = device.apply(spot.item()).map(Device::name).orElse(spot.item());
-            return owner + ", " + control(spot).map(DeviceControl::name).orElse(spot.part());
-        }
-
-        private String clock(Spot spot, double position) {
-            return control(spot)
-                    .flatMap(control -> control.taper()
-                            .map(taper -> new Control(control.name(), taper, control.dial(), position).clock()))
-                    .orElse(Math.round(100 * position) + " %");
         }
     }
 }

@@ -12,7 +12,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.Place;
 import kalodyne.core.gain.End;
 import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gear.Device;
@@ -145,10 +144,7 @@ public final class SheetRig {
 
     /** What was noticed at a link or in one of its leads, worst first. */
     List<Finding> findings(Link link) {
-        return Finding.worstFirst(joints.stream()
-                .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.place() instanceof Place.Plugged at && link.isAt(at))
-                .toList());
+        return link.noticed(joints);
     }
 
     boolean isHost(String id) {

@@ -49,7 +49,7 @@ public record Sitting(String name, Instant begun, boolean isOver, List<Tick> tic
                 : with(step, Tick.Outcome.OPEN, at).changing(step, at, change);
     }
 
-    private Sitting withTicks(List<Tick> newTicks) {
+    public Sitting withTicks(List<Tick> newTicks) {
         return new Sitting(name, begun, isOver, newTicks, wiring, settings);
     }
 

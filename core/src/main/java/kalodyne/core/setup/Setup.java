@@ -3,8 +3,10 @@ package kalodyne.core.setup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Wish;
@@ -84,6 +86,37 @@ public record Setup(
         return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, intention, sittings);
     }
 
+    /** The same with the marks of gear changed, in what is plugged now and in what was when takes and sittings were made. */
+    public Setup renamed(UnaryOperator<Spot> anew) {
+        UnaryOperator<String> mark = id -> anew.apply(new Spot(id, "any")).item();
+        return new Setup(
+                id,
+                name,
+                runs,
+                wiring.renamed(anew),
+                settings.renamed(anew),
+                wish.map(each -> each.renamed(mark)),
+                takes.stream().map(take -> take.renamed(anew)).toList(),
+                intention.renamed(mark),
+                sittings.stream()
+                        .map(each -> each.with(
+                                each.wiring().renamed(anew), each.settings().renamed(anew)))
+                        .toList());
+    }
+
+    /** With its recordings and its photographs under other names. */
+    public Setup withFiles(UnaryOperator<String> takeFile, UnaryOperator<String> photo) {
+        return withTakes(takes.stream()
+                        .map(take -> take.withFile(takeFile.apply(take.file())))
+                        .toList())
+                .withSittings(sittings.stream()
+                        .map(sitting -> sitting.withTicks(sitting.ticks().stream()
+                                .map(tick -> tick.withPhotos(
+                                        tick.photos().stream().map(photo).toList()))
+                                .toList()))
+                        .toList());
+    }
+
     public Setup named(String newName) {
         return new Setup(id, newName, runs, wiring, settings, wish, takes, intention, sittings);
     }
@@ -126,7 +159,7 @@ public record Setup(
         return new Setup(id, name, runs, wiring, settings, newWish, takes, intention, sittings);
     }
 
-    private Setup withTakes(List<Take> newTakes) {
+    public Setup withTakes(List<Take> newTakes) {
         return new Setup(id, name, runs, wiring, settings, wish, newTakes, intention, sittings);
     }
 
@@ -152,6 +185,10 @@ public record Setup(
         return sittings.stream().filter(sitting -> !sitting.isOver()).reduce((first, last) -> last);
     }
 
+    public Setup withSittings(List<Sitting> newSittings) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, intention, newSittings);
+    }
+
     /** With a sitting added, or put in the place of the one of its name. */
     public Setup with(Sitting sitting) {
         List<Sitting> more = new ArrayList<>(sittings);
@@ -164,7 +201,7 @@ public record Setup(
         } else {
             more.add(sitting);
         }
-        return new Setup(id, name, runs, wiring, settings, wish, takes, intention, more);
+        return withSittings(more);
     }
 
     /** Without a take; the recording itself stays where it is. */

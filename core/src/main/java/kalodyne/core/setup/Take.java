@@ -2,10 +2,15 @@ package kalodyne.core.setup;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.gear.Names;
+import kalodyne.core.joint.Spot;
 
 /**
  * A recording that belongs to a run.
@@ -40,6 +45,23 @@ public record Take(
     /** Whether it is of a run of what was plugged: such a run is known by its two ends, "bass-synth.out>interface.adc-3". */
     public boolean isOfPlugged() {
         return run.contains(">");
+    }
+
+    /** The same with the marks of gear changed. */
+    Take renamed(UnaryOperator<Spot> anew) {
+        if (!isOfPlugged()) {
+            return this;
+        }
+        UnaryOperator<String> spot =
+                text -> Spot.known(text).map(anew).map(Spot::write).orElse(text);
+        String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
+        Map<String, Double> moved = new HashMap<>();
+        positions.forEach((control, position) -> moved.put(spot.apply(control), position));
+        return new Take(name, renamed, file, at, moved, note, tried);
+    }
+
+    public Take withFile(String newFile) {
+        return new Take(name, run, newFile, at, positions, note, tried);
     }
 
     Take ofRun(String newRun) {

@@ -183,8 +183,9 @@ class ProgressTest {
                 Settings.NONE.turned(Map.of(gain, 0.5)),
                 now,
                 Settings.NONE.turned(Map.of(gain, 0.35)),
-                id -> Optional.ofNullable(patch.devices().get(id)),
-                id -> Optional.ofNullable(patch.leads().get(lead)));
+                new SpotWords(
+                        id -> Optional.ofNullable(patch.devices().get(id)),
+                        id -> Optional.ofNullable(patch.leads().get(lead))));
         assertThat(recall.differences())
                 .extracting(Recall.Difference::back)
                 .satisfiesExactly(
@@ -198,8 +199,7 @@ class ProgressTest {
                                 Settings.NONE,
                                 then,
                                 Settings.NONE,
-                                id -> Optional.empty(),
-                                id -> Optional.empty())
+                                new SpotWords(id -> Optional.empty(), id -> Optional.empty()))
                         .differences())
                 .isEmpty();
     }

@@ -31,7 +31,7 @@ public final class PaperModel {
     public List<Printable> printables() {
         String name = studio.studio().name();
         String setup = studio.setup().name();
-        List<PatchList.Row> rows = PatchList.of(studio.levels().rig().patch());
+        List<PatchList.Row> rows = PatchList.of(studio.levels().rig().patch(), studio.joints());
         List<Printable> all = new ArrayList<>();
         for (PaperSize size : PaperSize.values()) {
             all.add(new Printable(

@@ -26,6 +26,7 @@ import kalodyne.core.runsheet.Searches;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
@@ -155,7 +156,12 @@ public final class SheetModel {
     private Recall recall(Sitting last) {
         Studio all = studio.studio();
         Setup setup = studio.setup();
-        return Recall.between(last.wiring(), last.settings(), setup.wiring(), setup.settings(), all::device, all::lead);
+        return Recall.between(
+                last.wiring(),
+                last.settings(),
+                setup.wiring(),
+                setup.settings(),
+                new SpotWords(all::device, all::lead));
     }
 
     // --- looking -----------------------------------------------------------------------------------------------

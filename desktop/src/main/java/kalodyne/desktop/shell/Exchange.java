@@ -1,26 +1,19 @@
 package kalodyne.desktop.shell;
 
-import java.io.File;
-import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import javafx.geometry.Pos;
-import javafx.stage.DirectoryChooser;
-import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
-import javafx.stage.Window;
 import kalodyne.core.exchange.AnyStudio;
 import kalodyne.core.exchange.ImportPlan;
 import kalodyne.core.exchange.ImportPlan.Mode;
+import kalodyne.core.exchange.Parcel;
 import kalodyne.core.exchange.StudioTables;
 import kalodyne.core.exchange.StudioWriter;
-import kalodyne.core.files.WholeFile;
+import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
@@ -28,16 +21,18 @@ import kalodyne.desktop.model.StudioModel;
 
 /** Brings studios and tables into the open studio, and writes it out in open formats. */
 final class Exchange {
+    private static final String BRING_IN = "bring in ";
+
     private final StudioModel studio;
     private final Jobs jobs;
     private final Overlay overlay;
-    private final Supplier<Window> window;
+    private final Saving saving;
 
-    Exchange(StudioModel studio, Jobs jobs, Overlay overlay, Supplier<Window> window) {
+    Exchange(StudioModel studio, Jobs jobs, Overlay overlay, Saving saving) {
         this.studio = studio;
         this.jobs = jobs;
         this.overlay = overlay;
-        this.window = window;
+        this.saving = saving;
     }
 
     List<Command> commands() {
@@ -49,26 +44,28 @@ final class Exchange {
     }
 
     private void chooseIncoming() {
-        FileChooser chooser = chooser("Bring in");
-        chooser.getExtensionFilters()
-                .addAll(
+        saving.chooseToRead(
+                        "Bring in",
                         new ExtensionFilter(
-                                "Studios and tables", "*.json", "*.csv", "*.tsv", "*" + StudioFile.EXTENSION),
-                        new ExtensionFilter("All files", "*.*"));
-        File chosen = chooser.showOpenDialog(window.get());
-        if (chosen != null) {
-            bringIn(chosen.toPath());
-        }
+                                "Studios, tables and parcels",
+                                "*.json",
+                                "*.csv",
+                                "*.tsv",
+                                "*" + Parcel.EXTENSION,
+                                "*" + StudioFile.EXTENSION))
+                .ifPresent(this::bringIn);
     }
 
-    /** What a file would change in the studio as it was when the file was read. */
-    private record Incoming(Studio present, Studio incoming, Map<Mode, ImportPlan> plans) {
-        static Incoming of(Studio present, Studio incoming) {
+    /** What a file would change in the studio as it was when the file was read; a parcel has recordings beside. */
+    private record Incoming(Studio present, Studio incoming, Map<Mode, ImportPlan> plans, Optional<Parcel> parcel) {
+        static Incoming of(Studio present, Path file) throws UnreadableFile {
+            Optional<Parcel> parcel = Parcel.isOne(file) ? Optional.of(Parcel.open(file)) : Optional.empty();
+            Studio incoming = parcel.isPresent() ? parcel.get().studio() : AnyStudio.read(file);
             Map<Mode, ImportPlan> plans = new EnumMap<>(Mode.class);
             for (Mode mode : Mode.values()) {
                 plans.put(mode, ImportPlan.of(present, incoming, mode));
             }
-            return new Incoming(present, incoming, plans);
+            return new Incoming(present, incoming, plans, parcel);
         }
 
         /** The studio as it then is; one that was edited meanwhile keeps those edits. */
@@ -83,128 +80,100 @@ final class Exchange {
     void bringIn(Path file) {
         String name = file.getFileName().toString();
         Studio present = studio.studio();
-        jobs.run(
-                "Reading " + name,
-                progress -> Incoming.of(present, AnyStudio.read(file)),
-                new Jobs.Listener<Incoming>() {
-                    @Override
-                    public void delivered(Incoming incoming) {
-                        show(name, incoming);
-                    }
+        jobs.run("Reading " + name, progress -> Incoming.of(present, file), new Jobs.Listener<Incoming>() {
+            @Override
+            public void delivered(Incoming incoming) {
+                show(name, incoming);
+            }
 
-                    @Override
-                    public void failed(Exception failure) {
-                        studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage()));
-                    }
+            @Override
+            public void failed(Exception failure) {
+                studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage()));
+            }
 
-                    @Override
-                    public void stopped() {
-                        // Nothing came in.
-                    }
-                });
+            @Override
+            public void stopped() {
+                // Nothing came in.
+            }
+        });
     }
 
     private void show(String name, Incoming incoming) {
-        ImportPage page = new ImportPage(
-                name,
-                incoming.plans(),
-                mode -> studio.change(null, "bring in " + name, incoming.result(mode, studio.studio())),
-                overlay::lift);
+        ImportPage page = new ImportPage(name, incoming.plans(), mode -> take(name, incoming, mode), overlay::lift);
         overlay.lay(page, Pos.TOP_CENTER);
         page.focus();
     }
 
-    private void saveCopy() {
-        FileChooser chooser = chooser("Save a copy");
-        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne studios", "*" + StudioFile.EXTENSION));
-        chooser.setInitialFileName(studio.studio().name() + StudioFile.EXTENSION);
-        File chosen = chooser.showSaveDialog(window.get());
-        if (chosen != null) {
-            saveCopy(chosen.toPath());
+    private void take(String name, Incoming incoming, Mode mode) {
+        if (incoming.parcel().filter(parcel -> parcel.count() > 0).isEmpty()) {
+            studio.change(null, BRING_IN + name, incoming.result(mode, studio.studio()));
+            return;
         }
-    }
-
-    void saveCopy(Path file) {
-        Studio written = studio.studio();
-        write(file, () -> StudioFile.write(file, written));
-    }
-
-    private void writeJson() {
-        FileChooser chooser = chooser("Write out as JSON");
-        chooser.getExtensionFilters().add(new ExtensionFilter("Studios in JSON", "*.json"));
-        chooser.setInitialFileName(studio.studio().name() + ".json");
-        File chosen = chooser.showSaveDialog(window.get());
-        if (chosen != null) {
-            writeJson(chosen.toPath());
-        }
-    }
-
-    void writeJson(Path file) {
-        Studio written = studio.studio();
-        write(file, () -> write(file, StudioWriter.write(written)));
-    }
-
-    private void writeTables() {
-        DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("Write out gear and leads as tables");
-        folder().ifPresent(chooser::setInitialDirectory);
-        File chosen = chooser.showDialog(window.get());
-        if (chosen != null) {
-            writeTables(chosen.toPath());
-        }
-    }
-
-    void writeTables(Path folder) {
-        Studio written = studio.studio();
-        write(folder, () -> {
-            write(folder.resolve("devices.csv"), StudioTables.devices(written.devices()));
-            write(folder.resolve("leads.csv"), StudioTables.leads(written.leads()));
-        });
-    }
-
-    private static void write(Path file, String text) throws IOException {
-        WholeFile.write(file, ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8)));
-    }
-
-    @FunctionalInterface
-    private interface Writing {
-        void write() throws IOException;
-    }
-
-    private void write(Path place, Writing writing) {
+        Path folder = studio.file().toAbsolutePath().getParent();
         jobs.run(
-                "Writing " + place.getFileName(),
-                progress -> {
-                    writing.write();
-                    return place;
-                },
-                new Jobs.Listener<Path>() {
+                "Unpacking " + name,
+                progress -> incoming.parcel().get().unpack(folder, progress),
+                new Jobs.Listener<Studio>() {
                     @Override
-                    public void delivered(Path written) {
-                        studio.tell("Written out", written.toString());
+                    public void delivered(Studio unpacked) {
+                        studio.change(
+                                null,
+                                BRING_IN + name,
+                                ImportPlan.of(studio.studio(), unpacked, mode).result());
                     }
 
                     @Override
                     public void failed(Exception failure) {
                         studio.notice(
-                                "This could not be written", place + ": Free some space, or choose another folder.");
+                                "Nothing was brought in",
+                                "The recordings in " + name + " could not be unpacked: " + failure.getMessage()
+                                        + ". See that the disk has room and that you may write in " + folder + ".");
                     }
 
                     @Override
                     public void stopped() {
-                        // A half is never left: files are put in place whole.
+                        studio.tell("Nothing was brought in", "What was unpacked is taken away again.");
                     }
                 });
     }
 
-    private FileChooser chooser(String title) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(title);
-        folder().ifPresent(chooser::setInitialDirectory);
-        return chooser;
+    private void saveCopy() {
+        saving.choose(
+                        "Save a copy",
+                        "Kalodyne studios",
+                        StudioFile.EXTENSION,
+                        studio.studio().name())
+                .ifPresent(this::saveCopy);
     }
 
-    private Optional<File> folder() {
-        return Optional.of(studio.file().getParent().toFile()).filter(File::isDirectory);
+    void saveCopy(Path file) {
+        Studio written = studio.studio();
+        saving.write(file, () -> StudioFile.write(file, written));
+    }
+
+    private void writeJson() {
+        saving.choose(
+                        "Write out as JSON",
+                        "Studios in JSON",
+                        ".json",
+                        studio.studio().name())
+                .ifPresent(this::writeJson);
+    }
+
+    void writeJson(Path file) {
+        Studio written = studio.studio();
+        saving.write(file, () -> Saving.write(file, StudioWriter.write(written)));
+    }
+
+    private void writeTables() {
+        saving.chooseFolder("Write out gear and leads as tables").ifPresent(this::writeTables);
+    }
+
+    void writeTables(Path folder) {
+        Studio written = studio.studio();
+        saving.write(folder, () -> {
+            Saving.write(folder.resolve("devices.csv"), StudioTables.devices(written.devices()));
+            Saving.write(folder.resolve("leads.csv"), StudioTables.leads(written.leads()));
+        });
     }
 }

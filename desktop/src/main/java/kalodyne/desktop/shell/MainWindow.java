@@ -42,6 +42,7 @@ public final class MainWindow {
     private final Label waiting = waiting();
     private final Welcome welcome;
     private final Exchange exchange;
+    private final HandingOn handingOn;
     private final List<Command> commands = new ArrayList<>();
     private final Finder finder;
     private final Scene scene;
@@ -68,7 +69,9 @@ public final class MainWindow {
         roomList = new RoomList(rooms, this::enter);
         welcome = new Welcome(studio, this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
-        exchange = new Exchange(studio, jobs, veil, () -> scene().getWindow());
+        Saving saving = new Saving(studio, jobs, () -> scene().getWindow());
+        exchange = new Exchange(studio, jobs, veil, saving);
+        handingOn = new HandingOn(studio, saving);
         root.getChildren().addAll(frame(), veil);
         scene = new Scene(root, 1280, 800);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -97,11 +100,17 @@ public final class MainWindow {
         exchange.bringIn(file);
     }
 
+    /** Writes the setup that is looked at, with all that belongs to it, as one file. */
+    public void handOn(Path file) {
+        handingOn.handOn(file);
+    }
+
     private BorderPane frame() {
         Command find = Command.of("Find anything", "Shortcut+K", this::openFinder);
         Command help = Command.of("Help on this room", "F1", this::openHelp);
         List<Command> file = new ArrayList<>(fileCommands());
         file.addAll(exchange.commands());
+        file.addAll(handingOn.commands());
         List<Command> view = viewCommands();
         commands.addAll(roomCommands());
         commands.addAll(file);

@@ -1,0 +1,198 @@
+package kalodyne.core.paper;
+
+import java.io.StringWriter;
+import java.util.Base64;
+import java.util.List;
+import java.util.stream.Collectors;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+import kalodyne.core.paper.SetupLayout.Box;
+import kalodyne.core.paper.SetupLayout.Corner;
+import kalodyne.core.paper.SetupLayout.Line;
+import kalodyne.core.paper.SetupLayout.Placed;
+import kalodyne.core.runsheet.PatchList;
+import kalodyne.core.units.Print;
+
+/** What is plugged into what as one drawing (SVG 1.1, W3C Recommendation), with its typeface inside. */
+public final class SetupPicture {
+    private static final String INK = "#18221D";
+    private static final String SECOND = "#4F5C55";
+    private static final String PAPER = "#FFFFFF";
+    private static final String CAUTION = "#A30F2D";
+    private static final double TITLE_ROOM = 64;
+    private static final double CAUTION_ROOM = 18;
+    private static final double MARGIN = 24;
+    private static final double TITLE_SIZE = 20;
+    private static final double TEXT_SIZE = 12;
+    private static final double LEAST_WIDTH = 480;
+
+    private final XMLStreamWriter xml;
+
+    private SetupPicture(XMLStreamWriter xml) {
+        this.xml = xml;
+    }
+
+    /** The drawing as a text in UTF-8. */
+    public static String of(List<PatchList.Row> rows, String studio, String setup) {
+        StringWriter text = new StringWriter();
+        try {
+            XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
+            new SetupPicture(xml).write(rows, studio, setup);
+            xml.close();
+        } catch (XMLStreamException e) {
+            // Nothing is written anywhere but into memory.
+            throw new IllegalStateException(e);
+        }
+        return text + "\n";
+    }
+
+    private void write(List<PatchList.Row> rows, String studio, String setup) throws XMLStreamException {
+        Placed placed = new SetupLayout().place(rows);
+        List<PatchList.Row> noticed =
+                rows.stream().filter(row -> row.caution().isPresent()).toList();
+        double width = Math.max(LEAST_WIDTH, placed.width());
+        double height = TITLE_ROOM + placed.height() + (noticed.isEmpty() ? 0 : noticed.size() * CAUTION_ROOM + MARGIN);
+        xml.writeStartDocument("UTF-8", "1.0");
+        xml.writeStartElement("svg");
+        xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
+        xml.writeAttribute("width", number(width));
+        xml.writeAttribute("height", number(height));
+        xml.writeAttribute("viewBox", "0 0 " + number(width) + " " + number(height));
+        xml.writeStartElement("title");
+        xml.writeCharacters(studio + ", " + setup);
+        xml.writeEndElement();
+        style();
+        empty("rect", "width", number(width), "height", number(height), "fill", PAPER);
+        text(setup, "title", MARGIN, MARGIN + TITLE_SIZE, "start");
+        text(
+                studio + " · " + Print.counted(rows.size(), "lead") + " plugged",
+                "second",
+                MARGIN,
+                MARGIN + TITLE_SIZE + 20,
+                "start");
+        xml.writeStartElement("g");
+        xml.writeAttribute("transform", "translate(0 " + number(TITLE_ROOM) + ")");
+        for (Line line : placed.lines()) {
+            line(line);
+        }
+        for (Box box : placed.boxes()) {
+            box(box);
+        }
+        for (Line line : placed.lines()) {
+            words(line);
+        }
+        xml.writeEndElement();
+        double y = TITLE_ROOM + placed.height() + MARGIN / 2;
+        for (PatchList.Row row : noticed) {
+            text(row.number() + " " + row.caution().get().inOneLine(), "caution", MARGIN, y, "start");
+            y += CAUTION_ROOM;
+        }
+        xml.writeEndElement();
+        xml.writeEndDocument();
+    }
+
+    private void style() throws XMLStreamException {
+        xml.writeStartElement("style");
+        xml.writeCharacters(font(Pages.Weight.REGULAR, 400) + font(Pages.Weight.STRONG, 600)
+                + "text{font-family:'IBM Plex Sans',sans-serif;fill:" + INK + ";font-size:" + TEXT_SIZE + "px}"
+                + ".title{font-size:" + TITLE_SIZE + "px;font-weight:600}.second{fill:" + SECOND + "}"
+                + ".name{font-size:" + SetupLayout.NAME_SIZE + "px;font-weight:600}"
+                + ".socket{font-size:" + SetupLayout.SOCKET_SIZE + "px}"
+                + ".lead{font-size:" + SetupLayout.LABEL_SIZE + "px}"
+                + ".caution{fill:" + CAUTION + ";font-weight:600}");
+        xml.writeEndElement();
+    }
+
+    private static String font(Pages.Weight weight, int number) {
+        return "@font-face{font-family:'IBM Plex Sans';font-weight:" + number + ";src:url(data:font/woff;base64,"
+                + Base64.getEncoder().encodeToString(WoffFont.packed(weight.resource())) + ") format('woff')}";
+    }
+
+    private void box(Box box) throws XMLStreamException {
+        empty(
+                "rect",
+                "x",
+                number(box.x()),
+                "y",
+                number(box.y()),
+                "width",
+                number(box.width()),
+                "height",
+                number(box.height()),
+                "rx",
+                "5",
+                "fill",
+                PAPER,
+                "stroke",
+                INK);
+        text(box.name(), "name", box.x() + box.width() / 2, box.y() + 20, "middle");
+        for (SetupLayout.Port port : box.ports()) {
+            double x = port.isGiving() ? box.x() + box.width() : box.x();
+            double y = box.y() + port.y();
+            empty("circle", "cx", number(x), "cy", number(y), "r", "3.5", "fill", PAPER, "stroke", INK);
+            text(port.name(), "socket", x + (port.isGiving() ? -10 : 10), y + 4, port.isGiving() ? "end" : "start");
+        }
+    }
+
+    private void line(Line line) throws XMLStreamException {
+        empty(
+                "polyline",
+                "points",
+                line.corners().stream()
+                        .map(corner -> number(corner.x()) + "," + number(corner.y()))
+                        .collect(Collectors.joining(" ")),
+                "fill",
+                "none",
+                "stroke",
+                line.row().caution().isPresent() ? CAUTION : INK,
+                "stroke-width",
+                "1.5");
+    }
+
+    private void words(Line line) throws XMLStreamException {
+        Corner at = line.at();
+        empty(
+                "rect",
+                "x",
+                number(at.x()),
+                "y",
+                number(at.y()),
+                "width",
+                number(line.width()),
+                "height",
+                number(line.height()),
+                "fill",
+                PAPER);
+        text(
+                line.words(),
+                line.row().caution().isPresent() ? "lead caution" : "lead",
+                at.x() + line.width() / 2,
+                at.y() + SetupLayout.LABEL_SIZE,
+                "middle");
+    }
+
+    // --- elements ----------------------------------------------------------------------------------------------
+
+    private void text(String words, String style, double x, double y, String anchor) throws XMLStreamException {
+        xml.writeStartElement("text");
+        xml.writeAttribute("class", style);
+        xml.writeAttribute("x", number(x));
+        xml.writeAttribute("y", number(y));
+        xml.writeAttribute("text-anchor", anchor);
+        xml.writeCharacters(words);
+        xml.writeEndElement();
+    }
+
+    private void empty(String name, String... attributes) throws XMLStreamException {
+        xml.writeEmptyElement(name);
+        for (int i = 0; i < attributes.length; i += 2) {
+            xml.writeAttribute(attributes[i], attributes[i + 1]);
+        }
+    }
+
+    /** With a point and no more digits than a drawing needs. */
+    private static String number(double value) {
+        return String.valueOf(Math.round(10 * value) / 10.0);
+    }
+}

@@ -1,0 +1,43 @@
+package kalodyne.core.paper;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+
+/** How wide a text is in the shipped typeface. */
+final class TextWidth {
+    private final TrueTypeFont font;
+    private final CmapLookup glyphs;
+    private final int unitsPerEm;
+
+    private TextWidth(TrueTypeFont font) throws IOException {
+        this.font = font;
+        glyphs = font.getUnicodeCmapLookup();
+        unitsPerEm = font.getUnitsPerEm();
+    }
+
+    static TextWidth of(Pages.Weight weight) {
+        try {
+            return new TextWidth(
+                    new TTFParser().parse(new RandomAccessReadBuffer(WoffFont.unpacked(weight.resource()))));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** In the unit of the size. */
+    double of(String text, double size) {
+        return size * text.codePoints().map(this::advance).sum() / unitsPerEm;
+    }
+
+    private int advance(int point) {
+        try {
+            return font.getAdvanceWidth(glyphs.getGlyphId(point));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
