@@ -43,6 +43,7 @@ class ArchitectureTest {
             "setup",
             "studio",
             "shelf",
+            "log",
             "exchange",
             "demo");
 

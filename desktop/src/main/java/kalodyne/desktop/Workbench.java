@@ -4,14 +4,17 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
+import kalodyne.core.log.Entry;
 import kalodyne.core.recording.Speakers;
 import kalodyne.core.recording.SystemInputs;
 import kalodyne.desktop.convert.ConvertRoom;
 import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
+import kalodyne.desktop.log.LogRoom;
 import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
@@ -37,6 +40,7 @@ public final class Workbench implements AutoCloseable {
     private final TakesModel takes;
     private final SheetModel sheet;
     private final PaperModel paper;
+    private final LogModel log;
     private final RecordingModel recording;
     private final PlaybackModel playback;
     private final Jobs jobs = new Jobs();
@@ -54,7 +58,8 @@ public final class Workbench implements AutoCloseable {
         studio.noticeProperty().set(opened.notice());
         this.takes = new TakesModel(studio, jobs, clock);
         this.sheet = new SheetModel(studio, clock, System::nanoTime);
-        this.paper = new PaperModel(studio, sheet);
+        this.paper = new PaperModel(studio, sheet, clock);
+        this.log = new LogModel(studio, jobs);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
@@ -68,8 +73,18 @@ public final class Workbench implements AutoCloseable {
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet, paper),
                         new TakesRoom(studio, takes, recording, playback),
+                        new LogRoom(log, paper, this::showTake),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
+    }
+
+    private void showTake(Entry entry) {
+        entry.take().ifPresent(take -> {
+            studio.showSetup(entry.setupId());
+            studio.showRun(take.run());
+            takes.select(take);
+            window().enter("takes");
+        });
     }
 
     /** Shows another studio than the present one, which is closed. */
@@ -123,6 +138,10 @@ public final class Workbench implements AutoCloseable {
 
     public PaperModel paper() {
         return paper;
+    }
+
+    public LogModel log() {
+        return log;
     }
 
     public RecordingModel recording() {

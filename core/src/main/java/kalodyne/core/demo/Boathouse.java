@@ -6,8 +6,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
-import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.joint.Patch;
@@ -18,23 +16,12 @@ import kalodyne.core.rig.Rig;
 import kalodyne.core.route.Wish;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.SetupReader;
-import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
-import kalodyne.core.units.Gain;
 
-/** The studio "The Boathouse", with two takes of its bass synth that are played and recorded here. */
+/** The studio "The Boathouse", with takes that are played and recorded here. */
 public final class Boathouse {
-    private static final double REHEARSAL_GAIN_POSITION = 0.35;
-
-    /** In the second take the filter was opened: the accents come this much above what the synth is described with. */
-    private static final Gain OPENED_FILTER = new Gain(5);
-
-    private static final Instant REHEARSAL = Instant.parse("2026-03-01T11:33:00Z");
-    private static final Instant LOUD_TAKE = Instant.parse("2026-03-01T11:52:00Z");
-
-    private static final String BASS_SYNTH = "bass-synth.out>interface.adc-3";
-    private static final String GAIN = "interface.gain-3";
+    static final String BASS_SYNTH = "bass-synth.out>interface.adc-3";
 
     private static final String NAME = "The Boathouse";
 
@@ -77,18 +64,10 @@ public final class Boathouse {
      * @return the studio file
      */
     public static Path build(Path folder) throws IOException {
-        Path takes = Files.createDirectories(folder.resolve("takes"));
+        Files.createDirectories(folder.resolve("takes"));
         Studio studio = studio();
-        LevelPlan run = bassSynth(studio);
-        LevelPlan rehearsal = run.turned(Map.of(GAIN, REHEARSAL_GAIN_POSITION));
-        MadeTake.record(rehearsal, Gain.NONE, takes.resolve("bass-take-1.wav"));
-        MadeTake.record(run, OPENED_FILTER, takes.resolve("bass-take-2.wav"));
-        Setup complete = studio.setups()
-                .get(0)
-                .with(new Take("Take 1", BASS_SYNTH, "takes/bass-take-1.wav", REHEARSAL, rehearsal.positions()))
-                .with(new Take("Take 2", BASS_SYNTH, "takes/bass-take-2.wav", LOUD_TAKE, run.positions()));
         Path file = folder.resolve("boathouse" + StudioFile.EXTENSION);
-        StudioFile.write(file, studio.with(complete));
+        StudioFile.write(file, BoathousePast.of(studio, folder));
         return file;
     }
 }

@@ -4,23 +4,22 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Random;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.players.BassSynth;
 import kalodyne.core.sound.WavWriter;
 import kalodyne.core.units.Gain;
 
-/** A take of the bass synth as its run predicts it: its loudest peak, its noise and the converter's full scale are the plan's. */
+/** A take as its run predicts it: its loudest peak, its noise and the converter's full scale are the plan's. */
 final class MadeTake {
     private MadeTake() {}
 
     /**
-     * Plays a phrase into a run and writes what its converter makes of it.
+     * Plays something into a run and writes what its converter makes of it.
      *
      * @param plan the run with its knobs as they stand
+     * @param phrase what is played, at any level
      * @param louder how far the loudest peak lies above what the run's source is described with
      */
-    static void record(LevelPlan plan, Gain louder, Path file) throws IOException {
+    static void record(LevelPlan plan, double[] phrase, Gain louder, Path file) throws IOException {
         int rate = plan.trace().sampleRateHz().orElseThrow();
-        double[] phrase = BassSynth.phrase(rate);
         double peak = 0;
         for (double sample : phrase) {
             peak = Math.max(peak, Math.abs(sample));

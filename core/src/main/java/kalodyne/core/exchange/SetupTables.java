@@ -50,7 +50,7 @@ public final class SetupTables {
                                 take.file(),
                                 take.at().toString(),
                                 take.note(),
-                                words.positions(take.positions())))
+                                String.join("; ", words.eachPosition(take.positions()))))
                         .toList());
     }
 }

@@ -1,5 +1,7 @@
 package kalodyne.core.findings;
 
+import java.util.stream.Stream;
+
 /** How bad a finding is, worst first. */
 public enum Severity {
     /** Something or somebody can be hurt. */
@@ -15,6 +17,14 @@ public enum Severity {
 
     Severity(String word) {
         this.word = word;
+    }
+
+    /** The severity of a word; a note where it is none of them. */
+    public static Severity of(String word) {
+        return Stream.of(values())
+                .filter(each -> each.word.equals(word))
+                .findFirst()
+                .orElse(NOTE);
     }
 
     /** The word in the interface and in JSON. */

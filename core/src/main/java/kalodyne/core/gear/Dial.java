@@ -40,6 +40,11 @@ public record Dial(int startMinutes, int sweepMinutes) {
         return String.format(Locale.ROOT, "%d:%02d", hour, minutes % 60);
     }
 
+    /** Where the hand points at a position: turns clockwise from twelve o'clock, from 0. */
+    public double turns(double position) {
+        return (startMinutes + position * sweepMinutes) / HALF_DAY;
+    }
+
     /** The clock reading of the highest position. */
     public String highestClock() {
         return clock(1);

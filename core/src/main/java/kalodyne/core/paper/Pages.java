@@ -212,6 +212,28 @@ final class Pages implements Closeable {
         content.stroke();
     }
 
+    /** A circle whose middle lies so far below the present height. */
+    void circle(float x, float below, float radius) throws IOException {
+        // How far the control points of a quarter of a circle lie out, as a part of its radius.
+        float out = radius * 0.5523f;
+        float middle = y - below;
+        content.setLineWidth(2 * HAIRLINE);
+        content.moveTo(x + radius, middle);
+        content.curveTo(x + radius, middle + out, x + out, middle + radius, x, middle + radius);
+        content.curveTo(x - out, middle + radius, x - radius, middle + out, x - radius, middle);
+        content.curveTo(x - radius, middle - out, x - out, middle - radius, x, middle - radius);
+        content.curveTo(x + out, middle - radius, x + radius, middle - out, x + radius, middle);
+        content.stroke();
+    }
+
+    /** A stroke between two points, each so far below the present height. */
+    void stroke(float fromX, float fromBelow, float toX, float toBelow) throws IOException {
+        content.setLineWidth(4 * HAIRLINE);
+        content.moveTo(fromX, y - fromBelow);
+        content.lineTo(toX, y - toBelow);
+        content.stroke();
+    }
+
     // --- end ---------------------------------------------------------------------------------------------------
 
     /** The finished document. */

@@ -20,7 +20,7 @@ public final class PatchListPaper {
 
     private final Pages pages;
 
-    private PatchListPaper(Pages pages) {
+    PatchListPaper(Pages pages) {
         this.pages = pages;
     }
 
@@ -41,6 +41,11 @@ public final class PatchListPaper {
         pages.paragraph(
                 List.of(studio + " · " + Print.counted(rows.size(), "lead") + " plugged"), Style.TEXT, pages.left());
         pages.down(2 * GAP);
+        table(rows);
+    }
+
+    /** All leads, from the present height down. */
+    void table(List<PatchList.Row> rows) throws IOException {
         row(HEADS, Style.HEAD);
         for (PatchList.Row each : rows) {
             row(

@@ -11,7 +11,6 @@ import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
 
 /**
  * What was changed in a rig since some time, and the steps that bring it back.
@@ -33,25 +32,41 @@ public record Recall(List<Difference> differences) {
      * @param then how it was
      * @param now how it is
      * @param back what to do so that it is as it was
+     * @param isPlug whether something is plugged or unplugged for it
      */
-    public record Difference(String what, String then, String now, String back) {
+    public record Difference(String what, String then, String now, String back, boolean isPlug) {
         /** "Interface, gain 3 was 10:45, is 9:30". */
         public String words() {
             return what + " was " + then + ", is " + now;
         }
     }
 
+    /** All that is to be done to bring it back, in order. Nothing is plugged while it could be heard or harmed. */
+    public List<String> steps() {
+        List<String> steps = new ArrayList<>();
+        boolean isPlugged = differences.stream().anyMatch(Difference::isPlug);
+        if (isPlugged) {
+            steps.add("Turn 48 V off, levels down and speakers off, then wait " + PhantomSteps.WAIT.toSeconds() + " s");
+        }
+        differences.forEach(difference -> steps.add(difference.back()));
+        if (isPlugged) {
+            steps.add("Switch on again in the order of the run sheet, 48 V last");
+        }
+        return steps;
+    }
+
     /**
-     * Compares two rigs.
+     * Compares two rigs, in what is known of both.
      *
      * @param words how gear is called
      */
-    public static Recall between(
-            Wiring then, Settings thenSettings, Wiring now, Settings nowSettings, SpotWords words) {
+    public static Recall between(Stand then, Stand now, SpotWords words) {
         Comparing comparing = new Comparing(words);
-        comparing.plugs(then, now);
-        comparing.switches(then, now);
-        comparing.knobs(thenSettings, nowSettings);
+        if (then.wiring().isPresent() && now.wiring().isPresent()) {
+            comparing.plugs(then.wiring().get(), now.wiring().get());
+            comparing.switches(then.wiring().get(), now.wiring().get());
+        }
+        comparing.knobs(then.positions(), now.positions());
         return new Recall(comparing.found);
     }
 
@@ -87,7 +102,8 @@ public record Recall(List<Difference> differences) {
                                     ? "Unplug " + name
                                     : "Plug " + name + " into " + there
                                             + after.map(spot -> ", not " + words.socket(spot))
-                                                    .orElse("")));
+                                                    .orElse(""),
+                            true));
                 }
             }
         }
@@ -106,7 +122,7 @@ public record Recall(List<Difference> differences) {
                 String before = was.get(spot);
                 if (before != null && !before.equals(at)) {
                     String name = words.control(spot);
-                    found.add(new Difference(name, before, at, "Set " + name + " to " + before));
+                    found.add(new Difference(name, before, at, "Set " + name + " to " + before, false));
                 }
             });
         }
@@ -117,21 +133,16 @@ public record Recall(List<Difference> differences) {
                             Switched::control, Switched::at, (one, other) -> other, LinkedHashMap::new));
         }
 
-        void knobs(Settings then, Settings now) {
-            Map<String, Spot> sorted = new TreeMap<>();
-            now.positions().keySet().forEach(spot -> sorted.put(spot.write(), spot));
-            for (Spot spot : sorted.values()) {
-                Double before = then.positions().get(spot);
-                double after = now.positions().get(spot);
+        void knobs(Map<String, Double> then, Map<String, Double> now) {
+            new TreeMap<>(now).forEach((control, after) -> {
+                Double before = then.get(control);
                 if (before != null && Math.abs(before - after) > SAME_PLACE) {
-                    String name = words.control(spot);
+                    String name = words.control(control);
+                    String back = words.clock(control, before);
                     found.add(new Difference(
-                            name,
-                            words.clock(spot, before),
-                            words.clock(spot, after),
-                            "Turn " + name + " to " + words.clock(spot, before)));
+                            name, back, words.clock(control, after), "Turn " + name + " to " + back, false));
                 }
-            }
+            });
         }
     }
 }

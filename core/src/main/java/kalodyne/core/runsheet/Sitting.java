@@ -58,6 +58,11 @@ public record Sitting(String name, Instant begun, boolean isOver, List<Tick> tic
         return new Sitting(name, begun, isOver, ticks, newWiring, newSettings);
     }
 
+    /** How everything stood. */
+    public Stand stand() {
+        return Stand.of(wiring, settings);
+    }
+
     public Sitting over() {
         return new Sitting(name, begun, true, ticks, wiring, settings);
     }

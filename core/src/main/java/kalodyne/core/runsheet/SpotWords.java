@@ -1,10 +1,10 @@
 package kalodyne.core.runsheet;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
@@ -55,8 +55,7 @@ public final class SpotWords {
 
     /** "Interface, gain 3". */
     public String control(Spot spot) {
-        String owner = device.apply(spot.item()).map(Device::name).orElse(spot.item());
-        return owner + ", " + found(spot).map(DeviceControl::name).orElse(spot.part());
+        return device(spot) + ", " + found(spot).map(DeviceControl::name).orElse(spot.part());
     }
 
     /** Where a control of what is on the shelf stands: "10:45", or a percentage of its way where its dial is not known. */
@@ -67,17 +66,29 @@ public final class SpotWords {
                 .orElseGet(() -> percent(position));
     }
 
+    /** The same by its mark, which may be one of a run that is described without gear: "gain". */
+    String control(String mark) {
+        return Spot.known(mark).map(this::control).orElse(mark);
+    }
+
+    String clock(String mark, double position) {
+        return Spot.known(mark).map(spot -> clock(spot, position)).orElseGet(() -> percent(position));
+    }
+
     private static String percent(double position) {
         return Math.round(100 * position) + " %";
     }
 
-    /** How controls stood when a take was made: "Interface, gain 3 10:45; …", in the order of their marks. */
-    public String positions(Map<String, Double> positions) {
+    /** "Interface". */
+    public String device(Spot spot) {
+        return device.apply(spot.item()).map(Device::name).orElse(spot.item());
+    }
+
+    /** How controls stood when a take was made: "Interface, gain 3 10:45", in the order of their marks. */
+    public List<String> eachPosition(Map<String, Double> positions) {
         return new TreeMap<>(positions)
                 .entrySet().stream()
-                        .map(each -> Spot.known(each.getKey())
-                                .map(spot -> control(spot) + " " + clock(spot, each.getValue()))
-                                .orElseGet(() -> each.getKey() + " " + percent(each.getValue())))
-                        .collect(Collectors.joining("; "));
+                        .map(each -> control(each.getKey()) + " " + clock(each.getKey(), each.getValue()))
+                        .toList();
     }
 }

@@ -2,6 +2,8 @@ package kalodyne.core.runsheet;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Coded;
 import kalodyne.core.gear.Names;
 
@@ -16,6 +18,8 @@ import kalodyne.core.gear.Names;
  * @param photos files; relative to the studio file unless absolute
  */
 public record Tick(String step, String title, Outcome outcome, Instant at, String note, List<String> photos) {
+    private static final String NOTICED = "Noticed: ";
+
     public Tick {
         note = Names.checkedNote(note);
         photos = List.copyOf(photos);
@@ -46,6 +50,26 @@ public record Tick(String step, String title, Outcome outcome, Instant at, Strin
 
     public Tick with(Outcome newOutcome, Instant newAt) {
         return new Tick(step, title, newOutcome, newAt, note, photos);
+    }
+
+    /** With something noted that was noticed instead of what should be; once, however often it was. */
+    public Tick noticing(Symptom symptom) {
+        return noticed().contains(symptom) ? this : withNote((note + "\n" + NOTICED + symptom.word()).strip());
+    }
+
+    /** What was noticed, as far as its owner left it in the note. */
+    public List<Symptom> noticed() {
+        return Stream.of(Symptom.values())
+                .filter(symptom -> note.lines().anyMatch((NOTICED + symptom.word())::equals))
+                .toList();
+    }
+
+    /** What its owner wrote, without what was noticed. */
+    public String ownNote() {
+        return note.lines()
+                .filter(line -> !line.startsWith(NOTICED))
+                .collect(Collectors.joining(" "))
+                .strip();
     }
 
     public Tick withNote(String newNote) {

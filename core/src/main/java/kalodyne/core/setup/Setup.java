@@ -13,6 +13,7 @@ import kalodyne.core.route.Wish;
 import kalodyne.core.run.Run;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Stand;
 
 /**
  * One way of connecting a studio.
@@ -153,6 +154,16 @@ public record Setup(
 
     public Setup withSettings(Settings newSettings) {
         return new Setup(id, name, runs, wiring, newSettings, wish, takes, intention, sittings);
+    }
+
+    /** How everything stands. */
+    public Stand stand() {
+        return Stand.of(wiring, settings);
+    }
+
+    /** As everything stood then; what was not kept stays as it is. */
+    public Setup as(Stand then) {
+        return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.spots()));
     }
 
     public Setup withWish(Optional<Wish> newWish) {

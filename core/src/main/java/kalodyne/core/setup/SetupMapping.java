@@ -7,10 +7,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.causes.Inquiry;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Taper;
@@ -310,7 +312,20 @@ public final class SetupMapping extends Mapping {
                         at,
                         positions,
                         place.textOr("note", ""),
-                        tried),
+                        tried,
+                        place.has("judged") ? Optional.of(judged(place.get("judged"))) : Optional.empty()),
                 at);
+    }
+
+    private static Judged judged(JsonPlace place) {
+        return new Judged(
+                place.has("peakDbfs")
+                        ? OptionalDouble.of(place.get("peakDbfs").node().asDouble())
+                        : OptionalDouble.empty(),
+                place.text("sentence"),
+                place.get("faults").items().stream()
+                        .map(each -> new Judged.Fault(
+                                each.text("code"), Severity.of(each.text("severity")), each.text("title")))
+                        .toList());
     }
 }

@@ -169,6 +169,18 @@ public final class SetupWriter {
             take.tried()
                     .forEach(each -> tried.addObject().put("test", each.test()).put("answer", each.answer()));
         }
+        take.judged().ifPresent(judged -> judged(node.putObject("judged"), judged));
         return node;
+    }
+
+    private static void judged(ObjectNode node, Judged judged) {
+        judged.peakDbfs().ifPresent(peak -> node.put("peakDbfs", peak));
+        node.put("sentence", judged.sentence());
+        ArrayNode faults = node.putArray("faults");
+        judged.faults()
+                .forEach(fault -> faults.addObject()
+                        .put("code", fault.code())
+                        .put("severity", fault.severity().word())
+                        .put("title", fault.title()));
     }
 }

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import kalodyne.core.causes.Inquiry;
@@ -22,6 +23,7 @@ import kalodyne.core.joint.Spot;
  * @param positions where each control stood when it was made
  * @param note whatever its owner wants to remember; may be empty
  * @param tried what was tried to find the cause of what is wrong with it, first to last
+ * @param judged what was said of it when it was read first; empty while nobody has read it
  */
 public record Take(
         String name,
@@ -30,7 +32,8 @@ public record Take(
         Instant at,
         Map<String, Double> positions,
         String note,
-        List<Inquiry.Tried> tried) {
+        List<Inquiry.Tried> tried,
+        Optional<Judged> judged) {
     public Take {
         positions = Map.copyOf(positions);
         note = Names.checkedNote(note);
@@ -39,7 +42,7 @@ public record Take(
 
     /** A take of which nothing was noted or tried. */
     public Take(String name, String run, String file, Instant at, Map<String, Double> positions) {
-        this(name, run, file, at, positions, "", List.of());
+        this(name, run, file, at, positions, "", List.of(), Optional.empty());
     }
 
     /** Whether it is of a run of what was plugged: such a run is known by its two ends, "bass-synth.out>interface.adc-3". */
@@ -57,23 +60,27 @@ public record Take(
         String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
         Map<String, Double> moved = new HashMap<>();
         positions.forEach((control, position) -> moved.put(spot.apply(control), position));
-        return new Take(name, renamed, file, at, moved, note, tried);
+        return new Take(name, renamed, file, at, moved, note, tried, judged);
     }
 
     public Take withFile(String newFile) {
-        return new Take(name, run, newFile, at, positions, note, tried);
+        return new Take(name, run, newFile, at, positions, note, tried, judged);
+    }
+
+    public Take with(Judged newJudged) {
+        return new Take(name, run, file, at, positions, note, tried, Optional.of(newJudged));
     }
 
     Take ofRun(String newRun) {
-        return new Take(name, newRun, file, at, positions, note, tried);
+        return new Take(name, newRun, file, at, positions, note, tried, judged);
     }
 
     public Take withNote(String newNote) {
-        return new Take(name, run, file, at, positions, newNote, tried);
+        return new Take(name, run, file, at, positions, newNote, tried, judged);
     }
 
     public Take withTried(List<Inquiry.Tried> newTried) {
-        return new Take(name, run, file, at, positions, note, newTried);
+        return new Take(name, run, file, at, positions, note, newTried, judged);
     }
 
     /** With one more answer; one that was given to the same test before is replaced. */

@@ -9,7 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -23,7 +25,6 @@ import kalodyne.core.runsheet.Tick;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.StudioFile;
 import kalodyne.core.takes.Progress;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -47,12 +48,25 @@ class ParcelTest {
     void build() throws IOException {
         here = folder.resolve("here");
         parcel = folder.resolve("Sunday trio.zip");
-        studio = StudioFile.read(Boathouse.build(here));
+        studio = Boathouse.studio();
         Files.createDirectories(here.resolve("photos"));
+        Files.createDirectories(here.resolve("takes"));
         Files.writeString(here.resolve(PHOTO), "a picture");
-        Setup bare = studio.setups().get(0);
+        Files.writeString(here.resolve("takes/one.wav"), "x".repeat(200_000));
+        Files.writeString(here.resolve("takes/two.wav"), "y".repeat(200_000));
+        Setup bare =
+                studio.setups().get(0).with(take("Take 1", "takes/one.wav")).with(take("Take 2", "takes/two.wav"));
         Tick tick = new Tick("plug", "Plug it", Tick.Outcome.DONE, Instant.EPOCH, "", List.of(PHOTO));
         setup = bare.with(new Sitting("Sitting 1", Instant.EPOCH, true, List.of(tick), bare.wiring(), bare.settings()));
+    }
+
+    private static Take take(String name, String file) {
+        return new Take(
+                name,
+                "bass-synth.out>interface.adc-3",
+                file,
+                Instant.EPOCH,
+                Map.of("bass-synth.volume", 1.0, "interface.gain-3", 0.35));
     }
 
     private List<Path> write(Setup what) throws IOException {
@@ -100,18 +114,16 @@ class ParcelTest {
 
     @Test
     void takes_of_one_name_from_two_folders_stay_apart_and_what_is_gone_is_told() throws IOException {
-        Take one = setup.takes().get(0);
-        Path other = folder.resolve("elsewhere").resolve("bass-take-1.wav");
+        Path other = folder.resolve("elsewhere").resolve("one.wav");
         Files.createDirectories(other.getParent());
         Files.writeString(other, "another recording");
-        Setup more = setup.with(new Take("Take 3", one.run(), other.toString(), Instant.EPOCH, one.positions()))
-                .with(new Take("Take 4", one.run(), "takes/gone.wav", Instant.EPOCH, one.positions()));
+        Setup more = setup.with(take("Take 3", other.toString())).with(take("Take 4", "takes/gone.wav"));
         assertThat(write(more)).containsExactly(here.resolve("takes/gone.wav"));
         Path there = Files.createDirectories(folder.resolve("there"));
         List<Take> takes =
                 Parcel.open(parcel).unpack(there, Progress.NONE).setups().get(0).takes();
         assertThat(there.resolve(takes.get(2).file())).hasContent("another recording");
-        assertThat(there.resolve(takes.get(0).file())).hasSameBinaryContentAs(here.resolve(one.file()));
+        assertThat(there.resolve(takes.get(0).file())).hasSameBinaryContentAs(here.resolve("takes/one.wav"));
     }
 
     @Test
@@ -186,7 +198,7 @@ class ParcelTest {
         switch (what) {
             case "cut" -> {
                 byte[] all = Files.readAllBytes(parcel);
-                Files.write(bad, java.util.Arrays.copyOf(all, all.length / 2));
+                Files.write(bad, Arrays.copyOf(all, all.length / 2));
             }
             case "text" -> Files.writeString(bad, "PK, but no more");
             default -> {

@@ -179,10 +179,8 @@ class ProgressTest {
                 .plugging(List.of(new Plugging(moved.plug(), Spot.read("interface-4.line-4"))))
                 .with(new Switched(phantom, "on"));
         Recall recall = Recall.between(
-                then,
-                Settings.NONE.turned(Map.of(gain, 0.5)),
-                now,
-                Settings.NONE.turned(Map.of(gain, 0.35)),
+                Stand.of(then, Settings.NONE.turned(Map.of(gain, 0.5))),
+                Stand.of(now, Settings.NONE.turned(Map.of(gain, 0.35))),
                 new SpotWords(
                         id -> Optional.ofNullable(patch.devices().get(id)),
                         id -> Optional.ofNullable(patch.leads().get(lead))));
@@ -195,10 +193,8 @@ class ProgressTest {
                         off -> assertThat(off).startsWith("Set ").endsWith(" to off"),
                         knob -> assertThat(knob).isEqualTo("Turn Four-input interface, gain 3 to 12:00"));
         assertThat(Recall.between(
-                                then,
-                                Settings.NONE,
-                                then,
-                                Settings.NONE,
+                                Stand.of(then, Settings.NONE),
+                                Stand.of(then, Settings.NONE),
                                 new SpotWords(id -> Optional.empty(), id -> Optional.empty()))
                         .differences())
                 .isEmpty();

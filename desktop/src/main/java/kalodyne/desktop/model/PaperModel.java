@@ -3,29 +3,62 @@ package kalodyne.desktop.model;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import kalodyne.core.files.WholeFile;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.log.Entry;
 import kalodyne.core.paper.LabelSheet;
 import kalodyne.core.paper.LeadLabels;
 import kalodyne.core.paper.PaperSize;
 import kalodyne.core.paper.PatchListPaper;
+import kalodyne.core.paper.RecallPaper;
 import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.PatchList;
+import kalodyne.core.runsheet.RecallSheet;
+import kalodyne.core.runsheet.Stand;
+import kalodyne.core.setup.Setup;
 
 /** What can be printed of the setup that is looked at. */
 public final class PaperModel {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
+
     private final StudioModel studio;
     private final SheetModel sheet;
+    private final Clock clock;
 
-    public PaperModel(StudioModel studio, SheetModel sheet) {
+    /**
+     * A model.
+     *
+     * @param clock tells of which day a paper is
+     */
+    public PaperModel(StudioModel studio, SheetModel sheet, Clock clock) {
         this.studio = studio;
         this.sheet = sheet;
+        this.clock = clock;
     }
 
-    /** Something that can be printed: its name, and how it comes about. */
-    public record Printable(String name, String paper, Supplier<byte[]> pdf) {}
+    /**
+     * Something that can be printed.
+     *
+     * @param name what it is
+     * @param fileName that the document may have
+     * @param paper what it is printed on
+     * @param pdf how it comes about
+     */
+    public record Printable(String name, String fileName, String paper, Supplier<byte[]> pdf) {}
+
+    private Printable printable(String name, String paper, Supplier<byte[]> pdf) {
+        return new Printable(
+                name, name + " " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf", paper, pdf);
+    }
 
     /** All that can be printed of this setup. */
     public List<Printable> printables() {
@@ -34,16 +67,35 @@ public final class PaperModel {
         List<PatchList.Row> rows = PatchList.of(studio.levels().rig().patch(), studio.joints());
         List<Printable> all = new ArrayList<>();
         for (PaperSize size : PaperSize.values()) {
-            all.add(new Printable(
+            all.add(printable(
                     "Run sheet",
                     size.word(),
                     () -> RunSheetPaper.of(sheet.state().sheet(), name, size)));
-            all.add(new Printable("Patch list", size.word(), () -> PatchListPaper.of(rows, name, setup, size)));
+            all.add(printable("Patch list", size.word(), () -> PatchListPaper.of(rows, name, setup, size)));
         }
+        all.addAll(recallSheets(Optional.empty()));
         for (LabelSheet sheet : LabelSheet.values()) {
-            all.add(new Printable("Lead labels", sheet.word(), () -> LeadLabels.of(rows, sheet, 0)));
+            all.add(printable("Lead labels", sheet.word(), () -> LeadLabels.of(rows, sheet, 0)));
         }
         return all;
+    }
+
+    /** How everything stands now, or stood when something was done. */
+    public List<Printable> recallSheets(Optional<Entry> then) {
+        Setup setup =
+                then.flatMap(entry -> studio.studio().setup(entry.setupId())).orElseGet(studio::setup);
+        Stand stand = then.map(entry -> entry.isTake() ? setup.as(entry.stand()).stand() : entry.stand())
+                .orElseGet(setup::stand);
+        Patch patch = studio.studio().patch(setup.withWiring(stand.wiring().orElse(setup.wiring())));
+        RecallSheet sheet = RecallSheet.of(patch, stand, PatchList.of(patch, JointRules.check(patch)));
+        String when = DAY.format(then.map(Entry::at).orElseGet(clock::instant).atZone(clock.getZone()));
+        return Stream.of(PaperSize.values())
+                .map(size -> printable(
+                        "Recall sheet",
+                        size.word(),
+                        () -> RecallPaper.of(
+                                sheet, studio.studio().name(), setup.name(), "as it stood on " + when, size)))
+                .toList();
     }
 
     /** Writes it as a PDF document; says where it is, or why not. */

@@ -156,12 +156,7 @@ public final class SheetModel {
     private Recall recall(Sitting last) {
         Studio all = studio.studio();
         Setup setup = studio.setup();
-        return Recall.between(
-                last.wiring(),
-                last.settings(),
-                setup.wiring(),
-                setup.settings(),
-                new SpotWords(all::device, all::lead));
+        return Recall.between(last.stand(), setup.stand(), new SpotWords(all::device, all::lead));
     }
 
     // --- looking -----------------------------------------------------------------------------------------------
@@ -294,13 +289,9 @@ public final class SheetModel {
         state().step().ifPresent(step -> {
             chosen = Optional.of(step.id());
             search = Optional.of(new Searches(rig).of(step, symptom));
-            String words = "Noticed: " + symptom.word();
             change(
                     "note “" + symptom.word() + "”",
-                    sitting -> sitting.changing(step, clock.instant(), tick -> {
-                        boolean isNoted = tick.note().contains(words);
-                        return isNoted ? tick : tick.withNote((tick.note() + "\n" + words).strip());
-                    }));
+                    sitting -> sitting.changing(step, clock.instant(), tick -> tick.noticing(symptom)));
             refresh();
         });
     }

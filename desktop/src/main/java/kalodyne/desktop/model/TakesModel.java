@@ -12,9 +12,9 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.causes.Inquiry;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gain.Wanted;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
+import kalodyne.core.log.Judging;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.Progress;
@@ -28,6 +28,8 @@ import kalodyne.desktop.job.Jobs;
 
 /** The takes of the run that is looked at, the one that is selected, what was measured in it and what it says. */
 public final class TakesModel {
+    private static final String RECORD = "record a take";
+
     private final StudioModel studio;
     private final Clock clock;
     private final TakeReports reports;
@@ -142,23 +144,24 @@ public final class TakesModel {
         }
         Path file = recording.toAbsolutePath().normalize();
         if (reports.of(file).isPresent()) {
-            log(run, file);
+            log(run, file, reports.of(file).get());
         } else {
             adding = Optional.of(file);
-            reports.read(file, report -> log(run, file), this::told);
+            reports.read(file, report -> log(run, file, report), this::told);
             refresh();
         }
     }
 
-    private void log(LevelPlan run, Path file) {
+    private void log(LevelPlan run, Path file, TakeReport report) {
         adding = Optional.empty();
         String key = run.trace().key();
         if (studio.runs().stream().noneMatch(each -> each.key().equals(key))) {
             // The run was removed, or another setup opened, while the take was read.
             return;
         }
-        Take take = new Take(
+        Take unread = new Take(
                 nextName(key), key, stored(file), clock.instant().truncatedTo(ChronoUnit.SECONDS), run.positions());
+        Take take = unread.with(judging().judge(unread, report));
         selected = Optional.of(take);
         studio.noticeProperty().set(Optional.empty());
         studio.edit("add a take", setup -> setup.with(take));
@@ -236,11 +239,11 @@ public final class TakesModel {
 
     /** What the run says of a take, by itself. */
     private TakeContext contextOf(Take take) {
-        LevelPlan plan = studio.reading().orElseThrow().plan();
-        return studio.levels()
-                .trace(plan.trace().key())
-                .map(trace -> TakeContext.of(studio.levels(), trace, take.positions(), studio.joints()))
-                .orElseGet(() -> TakeContext.of(plan, Wanted.USUAL, take.positions()));
+        return judging().context(take).orElseThrow();
+    }
+
+    private Judging judging() {
+        return new Judging(studio.setup(), studio.levels(), studio.joints());
     }
 
     private Optional<Compared> compared(List<Take> takes, Take take) {
@@ -298,13 +301,14 @@ public final class TakesModel {
                 nextName(key), key, stored(file), clock.instant().truncatedTo(ChronoUnit.SECONDS), run.positions());
         reports.grows(file, true);
         selected = Optional.of(take);
-        studio.edit("record a take", setup -> setup.with(take));
+        studio.change(file, RECORD, studio.studio().with(studio.setup().with(take)));
     }
 
     /** The take is whole now; or there is none, where nothing came. */
     void finish(Path file, boolean isThere) {
         reports.grows(file, false);
         if (isThere) {
+            reports.read(file, report -> judge(file, report), this::told);
             refresh();
         } else {
             studio.setup().takes().stream()
@@ -312,6 +316,19 @@ public final class TakesModel {
                     .findFirst()
                     .ifPresent(take -> studio.edit("remove an empty take", setup -> setup.without(take)));
         }
+    }
+
+    /** What is said of a take that was just recorded belongs to recording it: one undo takes back both. */
+    private void judge(Path file, TakeReport report) {
+        Optional<Take> recorded = studio.setup().takes().stream()
+                .filter(take -> fileOf(take).equals(file))
+                .findFirst();
+        recorded.ifPresent(take -> {
+            Take judged = take.with(judging().judge(take, report));
+            selected = selected.map(each -> each.equals(take) ? judged : each);
+            studio.change(file, RECORD, studio.studio().with(studio.setup().replacing(take, judged)));
+        });
+        refresh();
     }
 
     private Path unusedFile(String run, String name) {

@@ -13,8 +13,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
@@ -24,7 +22,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
@@ -35,6 +32,7 @@ import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.shell.PrintMenu;
 
 /** The steps: what is done quietly above, the one that is now in the middle, what comes below it. */
 final class SheetView extends VBox {
@@ -42,7 +40,6 @@ final class SheetView extends VBox {
     private static final double TENTH_OF_SECOND = 100;
 
     private final SheetModel sheet;
-    private final PaperModel paper;
     private final StudioModel studio;
     private final Label sentence = new Label();
     private final Label second = new Label();
@@ -51,13 +48,12 @@ final class SheetView extends VBox {
     private final Map<String, Node> rows = new HashMap<>();
     private final Button begin = new Button("Begin");
     private final Button close = new Button("Close this sitting");
-    private final MenuButton print = new MenuButton("Print");
+    private final PrintMenu print;
     private final Timeline clock = new Timeline();
     private final StepCard card;
 
     SheetView(SheetModel sheet, PaperModel paper, StudioModel studio) {
         this.sheet = sheet;
-        this.paper = paper;
         this.studio = studio;
         this.card = new StepCard(sheet);
         getStyleClass().add("room");
@@ -74,13 +70,7 @@ final class SheetView extends VBox {
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.managedProperty().bind(button.visibleProperty());
         }
-        print.setId("sheet-print");
-        print.getStyleClass().add("acts");
-        print.setMinWidth(Region.USE_PREF_SIZE);
-        print.managedProperty().bind(print.visibleProperty());
-        print.getItems().add(new MenuItem("…"));
-        print.setOnShowing(event -> print.getItems()
-                .setAll(paper.printables().stream().map(this::printItem).toList()));
+        print = new PrintMenu("sheet-print", paper, paper::printables);
         scroll.setId("sheet-scroll");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -93,22 +83,6 @@ final class SheetView extends VBox {
         clock.setCycleCount(Timeline.INDEFINITE);
         sheet.stateProperty().addListener(change -> show());
         show();
-    }
-
-    private MenuItem printItem(PaperModel.Printable what) {
-        MenuItem item = new MenuItem(what.name() + ", " + what.paper() + "…");
-        item.setOnAction(event -> print(what));
-        return item;
-    }
-
-    private void print(PaperModel.Printable what) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Where to put the document");
-        chooser.setInitialFileName(
-                what.name() + " " + studio.setup().name().replaceAll("[^\\p{L}\\p{N} -]", "") + ".pdf");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF documents", "*.pdf"));
-        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow()))
-                .ifPresent(file -> paper.print(file.toPath(), what));
     }
 
     // --- keys --------------------------------------------------------------------------------------------------

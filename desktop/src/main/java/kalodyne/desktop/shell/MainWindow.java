@@ -143,7 +143,7 @@ public final class MainWindow {
         List<Command> list = new ArrayList<>();
         for (int i = 0; i < rooms.size(); i++) {
             Room room = rooms.get(i);
-            list.add(Command.of("Go to " + room.title(), "Shortcut+" + RoomList.digit(rooms, i), () -> enter(room)));
+            list.add(Command.of("Go to " + room.title(), RoomList.keys(rooms, i), () -> enter(room)));
         }
         return list;
     }

@@ -47,6 +47,11 @@ public interface Room {
         return false;
     }
 
+    /** Its own keys, where it has no digit. */
+    default Optional<String> ownKeys() {
+        return Optional.empty();
+    }
+
     /** Whether the ribbon stands above it, where there is a run. */
     default boolean hasRibbon() {
         return isAboutRun();

@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -31,16 +32,18 @@ final class RoomList extends VBox {
                 line.getStyleClass().add("room-rule");
                 getChildren().add(line);
             }
-            getChildren().add(button(rooms.get(i), digit(rooms, i), enter));
+            getChildren().add(button(rooms.get(i), i + 1, keys(rooms, i), enter));
         }
     }
 
-    /** The key of a room: its place in the order of the work; those beside it count down from 9. */
-    static int digit(List<Room> rooms, int index) {
-        return rooms.get(index).isBeside() ? 10 - (rooms.size() - index) : index + 1;
+    /** The keys of a room: the digit of its place in the order of the work; those beside it count down from 9. */
+    static String keys(List<Room> rooms, int index) {
+        Room room = rooms.get(index);
+        return room.ownKeys()
+                .orElseGet(() -> "Shortcut+" + (room.isBeside() ? 10 - (rooms.size() - index) : index + 1));
     }
 
-    private ToggleButton button(Room room, int number, Consumer<Room> enter) {
+    private ToggleButton button(Room room, int number, String keys, Consumer<Room> enter) {
         Label digit = new Label(room.isBeside() ? "" : String.valueOf(number));
         digit.setMinWidth(DIGIT_WIDTH);
         digit.getStyleClass().addAll("second", "small");
@@ -60,7 +63,7 @@ final class RoomList extends VBox {
         button.getStyleClass().add("room-button");
         button.setId("room-" + room.id());
         button.setAccessibleText(room.title());
-        button.setTooltip(new Tooltip("Ctrl+" + number));
+        button.setTooltip(new Tooltip(KeyCombination.valueOf(keys).getDisplayText()));
         button.setToggleGroup(group);
         button.setUserData(room);
         // A button does not stretch what it shows.

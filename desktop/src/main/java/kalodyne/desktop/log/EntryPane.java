@@ -1,0 +1,157 @@
+package kalodyne.desktop.log;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.log.Entry;
+import kalodyne.core.runsheet.Recall;
+import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.model.LogModel;
+
+/** One entry: what came of it, how everything stood, what brings it back, what is different to another one. */
+final class EntryPane extends VBox {
+    /** More is not compared by eye. */
+    private static final int MOST_OFFERED = 200;
+
+    private final LogModel log;
+    private final Consumer<Entry> showTake;
+
+    EntryPane(LogModel log, Consumer<Entry> showTake) {
+        this.log = log;
+        this.showTake = showTake;
+        getStyleClass().add("entry-pane");
+        setId("log-entry");
+        log.stateProperty().addListener(change -> show());
+        show();
+    }
+
+    private void show() {
+        getChildren().clear();
+        LogModel.State state = log.state();
+        state.chosen().ifPresent(entry -> {
+            head(entry);
+            back(state);
+            points(entry);
+            compare(state, entry);
+        });
+    }
+
+    private void head(Entry entry) {
+        Label title = new Label(EntryCell.words(entry));
+        title.getStyleClass().add("entry-title");
+        title.setWrapText(true);
+        getChildren().add(title);
+        line(EntryCell.time(entry.at()) + " · " + entry.setup()).getStyleClass().addAll("second", "small");
+        line(entry.sentence()).setId("log-entry-sentence");
+        if (!entry.note().isEmpty()) {
+            line("“" + entry.note() + "”");
+        }
+        entry.take().ifPresent(take -> {
+            Button look = new Button("Look at it in Takes");
+            look.setId("log-to-take");
+            look.setOnAction(event -> showTake.accept(entry));
+            getChildren().add(look);
+        });
+    }
+
+    private void back(LogModel.State state) {
+        List<String> steps = state.back().steps();
+        String know = log.knowsPlugs()
+                ? "Everything is plugged and stands as it did then."
+                : "Its knobs stand as they did then.";
+        section(steps.isEmpty() ? know : "To bring it back");
+        for (int i = 0; i < steps.size(); i++) {
+            Label number = new Label(String.valueOf(i + 1));
+            number.getStyleClass().add("entry-number");
+            number.setMinWidth(Region.USE_PREF_SIZE);
+            Label words = new Label(steps.get(i));
+            words.setWrapText(true);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(10, number, words);
+            row.getStyleClass().add("entry-step");
+            getChildren().add(row);
+        }
+        if (!steps.isEmpty()) {
+            Button set = new Button("Done by hand: set all here too");
+            set.setId("log-set-as-then");
+            set.getStyleClass().add("primary");
+            set.setOnAction(event -> log.setAsThen());
+            getChildren().add(set);
+        }
+    }
+
+    private void points(Entry entry) {
+        if (!entry.points().isEmpty()) {
+            section(entry.isTake() ? "What was wrong, how the knobs stood" : "What there is to remember");
+            entry.points().forEach(point -> line(point).getStyleClass().add("finding-text"));
+        }
+    }
+
+    private void compare(LogModel.State state, Entry entry) {
+        List<Entry> others = state.shown().stream()
+                .filter(each -> !each.equals(entry))
+                .limit(MOST_OFFERED)
+                .toList();
+        if (others.isEmpty() && state.other().isEmpty()) {
+            return;
+        }
+        section("Compare with");
+        Chooser<Entry> chooser = new Chooser<>(each -> EntryCell.words(each) + ", " + EntryCell.time(each.at()));
+        chooser.setId("log-compare");
+        chooser.offering(others, state.other().orElse(null));
+        chooser.setPromptText("another take or sitting");
+        chooser.valueProperty().addListener((property, before, chosen) -> log.compareWith(Optional.ofNullable(chosen)));
+        getChildren().add(chooser);
+        state.other().ifPresent(other -> getChildren().add(differences(state.apart(), entry, other)));
+    }
+
+    private static Region differences(Recall apart, Entry one, Entry two) {
+        GridPane table = new GridPane();
+        table.setId("log-differences");
+        table.getStyleClass().add("entry-table");
+        ColumnConstraints what = new ColumnConstraints();
+        what.setHgrow(Priority.ALWAYS);
+        table.getColumnConstraints().add(what);
+        table.addRow(0, cell(""), cell(one.name(), "medium"), cell(two.name(), "medium"));
+        table.addRow(1, cell("What came of it"), cell(one.sentence()), cell(two.sentence()));
+        for (Recall.Difference each : apart.differences()) {
+            table.addRow(table.getRowCount(), cell(each.what()), cell(each.then()), cell(each.now()));
+        }
+        if (apart.differences().isEmpty()) {
+            Label same = cell("What is known of both stood the same", "second");
+            table.add(same, 0, table.getRowCount(), 3, 1);
+        }
+        return table;
+    }
+
+    private static Label cell(String words, String... styles) {
+        Label cell = new Label(words);
+        cell.setWrapText(true);
+        cell.getStyleClass().addAll(styles);
+        cell.setAlignment(Pos.TOP_LEFT);
+        return cell;
+    }
+
+    private void section(String title) {
+        Label label = new Label(title);
+        label.getStyleClass().addAll("section", "aside-section");
+        label.setWrapText(true);
+        getChildren().add(label);
+    }
+
+    private Label line(String text) {
+        Label line = new Label(text);
+        line.setWrapText(true);
+        getChildren().add(line);
+        return line;
+    }
+}

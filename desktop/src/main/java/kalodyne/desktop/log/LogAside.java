@@ -1,0 +1,82 @@
+package kalodyne.desktop.log;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import kalodyne.core.log.Habits;
+import kalodyne.core.log.Recurring;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.model.LogModel;
+
+/** What keeps going wrong, and what went right. */
+final class LogAside extends VBox {
+    private static final int MOST_FAULTS = 6;
+    private static final int MOST_RUNS = 6;
+    private static final int MOST_REMARKS = 5;
+
+    private final LogModel log;
+
+    LogAside(LogModel log) {
+        super(5);
+        this.log = log;
+        setId("log-habits");
+        log.stateProperty().addListener(change -> show());
+        show();
+    }
+
+    private void show() {
+        getChildren().clear();
+        Habits habits = log.state().habits();
+        section("What keeps going wrong");
+        if (habits.read() == 0) {
+            line("Once takes are read it stands here how often something was wrong with them, and in which run.");
+        } else if (habits.recurring().isEmpty()) {
+            line("Nothing: no take had a fault.");
+        }
+        habits.recurring().stream().limit(MOST_FAULTS).forEach(this::fault);
+        if (!habits.runs().isEmpty()) {
+            section("What went right");
+            habits.runs().stream().limit(MOST_RUNS).forEach(this::run);
+        }
+        if (!habits.remarks().isEmpty()) {
+            section("On the run sheet");
+            habits.remarks().stream().limit(MOST_REMARKS).forEach(this::line);
+        }
+    }
+
+    private void fault(Recurring fault) {
+        Label title = new Label(fault.title());
+        title.getStyleClass().add("medium");
+        title.setWrapText(true);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
+        line(upper(fault.words()));
+    }
+
+    private static String upper(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    private void run(Habits.RunHabit run) {
+        line(run.run() + ": " + run.clean() + " of " + Print.counted(run.read(), "take") + " clean"
+                + run.lastClean()
+                        .map(entry -> ", last " + entry.name() + " on " + EntryCell.time(entry.at()))
+                        .orElse(""));
+    }
+
+    private void section(String title) {
+        Label label = new Label(title);
+        label.getStyleClass().addAll("section", "aside-section");
+        getChildren().add(label);
+    }
+
+    private Label line(String text) {
+        Label line = new Label(text);
+        line.setWrapText(true);
+        line.getStyleClass().add("finding-text");
+        getChildren().add(line);
+        return line;
+    }
+}

@@ -1,0 +1,108 @@
+package kalodyne.desktop.log;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import kalodyne.core.log.Entry;
+import kalodyne.desktop.model.LogModel;
+import kalodyne.desktop.model.PaperModel;
+import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Room;
+
+/** The Log room: what was done, how it stood then and how to bring it back, what keeps going wrong. */
+public final class LogRoom implements Room {
+    private final LogModel log;
+    private final PaperModel paper;
+    private final Consumer<Entry> showTake;
+    private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private LogView view;
+    private LogAside aside;
+
+    /**
+     * A room.
+     *
+     * @param showTake looks at a take where it is heard and seen
+     */
+    public LogRoom(LogModel log, PaperModel paper, Consumer<Entry> showTake) {
+        this.log = log;
+        this.paper = paper;
+        this.showTake = showTake;
+        log.stateProperty().addListener(change -> report.set(report()));
+        report.set(report());
+    }
+
+    @Override
+    public String id() {
+        return "log";
+    }
+
+    @Override
+    public String title() {
+        return "Log";
+    }
+
+    @Override
+    public Node node() {
+        if (view == null) {
+            view = new LogView(log, paper, showTake);
+            log.look();
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        if (aside == null) {
+            aside = new LogAside(log);
+        }
+        return aside;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        LogModel.State state = log.state();
+        String next = state.chosen()
+                .map(entry -> state.back().steps())
+                .filter(steps -> !steps.isEmpty())
+                .map(steps -> "To bring it back: " + steps.get(0))
+                .orElse(
+                        state.count() == 0
+                                ? "Record a test take, or go through the run sheet"
+                                : "Look for what was right before");
+        return new Report("", List.of(), next, Optional.empty(), "");
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(
+                Command.of("Set all as it was then", null, log::setAsThen),
+                Command.of("Read every take not read yet", null, log::readAll));
+    }
+
+    @Override
+    public boolean isAboutRun() {
+        return false;
+    }
+
+    @Override
+    public boolean isBeside() {
+        return true;
+    }
+
+    @Override
+    public Optional<String> ownKeys() {
+        return Optional.of("Shortcut+Shift+L");
+    }
+
+    @Override
+    public String helpResource() {
+        return "log.txt";
+    }
+}

@@ -1,0 +1,118 @@
+package kalodyne.desktop.log;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import kalodyne.core.log.Entry;
+import kalodyne.core.log.Habits;
+import kalodyne.core.log.Recurring;
+import kalodyne.core.units.Print;
+import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.model.LogModel;
+import kalodyne.desktop.model.PaperModel;
+import kalodyne.desktop.shell.PrintMenu;
+
+/** All that was done at the left, newest first; what is looked at at the right. */
+final class LogView extends VBox {
+    private static final double LIST_EM = 27;
+    private static final double LIST_HIGH_EM = 13;
+    private static final double DETAIL_EM = 24;
+
+    private final LogModel log;
+    private final Label sentence = new Label();
+    private final TextField search = new TextField();
+    private final ToggleButton all = new ToggleButton("All setups");
+    private final Button read = new Button();
+    private final MenuButton print;
+    private final ListView<Entry> list = new ListView<>();
+    private final Label nothing = new Label();
+    private boolean isShowing;
+
+    LogView(LogModel log, PaperModel paper, Consumer<Entry> showTake) {
+        this.log = log;
+        getStyleClass().add("room");
+        sentence.setId("log-sentence");
+        search.setId("log-search");
+        search.setPromptText("Find: a word, a run, a knob");
+        search.textProperty().addListener((property, before, typed) -> log.search(typed));
+        all.setId("log-all");
+        all.setTooltip(new Tooltip("What was done with other setups too"));
+        all.setMinWidth(Region.USE_PREF_SIZE);
+        all.setOnAction(event -> log.showAll(all.isSelected()));
+        read.setId("log-read");
+        read.setTooltip(new Tooltip("Measures them, so that the log knows what was wrong"));
+        read.setMinWidth(Region.USE_PREF_SIZE);
+        read.managedProperty().bind(read.visibleProperty());
+        read.setOnAction(event -> log.readAll());
+        print = new PrintMenu(
+                "log-print", paper, () -> paper.recallSheets(log.state().chosen()));
+        list.setId("log-list");
+        list.setCellFactory(view -> new EntryCell());
+        list.setMinHeight(0);
+        nothing.setWrapText(true);
+        nothing.getStyleClass().add("second");
+        list.setPlaceholder(nothing);
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, entry) -> {
+            if (!isShowing && entry != null) {
+                log.choose(entry);
+            }
+        });
+        ScrollPane detail = new ScrollPane(new EntryPane(log, showTake));
+        detail.setFitToWidth(true);
+        detail.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        detail.setMinHeight(0);
+        BesideOrBelow both = new BesideOrBelow(list, detail, LIST_EM, LIST_HIGH_EM, DETAIL_EM);
+        VBox.setVgrow(both, Priority.ALWAYS);
+        getChildren().addAll(new RoomHeader(sentence, search, all, read, print), both);
+        log.stateProperty().addListener(change -> show());
+        show();
+    }
+
+    private void show() {
+        LogModel.State state = log.state();
+        sentence.setText(sentence(state));
+        int unread = state.habits().unread();
+        read.setVisible(unread > 0);
+        read.setText("Read " + Print.counted(unread, "take"));
+        print.setDisable(state.chosen().isEmpty());
+        nothing.setText(
+                state.count() == 0
+                        ? "Takes and sittings of the run sheet stand here, each with how everything stood."
+                        : "Nothing has these words.");
+        isShowing = true;
+        if (!list.getItems().equals(state.shown())) {
+            list.getItems().setAll(state.shown());
+        }
+        state.chosen()
+                .filter(state.shown()::contains)
+                .ifPresentOrElse(
+                        entry -> list.getSelectionModel().select(entry),
+                        () -> list.getSelectionModel().clearSelection());
+        isShowing = false;
+    }
+
+    private static String sentence(LogModel.State state) {
+        Habits habits = state.habits();
+        if (state.count() == 0) {
+            return "Nothing was recorded with this setup yet";
+        }
+        if (habits.read() == 0) {
+            return Print.counted(state.count(), "entry").replace("entrys", "entries") + " in the log";
+        }
+        Optional<Recurring> worst = habits.recurring().stream().findFirst();
+        return habits.clean() + " of " + Print.counted(habits.read(), "take") + " clean"
+                + worst.map(each -> ". Most often wrong: " + Print.withinSentence(each.title()))
+                        .orElse("");
+    }
+}

@@ -1,0 +1,312 @@
+package kalodyne.desktop.model;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.log.Entry;
+import kalodyne.core.log.Habits;
+import kalodyne.core.log.Judging;
+import kalodyne.core.log.LogBook;
+import kalodyne.core.runsheet.Recall;
+import kalodyne.core.runsheet.SpotWords;
+import kalodyne.core.runsheet.Stand;
+import kalodyne.core.setup.Judged;
+import kalodyne.core.setup.Setup;
+import kalodyne.core.setup.Take;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.takes.Progress;
+import kalodyne.core.takes.TakeReader;
+import kalodyne.desktop.job.Jobs;
+
+/** The log: what is searched for in it, what is looked at, how that differs from now or from something else. */
+public final class LogModel {
+    private final StudioModel studio;
+    private final Jobs jobs;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NONE);
+
+    private boolean isLookedAt;
+    private boolean isOfAll;
+    private String words = "";
+    private Optional<Entry> chosen = Optional.empty();
+    private Optional<Entry> other = Optional.empty();
+    private LogBook book;
+    private Habits habits;
+
+    /** While these are the same the log is. */
+    private Object madeOf;
+
+    /**
+     * What is shown.
+     *
+     * @param shown entries that have the words, newest first
+     * @param count how many there are in all
+     * @param chosen the one that is looked at
+     * @param back what to do so that everything stands as it did then
+     * @param other what it is compared with, if anything
+     * @param apart what is different between the two
+     * @param habits what keeps going wrong
+     */
+    public record State(
+            List<Entry> shown,
+            int count,
+            Optional<Entry> chosen,
+            Recall back,
+            Optional<Entry> other,
+            Recall apart,
+            Habits habits) {
+        private static final Recall NO_DIFFERENCE = new Recall(List.of());
+        static final State NONE = new State(
+                List.of(),
+                0,
+                Optional.empty(),
+                NO_DIFFERENCE,
+                Optional.empty(),
+                NO_DIFFERENCE,
+                Habits.of(List.of(), List.of()));
+
+        public State {
+            shown = List.copyOf(shown);
+        }
+    }
+
+    public LogModel(StudioModel studio, Jobs jobs) {
+        this.studio = studio;
+        this.jobs = jobs;
+        studio.revisionProperty().addListener(change -> refresh());
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public State state() {
+        return state.get();
+    }
+
+    /** From now on it is kept up to date. */
+    public void look() {
+        isLookedAt = true;
+        refresh();
+    }
+
+    private List<Setup> setups() {
+        return isOfAll ? studio.studio().setups() : List.of(studio.setup());
+    }
+
+    private void refresh() {
+        if (!isLookedAt) {
+            return;
+        }
+        List<Setup> setups = setups();
+        Map<String, String> runs =
+                studio.levels().traces().stream().collect(Collectors.toMap(Trace::key, Trace::name, (one, two) -> one));
+        List<Object> from = new ArrayList<>(List.of(studio.studio().devices(), runs));
+        setups.forEach(setup -> from.addAll(List.of(setup.name(), setup.takes(), setup.sittings())));
+        if (!from.equals(madeOf)) {
+            madeOf = from;
+            book = LogBook.of(studio.studio(), setups, runs);
+            habits = Habits.of(
+                    book.entries(),
+                    setups.stream().flatMap(setup -> setup.sittings().stream()).toList());
+        }
+        List<Entry> shown = book.find(words);
+        chosen = chosen.flatMap(this::again).or(() -> shown.stream().findFirst());
+        other = other.flatMap(this::again).filter(each -> !chosen.equals(Optional.of(each)));
+        state.set(new State(
+                shown,
+                book.entries().size(),
+                chosen,
+                chosen.map(this::back).orElse(State.NO_DIFFERENCE),
+                other,
+                chosen.flatMap(one -> other.map(two -> Recall.between(one.stand(), two.stand(), spotWords())))
+                        .orElse(State.NO_DIFFERENCE),
+                habits));
+    }
+
+    /** The same entry as it is now: its note or its setup's name may be another one. */
+    private Optional<Entry> again(Entry before) {
+        return book.entries().stream()
+                .filter(each -> each.setupId().equals(before.setupId())
+                        && each.name().equals(before.name())
+                        && each.at().equals(before.at())
+                        && each.about().equals(before.about()))
+                .findFirst();
+    }
+
+    private SpotWords spotWords() {
+        Studio all = studio.studio();
+        return new SpotWords(all::device, all::lead);
+    }
+
+    private Recall back(Entry then) {
+        return setup(then)
+                .map(setup -> Recall.between(then.stand(), now(then, setup), spotWords()))
+                .orElse(State.NO_DIFFERENCE);
+    }
+
+    private Optional<Setup> setup(Entry entry) {
+        return studio.studio().setup(entry.setupId());
+    }
+
+    /** How the setup of an entry stands now; of a take of a run that was described, how that run's knobs stand. */
+    private static Stand now(Entry then, Setup setup) {
+        return then.take()
+                .filter(take -> !take.isOfPlugged())
+                .flatMap(take -> setup.run(take.run()))
+                .map(run -> new Stand(Optional.empty(), run.positions()))
+                .orElseGet(setup::stand);
+    }
+
+    // --- looking -----------------------------------------------------------------------------------------------
+
+    /** Shows what has these words. */
+    public void search(String typed) {
+        words = typed;
+        refresh();
+    }
+
+    public boolean isOfAll() {
+        return isOfAll;
+    }
+
+    /** Shows the log of all setups, or of the one that is looked at. */
+    public void showAll(boolean all) {
+        isOfAll = all;
+        refresh();
+    }
+
+    public void choose(Entry entry) {
+        chosen = Optional.of(entry);
+        refresh();
+    }
+
+    /** Compares what is looked at with something else; with nothing where empty. */
+    public void compareWith(Optional<Entry> entry) {
+        other = entry;
+        refresh();
+    }
+
+    // --- going back --------------------------------------------------------------------------------------------
+
+    /** Whether all of what is looked at was kept, or its knobs alone. */
+    public boolean knowsPlugs() {
+        return chosen.flatMap(entry -> entry.stand().wiring()).isPresent();
+    }
+
+    /** Describes the rig as it stood then: it is for hands to follow. */
+    public void setAsThen() {
+        chosen.ifPresent(entry -> setup(entry)
+                .ifPresent(setup -> studio.change(
+                        null,
+                        "set everything as in " + entry.name(),
+                        studio.studio().with(restored(entry, setup)))));
+    }
+
+    private static Setup restored(Entry then, Setup setup) {
+        return then.take()
+                .filter(take -> !take.isOfPlugged())
+                .flatMap(take ->
+                        setup.run(take.run()).map(run -> setup.replacing(run.name(), run.turned(take.positions()))))
+                .orElseGet(() -> setup.as(then.stand()));
+    }
+
+    // --- reading -----------------------------------------------------------------------------------------------
+
+    /** What was said of the takes of a setup, by the takes. */
+    private record Read(Map<String, Map<Take, Judged>> bySetup, int unreadable) {}
+
+    /** Reads every take that nobody has read, so that the log knows what was the case. */
+    public void readAll() {
+        Studio now = studio.studio();
+        List<Setup> setups = setups();
+        Path folder = studio.file().toAbsolutePath().getParent();
+        jobs.run("Reading takes", progress -> read(now, setups, folder, progress), new Jobs.Listener<Read>() {
+            @Override
+            public void delivered(Read read) {
+                keep(read);
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                studio.notice("The takes could not be read", String.valueOf(failure.getMessage()));
+            }
+
+            @Override
+            public void stopped() {
+                // It stopped before the first.
+            }
+        });
+    }
+
+    /** What was read before it was stopped is kept. */
+    private static Read read(Studio studio, List<Setup> setups, Path folder, Progress progress) {
+        long all = setups.stream().flatMap(setup -> unread(setup)).count();
+        Map<String, Map<Take, Judged>> bySetup = new HashMap<>();
+        int unreadable = 0;
+        int done = 0;
+        for (Setup setup : setups) {
+            List<Take> takes = unread(setup).toList();
+            if (takes.isEmpty()) {
+                continue;
+            }
+            Judging judging = Judging.of(studio, setup);
+            Map<Take, Judged> judged = bySetup.computeIfAbsent(setup.id(), id -> new HashMap<>());
+            for (Take take : takes) {
+                double before = (double) done / all;
+                try {
+                    judged.put(
+                            take,
+                            judging.judge(
+                                    take,
+                                    TakeReader.read(
+                                            folder.resolve(take.file()),
+                                            part -> progress.report(before + part / all))));
+                } catch (IOException e) {
+                    unreadable++;
+                } catch (CancellationException e) {
+                    return new Read(bySetup, unreadable);
+                }
+                done++;
+            }
+        }
+        return new Read(bySetup, unreadable);
+    }
+
+    private static Stream<Take> unread(Setup setup) {
+        return setup.takes().stream().filter(take -> take.judged().isEmpty());
+    }
+
+    private void keep(Read read) {
+        Studio changed = studio.studio();
+        int count = 0;
+        for (Setup setup : changed.setups()) {
+            Map<Take, Judged> judged = read.bySetup().getOrDefault(setup.id(), Map.of());
+            count += judged.size();
+            changed = changed.with(setup.withTakes(setup.takes().stream()
+                    .map(take -> Optional.ofNullable(judged.get(take))
+                            .map(take::with)
+                            .orElse(take))
+                    .toList()));
+        }
+        if (count > 0) {
+            studio.change(null, "keep what takes say", changed);
+        }
+        if (read.unreadable() > 0) {
+            studio.notice(
+                    read.unreadable() == 1
+                            ? "One take could not be read"
+                            : read.unreadable() + " takes could not be read",
+                    "Their recordings are gone or damaged. Look at them in Takes: it says what is wrong with each.");
+        }
+    }
+}
