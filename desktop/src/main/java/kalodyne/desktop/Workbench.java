@@ -73,7 +73,7 @@ public final class Workbench implements AutoCloseable {
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet, paper),
                         new TakesRoom(studio, takes, recording, playback),
-                        new LogRoom(log, paper, this::showTake),
+                        new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
     }

@@ -87,7 +87,7 @@ public record Habits(
 
     // --- faults ------------------------------------------------------------------------------------------------
 
-    /** Worst first where they are as frequent: what is harmful counts before what is wrong, that before what is weak. */
+    /** What spoils a take comes before what only weakens it; then what is more frequent. */
     private static List<Recurring> recurring(List<Entry> read) {
         Map<String, List<Entry>> byCode = new LinkedHashMap<>();
         for (Entry entry : read) {
@@ -99,9 +99,8 @@ public record Habits(
         }
         return byCode.entrySet().stream()
                 .map(each -> recurring(each.getKey(), each.getValue(), read))
-                .sorted(Comparator.comparing(Recurring::times)
-                        .reversed()
-                        .thenComparing(Recurring::severity)
+                .sorted(Comparator.comparing(Recurring::severity)
+                        .thenComparing(Recurring::times, Comparator.reverseOrder())
                         .thenComparing(Recurring::title))
                 .toList();
     }

@@ -55,9 +55,9 @@ public final class LogBook {
         return entries;
     }
 
-    /** Those in which each of the words stands. */
+    /** Those in which each of the words stands; first those that are called so. */
     public List<Entry> find(String words) {
-        return index.find(words);
+        return index.find(words, Entry::name);
     }
 
     // --- entries -----------------------------------------------------------------------------------------------

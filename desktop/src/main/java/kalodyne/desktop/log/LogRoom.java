@@ -14,9 +14,13 @@ import kalodyne.desktop.shell.Room;
 
 /** The Log room: what was done, how it stood then and how to bring it back, what keeps going wrong. */
 public final class LogRoom implements Room {
+    /** Of older ones the search in the room knows. */
+    private static final int MOST_FOUND = 100;
+
     private final LogModel log;
     private final PaperModel paper;
     private final Consumer<Entry> showTake;
+    private final Runnable enter;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private LogView view;
     private LogAside aside;
@@ -25,11 +29,13 @@ public final class LogRoom implements Room {
      * A room.
      *
      * @param showTake looks at a take where it is heard and seen
+     * @param enter goes there
      */
-    public LogRoom(LogModel log, PaperModel paper, Consumer<Entry> showTake) {
+    public LogRoom(LogModel log, PaperModel paper, Consumer<Entry> showTake, Runnable enter) {
         this.log = log;
         this.paper = paper;
         this.showTake = showTake;
+        this.enter = enter;
         log.stateProperty().addListener(change -> report.set(report()));
         report.set(report());
     }
@@ -82,8 +88,20 @@ public final class LogRoom implements Room {
     @Override
     public List<Command> commands() {
         return List.of(
+                Command.of("Show the log of all setups, or of one", null, () -> log.showAll(!log.isOfAll())),
                 Command.of("Set all as it was then", null, log::setAsThen),
                 Command.of("Read every take not read yet", null, log::readAll));
+    }
+
+    @Override
+    public List<Command> findable() {
+        return log.state().shown().stream()
+                .limit(MOST_FOUND)
+                .map(entry -> Command.of(EntryCell.words(entry) + ", " + EntryCell.time(entry.at()), null, () -> {
+                    enter.run();
+                    log.choose(entry);
+                }))
+                .toList();
     }
 
     @Override

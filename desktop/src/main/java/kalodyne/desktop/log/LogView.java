@@ -28,6 +28,7 @@ final class LogView extends VBox {
     private static final double LIST_EM = 27;
     private static final double LIST_HIGH_EM = 13;
     private static final double DETAIL_EM = 24;
+    private static final int SEARCH_COLUMNS = 18;
 
     private final LogModel log;
     private final Label sentence = new Label();
@@ -44,7 +45,8 @@ final class LogView extends VBox {
         getStyleClass().add("room");
         sentence.setId("log-sentence");
         search.setId("log-search");
-        search.setPromptText("Find: a word, a run, a knob");
+        search.setPromptText("Find: a run, a knob, a fault");
+        search.setPrefColumnCount(SEARCH_COLUMNS);
         search.textProperty().addListener((property, before, typed) -> log.search(typed));
         all.setId("log-all");
         all.setTooltip(new Tooltip("What was done with other setups too"));
@@ -82,6 +84,7 @@ final class LogView extends VBox {
     private void show() {
         LogModel.State state = log.state();
         sentence.setText(sentence(state));
+        all.setSelected(log.isOfAll());
         int unread = state.habits().unread();
         read.setVisible(unread > 0);
         read.setText("Read " + Print.counted(unread, "take"));

@@ -120,7 +120,9 @@ public final class LogModel {
                     setups.stream().flatMap(setup -> setup.sittings().stream()).toList());
         }
         List<Entry> shown = book.find(words);
-        chosen = chosen.flatMap(this::again).or(() -> shown.stream().findFirst());
+        chosen = chosen.flatMap(this::again)
+                .filter(shown::contains)
+                .or(() -> shown.stream().findFirst());
         other = other.flatMap(this::again).filter(each -> !chosen.equals(Optional.of(each)));
         state.set(new State(
                 shown,
