@@ -35,6 +35,7 @@ class ArchitectureTest {
             "sound",
             "measure",
             "takes",
+            "timing",
             "causes",
             "verdict",
             "recording",

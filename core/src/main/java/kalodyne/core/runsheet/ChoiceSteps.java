@@ -2,6 +2,7 @@ package kalodyne.core.runsheet;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Severity;
@@ -9,6 +10,8 @@ import kalodyne.core.route.Captured;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Software.About;
 import kalodyne.core.route.Software.Choice;
+import kalodyne.core.sums.Latency;
+import kalodyne.core.units.Print;
 
 /** What is chosen on each recorder: input, output, channels, tracks, monitoring; what is made quiet on a phone. */
 final class ChoiceSteps implements SheetPart {
@@ -37,9 +40,21 @@ final class ChoiceSteps implements SheetPart {
                                     Section.RECORDER,
                                     Act.SET_SWITCH,
                                     rig.name(sender) + ": " + control.name() + " on",
-                                    "So you hear yourself at once, not after the computer's delay.")
+                                    "So you hear yourself at once, not after the computer's delay." + late(rig))
                             .about(sender)));
         }
+    }
+
+    /** What hearing oneself through the computer would cost, where somebody measured it. */
+    private static String late(SheetRig rig) {
+        OptionalDouble trip = rig.intention().roundTripMilliseconds();
+        if (trip.isEmpty()) {
+            return "";
+        }
+        double milliseconds = trip.getAsDouble();
+        return " Through the computer it would come " + Print.decimal(milliseconds, 1) + " ms late, as from "
+                + Print.decimal(Latency.metresOfAir(milliseconds), 1) + " m away: "
+                + (milliseconds >= Latency.FELT_MILLISECONDS ? "players feel that." : "most players do not feel that.");
     }
 
     private static Choice tracks(SheetRig rig, Captured captured) {
@@ -67,7 +82,7 @@ final class ChoiceSteps implements SheetPart {
                         isQuiet ? Section.BEFORE : Section.RECORDER,
                         isQuiet ? Act.SILENCE : Act.CHOOSE,
                         title(rig, recorder, choice.words()),
-                        reason(choice.about()))
+                        reason(choice.about()) + (choice.about() == About.MONITORING ? late(rig) : ""))
                 .with(detail(choice.words()))
                 .about(recorder);
         draft.add(

@@ -3,6 +3,7 @@ package kalodyne.core.runsheet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
@@ -19,6 +20,8 @@ import kalodyne.core.gear.PowerSource;
  * @param freeBytes free space by the mark of the recorder, where it is known
  * @param powering by the mark of the device: on what it is to run, where that is not the usual
  * @param passes takes one after the other of one source: the parts of a drum machine
+ * @param roundTripMilliseconds from an input through the computer to an output, as a loop-back take measured it
+ * @param standings where devices stand, by their marks, as far as that is known
  */
 public record Intention(
         int minutes,
@@ -27,7 +30,9 @@ public record Intention(
         OptionalDouble beatsPerMinute,
         Map<String, Long> freeBytes,
         Map<String, PowerSource> powering,
-        List<Pass> passes) {
+        List<Pass> passes,
+        OptionalDouble roundTripMilliseconds,
+        Map<String, Standing> standings) {
     public static final int MOST_MINUTES = 1440;
     private static final int USUAL_MINUTES = 30;
 
@@ -38,7 +43,9 @@ public record Intention(
             OptionalDouble.empty(),
             Map.of(),
             Map.of(),
-            List.of());
+            List.of(),
+            OptionalDouble.empty(),
+            Map.of());
 
     public Intention {
         if (minutes < 1 || minutes > MOST_MINUTES) {
@@ -47,6 +54,7 @@ public record Intention(
         freeBytes = Map.copyOf(freeBytes);
         powering = Map.copyOf(powering);
         passes = List.copyOf(passes);
+        standings = Map.copyOf(standings);
     }
 
     /**
@@ -63,47 +71,120 @@ public record Intention(
 
     /** The same with the marks of gear changed. */
     public Intention renamed(UnaryOperator<String> anew) {
-        Map<String, Long> free = new LinkedHashMap<>();
-        freeBytes.forEach((id, bytes) -> free.put(anew.apply(id), bytes));
-        Map<String, PowerSource> sources = new LinkedHashMap<>();
-        powering.forEach((id, source) -> sources.put(anew.apply(id), source));
         return new Intention(
                 minutes,
                 sampleRateHz,
                 bits,
                 beatsPerMinute,
-                free,
-                sources,
+                renamed(freeBytes, anew),
+                renamed(powering, anew),
                 passes.stream()
                         .map(pass -> new Pass(anew.apply(pass.source()), pass.part()))
-                        .toList());
+                        .toList(),
+                roundTripMilliseconds,
+                renamed(standings, anew));
+    }
+
+    private static <T> Map<String, T> renamed(Map<String, T> byMark, UnaryOperator<String> anew) {
+        Map<String, T> all = new LinkedHashMap<>();
+        byMark.forEach((mark, each) -> all.put(anew.apply(mark), each));
+        return all;
+    }
+
+    /** With one more in the place of what was there; without it where empty. */
+    private static <T> Map<String, T> with(Map<String, T> byMark, String mark, Optional<T> each) {
+        Map<String, T> all = new LinkedHashMap<>(byMark);
+        all.remove(mark);
+        each.ifPresent(present -> all.put(mark, present));
+        return all;
     }
 
     public Intention withMinutes(int newMinutes) {
-        return new Intention(newMinutes, sampleRateHz, bits, beatsPerMinute, freeBytes, powering, passes);
+        return new Intention(
+                newMinutes,
+                sampleRateHz,
+                bits,
+                beatsPerMinute,
+                freeBytes,
+                powering,
+                passes,
+                roundTripMilliseconds,
+                standings);
     }
 
     public Intention withFormat(OptionalInt newSampleRateHz, OptionalInt newBits) {
-        return new Intention(minutes, newSampleRateHz, newBits, beatsPerMinute, freeBytes, powering, passes);
+        return new Intention(
+                minutes,
+                newSampleRateHz,
+                newBits,
+                beatsPerMinute,
+                freeBytes,
+                powering,
+                passes,
+                roundTripMilliseconds,
+                standings);
     }
 
     public Intention withBeatsPerMinute(OptionalDouble newBeats) {
-        return new Intention(minutes, sampleRateHz, bits, newBeats, freeBytes, powering, passes);
+        return new Intention(
+                minutes, sampleRateHz, bits, newBeats, freeBytes, powering, passes, roundTripMilliseconds, standings);
     }
 
-    public Intention withFree(String recorder, long bytes) {
-        Map<String, Long> all = new LinkedHashMap<>(freeBytes);
-        all.put(recorder, bytes);
-        return new Intention(minutes, sampleRateHz, bits, beatsPerMinute, all, powering, passes);
+    public Intention withFree(String recorder, Optional<Long> bytes) {
+        return new Intention(
+                minutes,
+                sampleRateHz,
+                bits,
+                beatsPerMinute,
+                with(freeBytes, recorder, bytes),
+                powering,
+                passes,
+                roundTripMilliseconds,
+                standings);
     }
 
-    public Intention withPowering(String device, PowerSource source) {
-        Map<String, PowerSource> all = new LinkedHashMap<>(powering);
-        all.put(device, source);
-        return new Intention(minutes, sampleRateHz, bits, beatsPerMinute, freeBytes, all, passes);
+    /** On the usual where empty. */
+    public Intention withPowering(String device, Optional<PowerSource> source) {
+        return new Intention(
+                minutes,
+                sampleRateHz,
+                bits,
+                beatsPerMinute,
+                freeBytes,
+                with(powering, device, source),
+                passes,
+                roundTripMilliseconds,
+                standings);
     }
 
     public Intention withPasses(List<Pass> newPasses) {
-        return new Intention(minutes, sampleRateHz, bits, beatsPerMinute, freeBytes, powering, newPasses);
+        return new Intention(
+                minutes,
+                sampleRateHz,
+                bits,
+                beatsPerMinute,
+                freeBytes,
+                powering,
+                newPasses,
+                roundTripMilliseconds,
+                standings);
+    }
+
+    public Intention withRoundTrip(OptionalDouble milliseconds) {
+        return new Intention(
+                minutes, sampleRateHz, bits, beatsPerMinute, freeBytes, powering, passes, milliseconds, standings);
+    }
+
+    public Intention withStanding(String device, Optional<Standing> standing) {
+        return new Intention(
+                minutes,
+                sampleRateHz,
+                bits,
+                beatsPerMinute,
+                freeBytes,
+                powering,
+                passes,
+                roundTripMilliseconds,
+                with(standings, device, standing));
     }
 }

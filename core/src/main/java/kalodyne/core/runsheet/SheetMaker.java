@@ -14,11 +14,13 @@ import kalodyne.core.findings.Severity;
 public final class SheetMaker {
     private static final List<SheetPart> PARTS = List.of(
             new Preparing(),
+            new ReachSteps(),
             new Quietening(),
             new PlugSteps(),
             new PowerSteps(),
             new PhantomSteps(),
             new ChoiceSteps(),
+            new ClockSteps(),
             new DescribedSteps(),
             new LevelSteps(),
             new TakeSteps(),

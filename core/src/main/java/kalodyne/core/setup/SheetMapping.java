@@ -18,6 +18,7 @@ import kalodyne.core.json.Mapping;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Standing;
 import kalodyne.core.runsheet.Tick;
 
 /** What is intended with a setup and how its run sheets went, as JSON and back. */
@@ -58,6 +59,16 @@ public final class SheetMapping extends Mapping {
                     .forEach(pass ->
                             passes.addObject().put("source", pass.source()).put("part", pass.part()));
         }
+        intention.roundTripMilliseconds().ifPresent(trip -> node.put("roundTripMilliseconds", trip));
+        if (!intention.standings().isEmpty()) {
+            ObjectNode standings = node.putObject("standings");
+            new TreeMap<>(intention.standings())
+                    .forEach((id, standing) -> standings
+                            .putObject(id)
+                            .put("along", standing.along())
+                            .put("across", standing.across())
+                            .put("height", standing.height()));
+        }
     }
 
     /** The intention of a setup. */
@@ -78,6 +89,16 @@ public final class SheetMapping extends Mapping {
                 .forEach(field -> Stream.of(PowerSource.values())
                         .filter(source -> source.word().equals(field.getValue().asText()))
                         .forEach(source -> powering.put(field.getKey(), source)));
+        Map<String, Standing> standings = new HashMap<>();
+        place.get("standings")
+                .node()
+                .properties()
+                .forEach(field -> standings.put(
+                        field.getKey(),
+                        new Standing(
+                                field.getValue().path("along").asDouble(),
+                                field.getValue().path("across").asDouble(),
+                                field.getValue().path("height").asDouble())));
         List<Intention.Pass> passes = place.get("passes").items().stream()
                 .map(pass -> new Intention.Pass(pass.text("source"), pass.text("part")))
                 .toList();
@@ -87,14 +108,17 @@ public final class SheetMapping extends Mapping {
                         place.node().path("minutes").asInt(Intention.USUAL.minutes()),
                         whole(place, "sampleRateHz"),
                         whole(place, "bits"),
-                        place.has("beatsPerMinute")
-                                ? OptionalDouble.of(
-                                        place.node().path("beatsPerMinute").asDouble())
-                                : OptionalDouble.empty(),
+                        number(place, "beatsPerMinute"),
                         free,
                         powering,
-                        passes));
+                        passes,
+                        number(place, "roundTripMilliseconds"),
+                        standings));
         return read == null ? Intention.USUAL : read;
+    }
+
+    private static OptionalDouble number(JsonPlace place, String field) {
+        return place.has(field) ? OptionalDouble.of(place.node().path(field).asDouble()) : OptionalDouble.empty();
     }
 
     private static OptionalInt whole(JsonPlace place, String field) {

@@ -276,7 +276,7 @@ class RunSheetTest {
                 "drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c", "drum-machine > laptop-combo", "KEEP");
         Intention intention = Intention.USUAL
                 .withMinutes(120)
-                .withFree("laptop-combo", 1_000_000_000L)
+                .withFree("laptop-combo", Optional.of(1_000_000_000L))
                 .withBeatsPerMinute(OptionalDouble.of(118))
                 .withPasses(List.of(
                         new Intention.Pass("drum-machine", "Bass"),

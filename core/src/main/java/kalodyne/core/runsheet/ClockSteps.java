@@ -1,0 +1,68 @@
+package kalodyne.core.runsheet;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Way;
+import kalodyne.core.sums.Clocks;
+import kalodyne.core.units.Print;
+
+/** Who beats time and who follows, where something is plugged that carries the clock. */
+final class ClockSteps implements SheetPart {
+    @Override
+    public void add(SheetRig rig, Draft draft) {
+        for (Link link : rig.links()) {
+            if (link.isOf(SignalKind.MIDI)) {
+                add(rig, link, draft);
+            }
+        }
+    }
+
+    /** The computer beats, where one is plugged to it; else what gives. */
+    private static void add(SheetRig rig, Link link, Draft draft) {
+        List<String> devices = link.devices();
+        String beats = devices.stream()
+                .filter(rig::isHost)
+                .findFirst()
+                .or(() -> devices.stream().filter(id -> gives(rig, link, id)).findFirst())
+                .orElse(devices.get(0));
+        devices.stream().filter(id -> !id.equals(beats)).forEach(follows -> {
+            String id = "clock:" + beats + ">" + follows;
+            draft.add(Step.of(
+                            id,
+                            Section.RECORDER,
+                            Act.CHOOSE,
+                            rig.name(beats) + " beats time, " + rig.name(follows) + " follows its clock",
+                            "Two that beat by themselves drift apart; two that follow wait for each other.")
+                    .with("Send clock, start and stop there; here choose the outer clock. "
+                            + tempo(rig.intention().beatsPerMinute()))
+                    .about(List.of(beats, follows)));
+            for (String device : List.of(beats, follows)) {
+                draft.order(
+                        PowerSteps.poweredBy(rig, device),
+                        id,
+                        Order.Strength.NEED,
+                        rig.name(device) + " must be on for it.");
+            }
+            draft.order(link.id(), id, Order.Strength.NEED, "The clock goes through this lead.");
+            draft.order(id, Steps.does(Act.TEST_TAKE, Act.TAKE), Order.Strength.NEED, "What is out of step stays so.");
+        });
+    }
+
+    private static boolean gives(SheetRig rig, Link link, String id) {
+        return link.sockets().stream()
+                .filter(spot -> spot.item().equals(id))
+                .flatMap(spot -> rig.patch().socket(spot).stream())
+                .map(Socket::way)
+                .anyMatch(way -> way == Way.OUT);
+    }
+
+    private static String tempo(OptionalDouble beats) {
+        return "MIDI has " + Clocks.PULSES_OF_QUARTER + " pulses a quarter"
+                + (beats.isPresent()
+                        ? ": at " + Print.plain(beats.getAsDouble()) + " beats a minute one every "
+                                + Print.decimal(1000 * Clocks.secondsOfPulse(beats.getAsDouble()), 1) + " ms."
+                        : ".");
+    }
+}
