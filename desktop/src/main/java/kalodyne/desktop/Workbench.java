@@ -16,6 +16,7 @@ import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.model.JointsModel;
 import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
+import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.model.RecordingModel;
@@ -23,6 +24,7 @@ import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.TimingModel;
 import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.runsheet.SheetRoom;
 import kalodyne.desktop.shelf.ShelfRoom;
@@ -41,6 +43,7 @@ public final class Workbench implements AutoCloseable {
     private final SheetModel sheet;
     private final PaperModel paper;
     private final LogModel log;
+    private final PlanModel plan;
     private final RecordingModel recording;
     private final PlaybackModel playback;
     private final Jobs jobs = new Jobs();
@@ -60,6 +63,7 @@ public final class Workbench implements AutoCloseable {
         this.sheet = new SheetModel(studio, clock, System::nanoTime);
         this.paper = new PaperModel(studio, sheet, clock);
         this.log = new LogModel(studio, jobs);
+        this.plan = new PlanModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
@@ -71,8 +75,8 @@ public final class Workbench implements AutoCloseable {
                         new ShelfRoom(this::shelf),
                         new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
-                        new SheetRoom(studio, sheet, paper),
-                        new TakesRoom(studio, takes, recording, playback),
+                        new SheetRoom(studio, sheet, plan, paper),
+                        new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);

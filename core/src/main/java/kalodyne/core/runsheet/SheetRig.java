@@ -117,6 +117,11 @@ public final class SheetRig {
         return advised;
     }
 
+    /** The marks of all that record something here. */
+    public Set<String> recording() {
+        return recorders.ids();
+    }
+
     Recorders recorders() {
         return recorders;
     }

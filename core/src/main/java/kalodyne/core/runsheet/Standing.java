@@ -19,4 +19,26 @@ public record Standing(double along, double across, double height) {
             throw new IllegalArgumentException("sockets are 0 to 10 m above the floor");
         }
     }
+
+    /** One of the three numbers. */
+    public enum Side {
+        ALONG,
+        ACROSS,
+        HEIGHT
+    }
+
+    public double at(Side side) {
+        return switch (side) {
+            case ALONG -> along;
+            case ACROSS -> across;
+            case HEIGHT -> height;
+        };
+    }
+
+    public Standing with(Side side, double metres) {
+        return new Standing(
+                side == Side.ALONG ? metres : along,
+                side == Side.ACROSS ? metres : across,
+                side == Side.HEIGHT ? metres : height);
+    }
 }

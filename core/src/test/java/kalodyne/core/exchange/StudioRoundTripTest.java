@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import kalodyne.core.catalogue.Catalogue;
@@ -17,6 +19,7 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.json.UnreadableFile;
@@ -28,6 +31,8 @@ import kalodyne.core.route.Matters;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Standing;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.units.Length;
@@ -62,6 +67,29 @@ class StudioRoundTripTest {
             studio = studio.with(lead);
         }
         assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
+    }
+
+    /** All that is planned, what was said of takes and how sittings went: in the file and as JSON. */
+    @Test
+    void what_is_planned_and_what_was_done_comes_back() throws IOException {
+        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Intention planned = Intention.USUAL
+                .withMinutes(75)
+                .withFormat(OptionalInt.of(96_000), OptionalInt.of(24))
+                .withBeatsPerMinute(OptionalDouble.of(97.5))
+                .withFree("laptop", Optional.of(64_000_000_000L))
+                .withPowering("drum-box", Optional.of(PowerSource.ADAPTER_UNEARTHED))
+                .withPasses(List.of(new Intention.Pass("drum-box", "Snare")))
+                .withRoundTrip(OptionalDouble.of(12.34))
+                .withStanding("cello", Optional.of(new Standing(0.5, 2.25, 0.9)));
+        studio = studio.with(studio.setups().get(0).with(planned));
+        assertThat(studio.setups().get(0).takes())
+                .allMatch(take -> take.judged().isPresent());
+        assertThat(studio.setups().get(1).sittings()).hasSize(2);
+        assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
+        Path file = folder.resolve("planned.kalodyne");
+        StudioFile.write(file, studio);
+        assertThat(AnyStudio.read(file)).isEqualTo(studio);
     }
 
     /** The choice of what counts most stays with the studio: in its file and as JSON, also for gear that has gone. */

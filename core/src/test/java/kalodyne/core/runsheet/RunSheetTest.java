@@ -1,21 +1,30 @@
 package kalodyne.core.runsheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerSource;
+import kalodyne.core.gear.Provenance;
+import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
 import kalodyne.core.testing.Plugged;
 import kalodyne.core.testing.RandomRigs;
+import kalodyne.core.units.Length;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -292,6 +301,88 @@ class RunSheetTest {
         assertThat(sheet.step("room:laptop-combo").orElseThrow().title()).contains("2.07 GB");
         assertThat(sheet.step("room:laptop-combo").orElseThrow().tell()).isEqualTo("room for 58 min");
         assertThat(sheet.findings()).extracting(Finding::code).containsExactly("sheet.space-short");
+    }
+
+    /**
+     * Along the wall 2 m, across 1 m, down 0.8 m and up 0.4 m are 4.2 m, with 15 % to spare 4.83 m: a lead of 3 m is short, one of 5 m
+     * is not.
+     */
+    @Test
+    void a_lead_that_does_not_reach_is_told_before_anything_is_plugged() {
+        Patch patch = Plugged.of("synth-analogue.out ts-ts interface-4.line-1");
+        Intention placed = Intention.USUAL
+                .withStanding("synth-analogue", Optional.of(new Standing(0.5, 3, 0.8)))
+                .withStanding("interface-4", Optional.of(new Standing(2.5, 2, 0.4)));
+        LeadReach reach = LeadReach.all(patch, placed.standings()).get(0);
+        assertThat(reach.needed().metres()).isCloseTo(4.83, within(1e-9));
+        for (double metres : new double[] {3, 5}) {
+            Patch cut = of(patch, metres);
+            assertThat(LeadReach.all(cut, placed.standings()).get(0).isShort()).isEqualTo(metres < 4.83);
+            assertThat(SheetMaker.of(Sheets.rig(cut, placed)).findings())
+                    .filteredOn(finding -> finding.code().equals("sheet.lead-short"))
+                    .hasSize(metres < 4.83 ? 1 : 0)
+                    .allSatisfy(finding ->
+                            assertThat(finding.remedy().orElseThrow().words()).contains("5 m"));
+        }
+        // Of what stands nowhere nobody can tell.
+        assertThat(LeadReach.all(patch, Map.of("interface-4", new Standing(0, 0, 0))))
+                .isEmpty();
+    }
+
+    private static Patch of(Patch patch, double metres) {
+        Map<String, Lead> leads = new LinkedHashMap<>();
+        patch.leads()
+                .forEach((mark, lead) -> leads.put(
+                        mark,
+                        lead.withFacts(lead.facts()
+                                .with(
+                                        Fact.LENGTH,
+                                        new Value<>(
+                                                new Length(metres),
+                                                Provenance.typical(Provenance.Ground.ESTIMATE, "made up"))))));
+        return new Patch(patch.devices(), leads, patch.pluggings(), Set.of(), patch.switched());
+    }
+
+    /** The clock follows plugging and power, and comes before any take; 118 beats a minute are a pulse every 21.2 ms. */
+    @Test
+    void who_beats_time_is_settled_before_the_test_take() {
+        Patch patch = Plugged.of(
+                "drum-machine.out-left ts-ts interface-4.line-1; drum-machine.out-right ts-ts interface-4.line-2; "
+                        + "interface-4.usb usb-a-c laptop-combo.usb-1; interface-4.midi-out midi-din drum-machine.midi-in");
+        Intention tempo = Intention.USUAL.withBeatsPerMinute(OptionalDouble.of(118));
+        RunSheet sheet = SheetMaker.of(Sheets.rig(patch, tempo));
+        List<Step> steps = sheet.steps();
+        Step clock = steps.stream()
+                .filter(step -> step.id().startsWith("clock:"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(clock.detail()).contains("24 pulses a quarter", "one every 21.2 ms");
+        assertThat(steps.indexOf(clock))
+                .isGreaterThan(last(steps, Act.PLUG))
+                .isLessThan(steps.indexOf(steps.stream()
+                        .filter(step -> step.act() == Act.TEST_TAKE)
+                        .findFirst()
+                        .orElseThrow()));
+    }
+
+    private static int last(List<Step> steps, Act act) {
+        return steps.stream()
+                .filter(step -> step.act() == act)
+                .mapToInt(steps::indexOf)
+                .max()
+                .orElseThrow();
+    }
+
+    /** 14.6 ms are as late as from 5.0 m away: 343 m/s. */
+    @Test
+    void a_round_trip_that_was_measured_is_told_where_monitoring_is_chosen() {
+        SheetRig usual = Sheets.planned(
+                "drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c", "drum-machine > laptop-combo", "KEEP");
+        Intention measured = Intention.USUAL.withRoundTrip(OptionalDouble.of(14.6));
+        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), measured)).steps())
+                .anySatisfy(step ->
+                        assertThat(step.reason()).contains("14.6 ms late, as from 5.0 m away: players feel that."));
+        assertThat(SheetMaker.of(usual).steps()).noneMatch(step -> step.reason().contains(" ms late"));
     }
 
     /** A camera whose battery lasts 2 h does not last for 2 h of recording and the half hour around it. */

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.LongSupplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -372,6 +373,11 @@ public final class SheetModel {
                 .findFirst()
                 .or(() -> players.stream().findFirst())
                 .orElse("");
+    }
+
+    /** The marks of all that record something. */
+    public Set<String> recording() {
+        return rig == null ? Set.of() : rig.recording();
     }
 
     // --- what is intended --------------------------------------------------------------------------------------

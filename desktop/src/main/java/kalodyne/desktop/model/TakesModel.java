@@ -15,6 +15,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.log.Judging;
+import kalodyne.core.setup.Judged;
 import kalodyne.core.setup.Take;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.Progress;
@@ -192,7 +193,7 @@ public final class TakesModel {
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
-    private Path fileOf(Take take) {
+    Path fileOf(Take take) {
         return studio.file().getParent().resolve(take.file()).normalize();
     }
 
@@ -252,9 +253,11 @@ public final class TakesModel {
                         .map(report -> new Compared(each, report, TakeVerdict.of(contextOf(each), report))));
     }
 
-    /** What is the case with a take by itself, where it was read already. */
+    /** What is the case with a take by itself, where it was read already; else what was said of it once. */
     public Optional<String> sentenceOf(Take take) {
-        return reports.of(fileOf(take)).map(TakeSentence::of);
+        return reports.of(fileOf(take))
+                .map(TakeSentence::of)
+                .or(() -> take.judged().map(Judged::sentence));
     }
 
     /** Compares what is looked at with another take of the run; with none where empty. */

@@ -5,19 +5,20 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.units.Print;
+import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
 
 /** What is planned: how long, in which tempo, part by part. */
 final class IntentionPane extends VBox {
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
-    private static final double SLOWEST = 20;
-    private static final double FASTEST = 400;
 
     private final SheetModel sheet;
     private final TextField minutes = field("planned-minutes", "30");
@@ -25,7 +26,12 @@ final class IntentionPane extends VBox {
     private final TextField parts = field("planned-parts", "all at once");
     private final Label refused = new Label();
 
-    IntentionPane(SheetModel sheet) {
+    /**
+     * A pane.
+     *
+     * @param more shows all that can be planned
+     */
+    IntentionPane(SheetModel sheet, Runnable more) {
         super(6);
         this.sheet = sheet;
         Label title = new Label("What is planned");
@@ -40,7 +46,10 @@ final class IntentionPane extends VBox {
         grid.addRow(1, new Label("Beats a minute"), tempo);
         grid.addRow(2, new Label("Parts, one by one"), parts);
         grid.getStyleClass().add("small");
-        getChildren().addAll(title, grid, refused);
+        Button all = new Button("Format, space, power, places…");
+        all.setId("plan-more");
+        all.setOnAction(event -> more.run());
+        getChildren().addAll(title, grid, refused, all);
         commit(minutes, this::readMinutes);
         commit(tempo, this::readTempo);
         commit(parts, this::readParts);
@@ -101,20 +110,17 @@ final class IntentionPane extends VBox {
     }
 
     private String readTempo(String text) {
-        String plain = text.replace(',', '.');
-        if (plain.isEmpty()) {
+        if (text.isEmpty()) {
             sheet.intend("plan no tempo", intention -> intention.withBeatsPerMinute(OptionalDouble.empty()));
             return "";
         }
-        if (!plain.matches("[0-9]{1,3}(\\.[0-9]{1,3})?")
-                || Double.parseDouble(plain) < SLOWEST
-                || Double.parseDouble(plain) > FASTEST) {
-            return "Write 20 to 400 beats a minute, or nothing.";
+        try {
+            double beats = PlanModel.readTempo(text);
+            sheet.intend("plan the tempo", intention -> intention.withBeatsPerMinute(OptionalDouble.of(beats)));
+            return "";
+        } catch (UnreadableQuantity e) {
+            return e.getMessage();
         }
-        sheet.intend(
-                "plan the tempo",
-                intention -> intention.withBeatsPerMinute(OptionalDouble.of(Double.parseDouble(plain))));
-        return "";
     }
 
     /** "Bass, snare, hats": each is a take of its own. */

@@ -20,10 +20,10 @@ final class SheetAside extends VBox {
     private final SheetModel sheet;
     private final VBox words = new VBox(4);
 
-    SheetAside(SheetModel sheet) {
+    SheetAside(SheetModel sheet, Runnable more) {
         super(10);
         this.sheet = sheet;
-        getChildren().addAll(words, new IntentionPane(sheet));
+        getChildren().addAll(words, new IntentionPane(sheet, more));
         sheet.stateProperty().addListener(change -> show());
         show();
     }

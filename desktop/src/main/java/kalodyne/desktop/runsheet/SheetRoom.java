@@ -3,25 +3,31 @@ package kalodyne.desktop.runsheet;
 import java.util.List;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.runsheet.Step;
 import kalodyne.desktop.model.PaperModel;
+import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
 
 /** The Run sheet room: what to do in which order, from the first lead to the last. */
 public final class SheetRoom implements Room {
     private final StudioModel studio;
     private final SheetModel sheet;
+    private final PlanModel plan;
     private final PaperModel paper;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private SheetView view;
     private SheetAside aside;
+    private Overlay overlay;
 
-    public SheetRoom(StudioModel studio, SheetModel sheet, PaperModel paper) {
+    public SheetRoom(StudioModel studio, SheetModel sheet, PlanModel plan, PaperModel paper) {
+        this.plan = plan;
         this.studio = studio;
         this.sheet = sheet;
         this.paper = paper;
@@ -55,7 +61,7 @@ public final class SheetRoom implements Room {
     @Override
     public Node aside() {
         if (aside == null) {
-            aside = new SheetAside(sheet);
+            aside = new SheetAside(sheet, this::plan);
         }
         return aside;
     }
@@ -89,9 +95,21 @@ public final class SheetRoom implements Room {
         return state.progress().now().map(Step::title).orElse("All is done: close this sitting");
     }
 
+    private void plan() {
+        PlanPage page = new PlanPage(plan, sheet, overlay::lift);
+        overlay.lay(page, Pos.TOP_CENTER);
+        page.focus();
+    }
+
+    @Override
+    public void useOverlay(Overlay windowsOverlay) {
+        overlay = windowsOverlay;
+    }
+
     @Override
     public List<Command> commands() {
         return List.of(
+                Command.of("Plan format, space, power and places…", "Shortcut+Shift+P", this::plan),
                 Command.of("Tick the step", "Shortcut+D", sheet::done),
                 Command.of("Skip the step", "Shortcut+Shift+D", sheet::skip),
                 Command.of("Open the step again", "Shortcut+U", sheet::undo),

@@ -2,6 +2,7 @@ package kalodyne.desktop.takes;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -11,6 +12,7 @@ import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.TimingModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -21,12 +23,24 @@ public final class TakesRoom implements Room {
     private final TakesModel takes;
     private final RecordingModel recording;
     private final PlaybackModel playback;
+    private final Supplier<TimingModel> timing;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private TakesView view;
     private TakesAside aside;
     private Overlay overlay;
 
-    public TakesRoom(StudioModel studio, TakesModel takes, RecordingModel recording, PlaybackModel playback) {
+    /**
+     * A room.
+     *
+     * @param timing what a take says about time, asked for when somebody looks at it
+     */
+    public TakesRoom(
+            StudioModel studio,
+            TakesModel takes,
+            RecordingModel recording,
+            PlaybackModel playback,
+            Supplier<TimingModel> timing) {
+        this.timing = timing;
         this.studio = studio;
         this.takes = takes;
         this.recording = recording;
@@ -52,7 +66,7 @@ public final class TakesRoom implements Room {
 
     private TakesView view() {
         if (view == null) {
-            view = new TakesView(takes, recording, playback, this::calibrate, () -> report.set(report()));
+            view = new TakesView(takes, recording, playback, this::calibrate, this::time, () -> report.set(report()));
         }
         return view;
     }
@@ -105,6 +119,7 @@ public final class TakesRoom implements Room {
                 Command.of("Record a take", "Shortcut+R", () -> view().record()),
                 Command.of("Play or stop the take", "Shortcut+P", () -> view().playOrStop()),
                 Command.of("Add a file as a take…", "Shortcut+T", () -> view().chooseFile()),
+                Command.of("Time in this take: round trip, tempo…", "Shortcut+Shift+T", this::time),
                 Command.of("Correct the gear from these takes…", "Shortcut+Shift+K", this::calibrate));
     }
 
@@ -116,6 +131,14 @@ public final class TakesRoom implements Room {
     private void calibrate() {
         takes.readAll(() -> {
             CalibrationPage page = new CalibrationPage(takes, overlay);
+            overlay.lay(page, Pos.TOP_CENTER);
+            page.focus();
+        });
+    }
+
+    private void time() {
+        takes.readAll(() -> {
+            TimingPage page = new TimingPage(timing.get(), overlay::lift);
             overlay.lay(page, Pos.TOP_CENTER);
             page.focus();
         });

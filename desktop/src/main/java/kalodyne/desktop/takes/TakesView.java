@@ -72,17 +72,26 @@ final class TakesView extends VBox {
     private final ScrollPane filled;
     private final VBox dropZone = dropZone();
     private final Runnable calibrate;
+    private final Runnable time;
     private boolean showing;
 
     /**
      * A view.
      *
      * @param calibrate shows what the takes say about the gear
+     * @param time shows what a take says about time
      * @param told whenever recording asks for something else
      */
-    TakesView(TakesModel takes, RecordingModel recording, PlaybackModel playback, Runnable calibrate, Runnable told) {
+    TakesView(
+            TakesModel takes,
+            RecordingModel recording,
+            PlaybackModel playback,
+            Runnable calibrate,
+            Runnable time,
+            Runnable told) {
         this.takes = takes;
         this.calibrate = calibrate;
+        this.time = time;
         this.recording = recording;
         comparison.setMaxWidth(Double.MAX_VALUE);
         waveform = new Waveform(seconds -> pointedAt(), this::looked);
@@ -209,8 +218,13 @@ final class TakesView extends VBox {
         correct.setMinWidth(Region.USE_PREF_SIZE);
         correct.setTooltip(new Tooltip("What these takes say about the source and the knob (Ctrl+Shift+K)"));
         correct.setOnAction(event -> calibrate.run());
-        buttons.addAll(List.of(record, open, correct));
-        return new RoomHeader(sentence, chooser, other, record, open, correct);
+        Button timing = new Button("Time…");
+        timing.setId("open-timing");
+        timing.setMinWidth(Region.USE_PREF_SIZE);
+        timing.setTooltip(new Tooltip("How late it came back, how it keeps the tempo (Ctrl+Shift+T)"));
+        timing.setOnAction(event -> time.run());
+        buttons.addAll(List.of(record, open, correct, timing));
+        return new RoomHeader(sentence, chooser, other, record, open, correct, timing);
     }
 
     private VBox dropZone() {

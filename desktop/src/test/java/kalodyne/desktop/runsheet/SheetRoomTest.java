@@ -7,9 +7,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
+import java.util.OptionalInt;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.gear.PowerSource;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Step;
@@ -216,6 +219,43 @@ class SheetRoomTest {
                     assertThat(sitting.wiring().plugged()).isNotEmpty();
                 });
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
+    }
+
+    /** Everything that is planned is typed in one place; what cannot be read stays as typed and changes nothing. */
+    @Test
+    void format_space_power_and_places_are_planned() {
+        desk.click("#plan-more");
+        desk.typeInto("#free-laptop", "0,5 GB");
+        assertThat(state().sheet().findings())
+                .extracting(finding -> finding.code())
+                .contains("sheet.space-short");
+        desk.typeInto("#free-laptop", "plenty");
+        assertThat(desk.text("#plan-problem")).contains("Write for example 32 GB");
+        assertThat(desk.text("#free-laptop")).isEqualTo("plenty");
+        desk.typeInto("#free-laptop", "");
+        desk.typeInto("#plan-round-trip", "14.6 ms");
+        assertThat(steps()).anyMatch(step -> step.reason().contains("14.6 ms late"));
+        desk.typeInto("#stand-bass-synth-along", "9");
+        desk.typeInto("#stand-interface-along", "200 m");
+        assertThat(desk.text("#plan-problem")).contains("too far away");
+        desk.typeInto("#stand-interface-along", "1,5 m");
+        // 7.5 m along and 15 % to spare: Lead 7 has 3 m.
+        assertThat(state().sheet().findings())
+                .filteredOn(finding -> finding.code().equals("sheet.lead-short"))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.title()).isEqualTo("Lead 7 is too short"));
+        Desk.onScreen(() -> {
+            desk.<ComboBox<PowerSource>>find("#power-drum-box").setValue(PowerSource.ADAPTER_UNEARTHED);
+            desk.<ComboBox<OptionalInt>>find("#plan-rate").setValue(OptionalInt.of(96_000));
+            return null;
+        });
+        assertThat(steps().stream().map(Step::title))
+                .noneMatch(title -> title.startsWith("Drum box: full battery"))
+                .anyMatch(title -> title.startsWith("Laptop: 2.07 GB free"));
+        desk.press(KeyCode.ESCAPE);
+        assertThat(desk.shows("#plan-page")).isFalse();
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(Desk.onScreen(() -> sheet().intention().sampleRateHz())).isEmpty();
     }
 
     @ParameterizedTest

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -296,5 +297,42 @@ class TakesRoomTest {
         assertThat(desk.text("#takes-sentence")).startsWith("Nothing in channel 2");
         assertThat(cells("#channels")).contains("1", "2", "3", "−10.46", "−∞");
         assertThat(desk.shows("#finding-channel-dead")).isTrue();
+    }
+
+    /** Clicks at 120 beats a minute on one channel, and 700 samples later on the other. */
+    @Test
+    void a_loop_back_take_tells_the_round_trip_and_the_tempo() throws IOException {
+        int rate = 48_000;
+        double[] sent = new double[12 * rate];
+        double[] back = new double[12 * rate];
+        Random random = new Random(2);
+        for (int at = rate / 2; at < 11 * rate; at += rate / 2) {
+            for (int i = 0; i < 150; i++) {
+                sent[at + i] = 0.2 * random.nextGaussian();
+                back[at + i + 700] = sent[at + i] / 2;
+            }
+        }
+        Path file = WavBytes.integers(24, sent, back).write(folder.resolve("loop.wav"));
+        Desk.onScreen(() -> {
+            desk.workbench().takes().add(file);
+            return null;
+        });
+        Desk.until(() -> desk.workbench().studio().setup().takes().size() == 3);
+        desk.rest();
+        desk.click("#open-timing");
+        desk.rest();
+        desk.click("#trip-measure");
+        desk.rest();
+        // 700 / 48,000 s; sound goes 5.0 m meanwhile.
+        assertThat(desk.text("#trip-result")).startsWith("14.58 ms, 700.0 samples: as late as from 5.0 m away.");
+        desk.click("#trip-keep");
+        assertThat(desk.workbench().studio().setup().intention().roundTripMilliseconds())
+                .hasValueCloseTo(14.583, within(0.001));
+        desk.click("#tempo-measure");
+        desk.rest();
+        assertThat(desk.text("#tempo-result")).startsWith("120.00 beats a minute: in step with the clock to its end.");
+        desk.typeInto("#timing-tempo", "fast");
+        assertThat(desk.text("#timing-tempo")).isEqualTo("fast");
+        desk.press(KeyCode.ESCAPE);
     }
 }
