@@ -103,7 +103,18 @@ public final class Parcel {
                 throw new UnreadableFile(file, problems);
             }
             Studio studio = StudioReader.read(text(zip, json, file), Path.of(file + "/" + STUDIO));
-            enclosed.retainAll(files(studio));
+            Set<String> named = files(studio);
+            Optional<String> outside =
+                    named.stream().filter(name -> !isHarmless(name)).findFirst();
+            if (outside.isPresent()) {
+                throw new UnreadableFile(
+                        file,
+                        new Problem(
+                                STUDIO,
+                                "It names a file that is not in it: “" + outside.get() + "”.",
+                                "Nothing was unpacked. Ask who gave it to you for another one."));
+            }
+            enclosed.retainAll(named);
             return new Parcel(file, studio, enclosed);
         } catch (UnreadableFile e) {
             throw e;
@@ -152,23 +163,25 @@ public final class Parcel {
         return studio;
     }
 
-    /** How many recordings and photographs are in it. */
-    public int count() {
-        return enclosed.size();
-    }
-
     /**
-     * Unpacks the files into a new folder.
+     * Unpacks the files into a new folder. What is named and is not in it is looked for there too: a recording of the same name
+     * that lies here already is another one.
      *
      * @param folder of the studio that it comes into
      * @return what is in it, files named as they lie now, relative to the folder
      * @throws CancellationException where the progress asked to stop; nothing is left then
      */
     public Studio unpack(Path folder, Progress progress) throws IOException {
-        if (enclosed.isEmpty()) {
-            return studio;
-        }
         Path own = free(folder);
+        if (!enclosed.isEmpty()) {
+            unpackInto(own, progress);
+        }
+        UnaryOperator<String> now = name -> own.getFileName() + "/" + name;
+        return studio.withSetups(
+                studio.setups().stream().map(setup -> setup.withFiles(now, now)).toList());
+    }
+
+    private void unpackInto(Path own, Progress progress) throws IOException {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
             long all = enclosed.stream()
                     .mapToLong(name -> Math.max(0, zip.getEntry(name).getSize()))
@@ -177,7 +190,7 @@ public final class Parcel {
             long room = Files.getFileStore(own).getUsableSpace();
             if (all > room) {
                 throw new IOException("it needs " + Print.prefixed((double) all, "B") + ", and "
-                        + Print.prefixed((double) room, "B") + " are free in " + folder);
+                        + Print.prefixed((double) room, "B") + " are free in " + own.getParent());
             }
             CountedCopy copy = new CountedCopy(progress, all);
             for (String name : enclosed) {
@@ -193,9 +206,6 @@ public final class Parcel {
             remove(own);
             throw e;
         }
-        UnaryOperator<String> now = name -> enclosed.contains(name) ? own.getFileName() + "/" + name : name;
-        return studio.withSetups(
-                studio.setups().stream().map(setup -> setup.withFiles(now, now)).toList());
     }
 
     /** A folder that is not there yet, named after the parcel. */

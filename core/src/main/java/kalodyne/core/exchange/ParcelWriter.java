@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -79,7 +80,7 @@ public final class ParcelWriter {
 
         String name(String place, String file) {
             return names.computeIfAbsent(folder.resolve(file).normalize(), path -> {
-                String own = harmless(path.getFileName().toString());
+                String own = harmless(String.valueOf(path.getFileName()));
                 Set<String> taken = names.values().stream()
                         .map(each -> each.toLowerCase(Locale.ROOT))
                         .collect(Collectors.toSet());
@@ -125,7 +126,7 @@ public final class ParcelWriter {
         /** Always of the same time: the same setup gives the same bytes. */
         private static ZipEntry entry(String name) {
             ZipEntry entry = new ZipEntry(name);
-            entry.setTime(0);
+            entry.setTimeLocal(LocalDateTime.of(1980, 1, 1, 0, 0));
             return entry;
         }
     }

@@ -131,7 +131,9 @@ public record RoundTrip(double samples, int sampleRateHz, double likeness, boole
         int best = loudest(products, 0, longest, -1, 0);
         double likeness = likeness(products[best], sentEnergy, returned, best, heard);
         if (likeness < ALIKE) {
-            return nothing("What came back is not what was played. Lead the output straight into the input.");
+            return nothing(
+                    "What came back is not what was played. Lead the output straight into the input, and see that the"
+                            + " channels are not the other way round.");
         }
         int apart = (int) Math.max(2, SAME_PLACE_SECONDS * rate);
         int second = loudest(products, 0, longest, best, apart);

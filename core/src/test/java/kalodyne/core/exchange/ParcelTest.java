@@ -123,6 +123,7 @@ class ParcelTest {
         List<Take> takes =
                 Parcel.open(parcel).unpack(there, Progress.NONE).setups().get(0).takes();
         assertThat(there.resolve(takes.get(2).file())).hasContent("another recording");
+        assertThat(takes.get(3).file()).isEqualTo("from Sunday trio/takes/gone.wav");
         assertThat(there.resolve(takes.get(0).file())).hasSameBinaryContentAs(here.resolve("takes/one.wav"));
     }
 
@@ -176,6 +177,20 @@ class ParcelTest {
             out.putNextEntry(new ZipEntry(name));
             out.write(content);
         }
+    }
+
+    /** Else handing such a setup on again would take along whatever the other one wanted to have. */
+    @Test
+    void a_setup_that_names_files_elsewhere_is_refused() throws IOException {
+        Path bad = folder.resolve("bad.zip");
+        Studio stealing = studio.withSetups(List.of(setup.with(take("Take 3", "/home/somebody/diary.txt"))));
+        try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(bad))) {
+            out.putNextEntry(new ZipEntry("studio.json"));
+            out.write(StudioWriter.write(stealing).getBytes(StandardCharsets.UTF_8));
+        }
+        assertThatThrownBy(() -> Parcel.open(bad))
+                .isInstanceOf(UnreadableFile.class)
+                .hasMessageContaining("names a file that is not in it");
     }
 
     /** What no take and no photograph of the setup is called stays in the parcel. */

@@ -1,31 +1,23 @@
 package kalodyne.desktop.model;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.log.Entry;
 import kalodyne.core.log.Habits;
-import kalodyne.core.log.Judging;
 import kalodyne.core.log.LogBook;
+import kalodyne.core.log.UnreadTakes;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.runsheet.Stand;
-import kalodyne.core.setup.Judged;
 import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.takes.Progress;
-import kalodyne.core.takes.TakeReader;
 import kalodyne.desktop.job.Jobs;
 
 /** The log: what is searched for in it, what is looked at, how that differs from now or from something else. */
@@ -224,84 +216,35 @@ public final class LogModel {
 
     // --- reading -----------------------------------------------------------------------------------------------
 
-    /** What was said of the takes of a setup, by the takes. */
-    private record Read(Map<String, Map<Take, Judged>> bySetup, int unreadable) {}
-
     /** Reads every take that nobody has read, so that the log knows what was the case. */
     public void readAll() {
         Studio now = studio.studio();
         List<Setup> setups = setups();
         Path folder = studio.file().toAbsolutePath().getParent();
-        jobs.run("Reading takes", progress -> read(now, setups, folder, progress), new Jobs.Listener<Read>() {
-            @Override
-            public void delivered(Read read) {
-                keep(read);
-            }
+        jobs.run(
+                "Reading takes",
+                progress -> UnreadTakes.read(now, setups, folder, progress),
+                new Jobs.Listener<UnreadTakes>() {
+                    @Override
+                    public void delivered(UnreadTakes read) {
+                        keep(read);
+                    }
 
-            @Override
-            public void failed(Exception failure) {
-                studio.notice("The takes could not be read", String.valueOf(failure.getMessage()));
-            }
+                    @Override
+                    public void failed(Exception failure) {
+                        studio.notice("The takes could not be read", String.valueOf(failure.getMessage()));
+                    }
 
-            @Override
-            public void stopped() {
-                // It stopped before the first.
-            }
-        });
+                    @Override
+                    public void stopped() {
+                        // It stopped before the first.
+                    }
+                });
     }
 
-    /** What was read before it was stopped is kept. */
-    private static Read read(Studio studio, List<Setup> setups, Path folder, Progress progress) {
-        long all = setups.stream().flatMap(setup -> unread(setup)).count();
-        Map<String, Map<Take, Judged>> bySetup = new HashMap<>();
-        int unreadable = 0;
-        int done = 0;
-        for (Setup setup : setups) {
-            List<Take> takes = unread(setup).toList();
-            if (takes.isEmpty()) {
-                continue;
-            }
-            Judging judging = Judging.of(studio, setup);
-            Map<Take, Judged> judged = bySetup.computeIfAbsent(setup.id(), id -> new HashMap<>());
-            for (Take take : takes) {
-                double before = (double) done / all;
-                try {
-                    judged.put(
-                            take,
-                            judging.judge(
-                                    take,
-                                    TakeReader.read(
-                                            folder.resolve(take.file()),
-                                            part -> progress.report(before + part / all))));
-                } catch (IOException e) {
-                    unreadable++;
-                } catch (CancellationException e) {
-                    return new Read(bySetup, unreadable);
-                }
-                done++;
-            }
-        }
-        return new Read(bySetup, unreadable);
-    }
-
-    private static Stream<Take> unread(Setup setup) {
-        return setup.takes().stream().filter(take -> take.judged().isEmpty());
-    }
-
-    private void keep(Read read) {
-        Studio changed = studio.studio();
-        int count = 0;
-        for (Setup setup : changed.setups()) {
-            Map<Take, Judged> judged = read.bySetup().getOrDefault(setup.id(), Map.of());
-            count += judged.size();
-            changed = changed.with(setup.withTakes(setup.takes().stream()
-                    .map(take -> Optional.ofNullable(judged.get(take))
-                            .map(take::with)
-                            .orElse(take))
-                    .toList()));
-        }
-        if (count > 0) {
-            studio.change(null, "keep what takes say", changed);
+    private void keep(UnreadTakes read) {
+        if (read.count() > 0) {
+            studio.change(null, "keep what takes say", read.keptIn(studio.studio()));
         }
         if (read.unreadable() > 0) {
             studio.notice(

@@ -240,17 +240,19 @@ public final class SheetModel {
 
     /** Takes back that a step was done. */
     public void undo() {
-        state().step().ifPresent(step -> {
-            waits.remove(step.id());
-            tick(step, Outcome.OPEN, "open again");
-        });
+        state().step().ifPresent(step -> tick(step, Outcome.OPEN, "open again"));
     }
 
     private void tick(Step step, Outcome outcome, String what) {
-        if (outcome != Outcome.OPEN) {
+        waits.remove(step.id());
+        // Who looks at another one goes on doing so when a wait is over.
+        boolean isLookedAt = chosen.filter(id -> !id.equals(step.id())).isEmpty();
+        if (isLookedAt) {
+            search = Optional.empty();
+        }
+        if (isLookedAt && outcome != Outcome.OPEN) {
             chosen = Optional.empty();
         }
-        search = Optional.empty();
         change(what + " “" + step.title() + "”", sitting -> sitting.with(step, outcome, clock.instant()));
     }
 
@@ -266,6 +268,11 @@ public final class SheetModel {
     /** What is left to wait in a step; empty where nothing waits. */
     public Optional<Duration> left(Step step) {
         return Optional.ofNullable(waits.get(step.id())).map(Countdown::left);
+    }
+
+    /** Whether something waits, looked at or not. */
+    public boolean isWaiting() {
+        return state().sheet().steps().stream().map(Step::id).anyMatch(waits::containsKey);
     }
 
     private boolean isWaited(Step step) {

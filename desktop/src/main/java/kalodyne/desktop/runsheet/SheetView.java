@@ -148,8 +148,7 @@ final class SheetView extends VBox {
             rows.put(step.id(), row);
             list.getChildren().add(row);
         }
-        boolean isWaiting = state.step().flatMap(sheet::left).isPresent();
-        if (isWaiting) {
+        if (sheet.isWaiting()) {
             clock.play();
         } else {
             clock.stop();

@@ -105,7 +105,7 @@ final class Exchange {
     }
 
     private void take(String name, Incoming incoming, Mode mode) {
-        if (incoming.parcel().filter(parcel -> parcel.count() > 0).isEmpty()) {
+        if (incoming.parcel().isEmpty()) {
             studio.change(null, BRING_IN + name, incoming.result(mode, studio.studio()));
             return;
         }

@@ -21,6 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import kalodyne.core.demo.Boathouse;
@@ -167,9 +168,28 @@ public final class Desk implements AutoCloseable {
         return onScreen(() -> node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText());
     }
 
+    /** Clicks in the middle of something, as the system's own events: the test robot would move there step by step. */
     public void click(String query) {
-        robot.clickOn(query);
+        clickIn(find(query));
         rest();
+    }
+
+    private void clickIn(Node node) {
+        WaitForAsyncUtils.waitForFxEvents();
+        onScreen(() -> {
+            // What was just put in place has none before it is laid out.
+            node.getScene().getRoot().applyCss();
+            node.getScene().getRoot().layout();
+            Bounds bounds = node.localToScreen(node.getBoundsInLocal());
+            system.mouseMove(bounds.getCenterX(), bounds.getCenterY());
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        onScreen(() -> {
+            system.mousePress(MouseButton.PRIMARY);
+            system.mouseRelease(MouseButton.PRIMARY);
+            return null;
+        });
     }
 
     /** Presses keys together and lets them go, as the system's own events: the test robot would wait after each of them. */
@@ -199,15 +219,17 @@ public final class Desk implements AutoCloseable {
             return null;
         });
         rest();
-        robot.clickOn(query);
-        robot.push(KeyCode.CONTROL, KeyCode.A);
+        clickIn(target);
+        rest();
+        push(KeyCode.CONTROL, KeyCode.A);
+        rest();
         // Signs that no keyboard layout is sure to have are pasted, as a musician would.
         TextInputControl field = find(query);
         onScreen(() -> {
             field.replaceSelection(text);
             return null;
         });
-        robot.push(KeyCode.ENTER);
+        push(KeyCode.ENTER);
         rest();
     }
 
