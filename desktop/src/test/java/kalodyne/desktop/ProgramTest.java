@@ -19,6 +19,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The program as a process of its own. */
 class ProgramTest {
+    /** The demonstration is built in it once, for all pictures. */
+    @TempDir
+    static Path home;
+
     @TempDir
     Path folder;
 
@@ -37,8 +41,12 @@ class ProgramTest {
     private record Ended(int status, String printed) {}
 
     private Ended run(String... arguments) throws IOException, InterruptedException {
+        return runIn(folder, arguments);
+    }
+
+    private static Ended runIn(Path data, String... arguments) throws IOException, InterruptedException {
         ProcessBuilder builder = java(Main.class, arguments);
-        builder.environment().put("KALODYNE_HOME", folder.toString());
+        builder.environment().put("KALODYNE_HOME", data.toString());
         Process process = builder.start();
         String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
@@ -50,13 +58,15 @@ class ProgramTest {
         "levels, 1280x800, light, 1, demo",
         "shelf, 1280x800, light, 1, demo",
         "hookup, 1280x800, light, 1, demo",
+        "log, 1280x800, light, 1, demo",
         "takes, 900x650, dark, 1.5, demo",
         "levels, 1000x700, light, 1, empty"
     })
     void makes_pictures_of_its_rooms(String room, String size, String theme, String text, String studio)
             throws Exception {
         Path picture = folder.resolve("pictures/room.png");
-        Ended ended = run(
+        Ended ended = runIn(
+                home,
                 "picture",
                 room,
                 picture.toString(),

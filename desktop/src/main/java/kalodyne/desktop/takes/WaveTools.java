@@ -30,7 +30,7 @@ final class WaveTools extends HBox {
     private final Waveform waveform;
     private final PlaybackModel playback;
     private final Button play = tool("Play", "play-take", "From the cursor, or the whole (Ctrl+P)");
-    private final Button loop = tool("Loop this place", "loop-place", "Over and over, with a little around it");
+    private final Button loop = tool("Loop it", "loop-place", "Over and over, with a little around it");
     private final Button previous = tool("◂", "previous-place", "The place before");
     private final Button next = tool("▸", "next-place", "The next place");
     private final ToggleButton hearOther = new ToggleButton();
