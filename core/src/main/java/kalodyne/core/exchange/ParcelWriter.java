@@ -104,11 +104,11 @@ public final class ParcelWriter {
             }
             CountedCopy copy = new CountedCopy(progress, all);
             ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
-            // Sound hardly gets smaller however long one tries.
-            zip.setLevel(Deflater.BEST_SPEED);
             zip.putNextEntry(entry(Parcel.STUDIO));
             zip.write(json.getBytes(StandardCharsets.UTF_8));
             zip.closeEntry();
+            // Sound and photographs hardly get smaller however long one tries.
+            zip.setLevel(Deflater.NO_COMPRESSION);
             for (Map.Entry<Path, String> each : names.entrySet()) {
                 if (!Files.isReadable(each.getKey()) || !Files.isRegularFile(each.getKey())) {
                     missing.add(each.getKey());

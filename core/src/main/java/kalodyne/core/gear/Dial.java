@@ -37,7 +37,7 @@ public record Dial(int startMinutes, int sweepMinutes) {
     public String clock(double position) {
         int minutes = (int) Math.round(startMinutes + position * sweepMinutes) % HALF_DAY;
         int hour = minutes / 60 == 0 ? 12 : minutes / 60;
-        return String.format(Locale.ROOT, "%d:%02d", hour, minutes % 60);
+        return hour + (minutes % 60 < 10 ? ":0" : ":") + minutes % 60;
     }
 
     /** Where the hand points at a position: turns clockwise from twelve o'clock, from 0. */

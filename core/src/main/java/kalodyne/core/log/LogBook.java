@@ -3,12 +3,14 @@ package kalodyne.core.log;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.runsheet.SpotWords;
@@ -41,8 +43,12 @@ public final class LogBook {
      * @param runs names of runs of what is plugged, by the keys that takes know them by; others are called by their gear
      */
     public static LogBook of(Studio studio, List<Setup> setups, Map<String, String> runs) {
-        SpotWords words = new SpotWords(studio::device, studio::lead);
-        Function<Take, String> run = take -> runs.getOrDefault(take.run(), byGear(take, words));
+        // Asked for every knob of every take: looked up and not looked for.
+        Map<String, Device> devices =
+                studio.devices().stream().collect(Collectors.toMap(Device::id, Function.identity()));
+        SpotWords words = new SpotWords(id -> Optional.ofNullable(devices.get(id)), studio::lead);
+        Map<String, String> names = new HashMap<>(runs);
+        Function<Take, String> run = take -> names.computeIfAbsent(take.run(), key -> byGear(take, words));
         return new LogBook(setups.stream()
                 .flatMap(setup -> Stream.concat(
                         setup.takes().stream().map(take -> entry(setup, take, run.apply(take), words)),
