@@ -99,10 +99,16 @@ final class LogView extends VBox {
         }
         state.chosen()
                 .filter(state.shown()::contains)
-                .ifPresentOrElse(
-                        entry -> list.getSelectionModel().select(entry),
-                        () -> list.getSelectionModel().clearSelection());
+                .ifPresentOrElse(this::select, () -> list.getSelectionModel().clearSelection());
         isShowing = false;
+    }
+
+    /** What was chosen elsewhere comes into sight; what was clicked stays where it is. */
+    private void select(Entry entry) {
+        if (!entry.equals(list.getSelectionModel().getSelectedItem())) {
+            list.getSelectionModel().select(entry);
+            list.scrollTo(entry);
+        }
     }
 
     private static String sentence(LogModel.State state) {
