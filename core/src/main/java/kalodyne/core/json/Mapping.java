@@ -3,6 +3,7 @@ package kalodyne.core.json;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
 
@@ -63,6 +64,6 @@ public abstract class Mapping {
     }
 
     private static String sentence(String message) {
-        return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
+        return Print.startingSentence(message) + ".";
     }
 }

@@ -122,8 +122,7 @@ public record Trace(
         }
 
         private String endName() {
-            String name = rig.endName(path.end());
-            return Character.toUpperCase(name.charAt(0)) + name.substring(1);
+            return Print.startingSentence(rig.endName(path.end()));
         }
 
         private String endDetail() {

@@ -10,6 +10,7 @@ import kalodyne.core.paper.Pages.Style;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.Step;
+import kalodyne.core.units.Print;
 
 /** A run sheet to tick with a pencil. */
 public final class RunSheetPaper {
@@ -71,7 +72,7 @@ public final class RunSheetPaper {
     }
 
     private void finding(Finding finding) throws IOException {
-        paragraph(upper(finding.severity().word()) + ": " + finding.title(), Style.HEAD, 0);
+        paragraph(Print.startingSentence(finding.severity().word()) + ": " + finding.title(), Style.HEAD, 0);
         paragraph(
                 finding.text()
                         + finding.remedy()
@@ -81,10 +82,6 @@ public final class RunSheetPaper {
                 Style.TEXT,
                 0);
         pages.down(GAP / 2);
-    }
-
-    private static String upper(String word) {
-        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
     /** A step is never split, and a heading never stands alone at the foot. */
@@ -97,8 +94,9 @@ public final class RunSheetPaper {
             below.addAll(pages.wrapped(step.detail(), Style.TEXT, width(WORDS_AT)));
         }
         if (step.caution().isPresent()) {
-            String caution = upper(step.caution().get().severity().word()) + ": "
-                    + step.caution().get().words();
+            String caution =
+                    Print.startingSentence(step.caution().get().severity().word()) + ": "
+                            + step.caution().get().words();
             below.addAll(pages.wrapped(caution, Style.TEXT, width(WORDS_AT)));
         }
         float height = 2 * GAP + title.size() * Style.STEP.line() + below.size() * Style.TEXT.line();

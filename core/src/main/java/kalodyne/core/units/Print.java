@@ -76,6 +76,11 @@ public final class Print {
         return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
+    /** Words that stand within a sentence, to begin one: "use Lead 3" becomes "Use Lead 3". */
+    public static String startingSentence(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
     private static boolean isZero(String digits) {
         return digits.chars().allMatch(c -> c == '0' || c == '.');
     }

@@ -5,6 +5,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 
 /**
@@ -83,8 +84,7 @@ public final class QuantityField extends TextField {
         } catch (UnreadableQuantity e) {
             refuse(e.getMessage());
         } catch (IllegalArgumentException e) {
-            String reason = e.getMessage();
-            refuse(Character.toUpperCase(reason.charAt(0)) + reason.substring(1) + ".");
+            refuse(Print.startingSentence(e.getMessage()) + ".");
         }
     }
 

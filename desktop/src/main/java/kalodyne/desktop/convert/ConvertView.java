@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -17,6 +16,7 @@ import kalodyne.core.sums.Field;
 import kalodyne.core.sums.Sum;
 import kalodyne.core.sums.Sums;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.ConvertModel;
 
@@ -48,7 +48,8 @@ final class ConvertView extends VBox {
         source.setWrapText(true);
         VBox sheet = new VBox(18, known, answers, source);
         sheet.getStyleClass().add("convert-sheet");
-        BesideOrBelow both = new BesideOrBelow(questions(), scrolled(sheet), LIST_EM, LIST_HIGH_EM, SHEET_EM);
+        BesideOrBelow both =
+                new BesideOrBelow(questions(), new DownScroll(sheet).shrinking(), LIST_EM, LIST_HIGH_EM, SHEET_EM);
         VBox.setVgrow(both, Priority.ALWAYS);
         getChildren().addAll(new RoomHeader(sentence), both);
         model.sumProperty().addListener(change -> showSum());
@@ -68,15 +69,7 @@ final class ConvertView extends VBox {
             list.getChildren().add(head);
             sums.forEach(sum -> list.getChildren().add(question(sum)));
         }
-        return scrolled(list);
-    }
-
-    private static ScrollPane scrolled(VBox content) {
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setMinHeight(0);
-        return scroll;
+        return new DownScroll(list).shrinking();
     }
 
     private ToggleButton question(Sum sum) {

@@ -12,6 +12,7 @@ import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.model.StudioModel;
 
 /** The values of the gear at a station that the levels of a run follow from, to be corrected in place. */
@@ -83,7 +84,7 @@ final class GearFields {
     }
 
     private static String lower(String label) {
-        return Character.toLowerCase(label.charAt(0)) + label.substring(1);
+        return Print.withinSentence(label);
     }
 
     private <T> void set(String id, String mark, Fact<T> fact, String text) {

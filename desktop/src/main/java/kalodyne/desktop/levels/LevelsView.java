@@ -23,6 +23,7 @@ import kalodyne.core.levels.RunLevels;
 import kalodyne.core.rig.AimSchool;
 import kalodyne.core.run.Aim;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.StudioModel;
 
@@ -158,7 +159,7 @@ final class LevelsView extends VBox {
     }
 
     private static String aimWords(AimSchool each) {
-        return Character.toLowerCase(each.title().charAt(0)) + each.title().substring(1);
+        return Print.withinSentence(each.title());
     }
 
     // --- choices -------------------------------------------------------------------------------------------------

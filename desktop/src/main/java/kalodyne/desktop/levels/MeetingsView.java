@@ -5,7 +5,6 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -19,6 +18,7 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.StudioModel;
 
@@ -26,7 +26,7 @@ import kalodyne.desktop.model.StudioModel;
  * Where runs meet: for each bus who comes together there, how loud each is, how loud all are, and how much louder or quieter than
  * the others each should be.
  */
-final class MeetingsView extends ScrollPane {
+final class MeetingsView extends DownScroll {
     /** A bar is full for the loudest and empty so far below it. */
     private static final double BAR_DB = 40;
 
@@ -41,8 +41,6 @@ final class MeetingsView extends ScrollPane {
     MeetingsView(StudioModel studio) {
         this.studio = studio;
         setId("meetings");
-        setFitToWidth(true);
-        setHbarPolicy(ScrollBarPolicy.NEVER);
         setContent(content);
         problem.getStyleClass().addAll("problem", "small");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());

@@ -52,11 +52,7 @@ final class LogAside extends VBox {
         title.setWrapText(true);
         HBox.setHgrow(title, Priority.ALWAYS);
         getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
-        line(upper(fault.words()));
-    }
-
-    private static String upper(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+        line(Print.startingSentence(fault.words()));
     }
 
     private void run(Habits.RunHabit run) {

@@ -6,7 +6,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
@@ -18,6 +17,7 @@ import kalodyne.core.log.Habits;
 import kalodyne.core.log.Recurring;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
@@ -70,10 +70,7 @@ final class LogView extends VBox {
                 log.choose(entry);
             }
         });
-        ScrollPane detail = new ScrollPane(new EntryPane(log, showTake));
-        detail.setFitToWidth(true);
-        detail.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        detail.setMinHeight(0);
+        DownScroll detail = new DownScroll(new EntryPane(log, showTake)).shrinking();
         BesideOrBelow both = new BesideOrBelow(list, detail, LIST_EM, LIST_HIGH_EM, DETAIL_EM);
         VBox.setVgrow(both, Priority.ALWAYS);
         getChildren().addAll(new RoomHeader(sentence, search, all, read, print), both);

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.Search;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.model.SheetModel;
 
 /** A search for what is in the way: one question at a time, and what is to blame where the answer is no. */
@@ -56,9 +57,7 @@ final class SearchPane {
         question.setWrapText(true);
         VBox words = new VBox(2, question);
         if (!probe.expected().isEmpty()) {
-            words.getChildren()
-                    .add(line(Character.toUpperCase(probe.expected().charAt(0))
-                            + probe.expected().substring(1) + "."));
+            words.getChildren().add(line(Print.startingSentence(probe.expected()) + "."));
         }
         return words;
     }

@@ -27,6 +27,7 @@ import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.PaperModel;
@@ -44,7 +45,7 @@ final class SheetView extends VBox {
     private final Label sentence = new Label();
     private final Label second = new Label();
     private final VBox list = new VBox();
-    private final ScrollPane scroll = new ScrollPane(list);
+    private final ScrollPane scroll = new DownScroll(list);
     private final Map<String, Node> rows = new HashMap<>();
     private final Button begin = new Button("Begin");
     private final Button close = new Button("Close this sitting");
@@ -72,8 +73,6 @@ final class SheetView extends VBox {
         }
         print = new PrintMenu("sheet-print", paper, paper::printables);
         scroll.setId("sheet-scroll");
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         list.getStyleClass().add("sheet-list");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(new VBox(2, new RoomHeader(sentence, print, begin, close), second), scroll);

@@ -23,6 +23,7 @@ import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.SheetModel;
 
@@ -80,11 +81,7 @@ final class StepCard {
             return "";
         }
         boolean isMeasured = step.run().isPresent() || step.act() == Act.TEST_TAKE;
-        return (isMeasured
-                        ? "Expect: " + step.tell()
-                        : Character.toUpperCase(step.tell().charAt(0))
-                                + step.tell().substring(1))
-                + ".";
+        return (isMeasured ? "Expect: " + step.tell() : Print.startingSentence(step.tell())) + ".";
     }
 
     private static void add(VBox words, String text) {

@@ -21,6 +21,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.shelf.SearchIndex;
 import kalodyne.core.shelf.SearchText;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.model.ShelfModel;
 
 /**
@@ -37,7 +38,7 @@ final class AddPage<T> extends VBox {
     private final ShelfModel shelf;
     private final Function<T, String> name;
     private final Runnable closed;
-    private final ScrollPane form = new ScrollPane();
+    private final ScrollPane form = new DownScroll();
     private final Button put = new Button("Put it on the shelf");
 
     private AddPage(
@@ -74,8 +75,6 @@ final class AddPage<T> extends VBox {
         put.setOnAction(event -> put());
         Button leave = new Button("Leave it");
         leave.setOnAction(event -> closed.run());
-        form.setFitToWidth(true);
-        form.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox left = new VBox(6, search, profiles);
         left.getStyleClass().add("add-left");
         VBox.setVgrow(profiles, Priority.ALWAYS);

@@ -4,13 +4,14 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.shell.Overlay;
 
 /** A form over the window: what is asked on the left, what it looks like on the right. */
@@ -48,9 +49,7 @@ final class FormPage extends VBox {
         rows.setMinWidth(Region.USE_PREF_SIZE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox both = new HBox(24, rows, side);
-        ScrollPane scroll = new ScrollPane(both);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        DownScroll scroll = new DownScroll(both);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(head, scroll, problem, new HBox(10, button, leave));
     }
@@ -67,7 +66,7 @@ final class FormPage extends VBox {
     }
 
     private static String sentence(String reason) {
-        return Character.toUpperCase(reason.charAt(0)) + reason.substring(1) + ".";
+        return Print.startingSentence(reason) + ".";
     }
 
     /** Asks for one thing. */

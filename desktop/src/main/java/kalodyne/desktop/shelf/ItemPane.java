@@ -7,7 +7,6 @@ import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -25,6 +24,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.Chosen;
 import kalodyne.desktop.model.ShelfModel;
@@ -171,9 +171,7 @@ final class ItemPane extends Pane {
     }
 
     private VBox right() {
-        ScrollPane scroll = new ScrollPane(values);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        DownScroll scroll = new DownScroll(values);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         wiring.getStyleClass().addAll("second", "small");
         wiring.setId("wiring");

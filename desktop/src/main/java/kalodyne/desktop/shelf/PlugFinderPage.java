@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -17,6 +16,7 @@ import kalodyne.core.gear.Form;
 import kalodyne.core.shelf.PlugFinder;
 import kalodyne.core.shelf.PlugFinder.Answer;
 import kalodyne.core.shelf.PlugFinder.Question;
+import kalodyne.desktop.control.DownScroll;
 
 /** Tells which plug somebody has in the hand. */
 final class PlugFinderPage extends VBox {
@@ -31,9 +31,7 @@ final class PlugFinderPage extends VBox {
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         verdict.getStyleClass().add("card-title");
         verdict.setId("plug-verdict");
-        ScrollPane scroll = new ScrollPane(results);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        DownScroll scroll = new DownScroll(results);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button again = new Button("Begin again");
         again.setOnAction(event -> {

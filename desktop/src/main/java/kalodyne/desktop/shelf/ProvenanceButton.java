@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Provenance.Ground;
 import kalodyne.core.gear.Provenance.Origin;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
@@ -74,8 +75,7 @@ final class ProvenanceButton extends MenuButton {
 
     /** "Typical, common practice. Line inputs bridge…", "Measured on 2026-03-01. With a tape". */
     private static String words(Provenance provenance) {
-        String head = Character.toUpperCase(provenance.origin().word().charAt(0))
-                + provenance.origin().word().substring(1)
+        String head = Print.startingSentence(provenance.origin().word())
                 + provenance.ground().map(ground -> ", " + ground.word()).orElse("")
                 + provenance.date().map(date -> ", " + date).orElse("")
                 + ".";

@@ -7,17 +7,17 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.SeverityMark;
 
 /** What was noticed, worst first: shape, title, reason, and what to do, which is done at a click where it can be. */
-final class FindingsPane extends ScrollPane {
+final class FindingsPane extends DownScroll {
     private static final PseudoClass LAST = PseudoClass.getPseudoClass("last");
 
     private final VBox content = new VBox();
@@ -33,8 +33,6 @@ final class FindingsPane extends ScrollPane {
         this.goTo = goTo;
         getStyleClass().add("findings-pane");
         setId("findings");
-        setFitToWidth(true);
-        setHbarPolicy(ScrollBarPolicy.NEVER);
         title.getStyleClass().add("section");
         title.managedProperty().bind(title.textProperty().isNotEmpty());
         list.managedProperty().bind(Bindings.isNotEmpty(list.getChildren()));

@@ -74,7 +74,7 @@ final class CalibrationPage extends VBox {
         String knob = calibrating.knob().words();
         say(calibration
                 .travel()
-                .map(travel -> Character.toUpperCase(knob.charAt(0)) + knob.substring(1) + " does " + travel
+                .map(travel -> Print.startingSentence(knob) + " does " + travel
                         + " over its whole travel compared with what is described.")
                 .orElse("They do not tell " + knob
                         + " apart from what is described. Takes with it far down and far up would."));

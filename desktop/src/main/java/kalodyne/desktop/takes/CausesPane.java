@@ -104,7 +104,7 @@ final class CausesPane extends VBox {
         for (int i = 0; i < test.answers().size(); i++) {
             int answer = i;
             String words = test.answers().get(i);
-            Button button = new Button(Character.toUpperCase(words.charAt(0)) + words.substring(1));
+            Button button = new Button(Print.startingSentence(words));
             button.setId("answer-" + i);
             button.getStyleClass().add("wave-tool");
             button.setMinWidth(Region.USE_PREF_SIZE);

@@ -31,6 +31,7 @@ import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.verdict.Comparison;
+import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.RecordingModel;
@@ -115,13 +116,9 @@ final class TakesView extends VBox {
 
     private static ScrollPane scrolled(VBox content) {
         content.getStyleClass().add("takes-content");
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
+        ScrollPane scroll = new DownScroll(content).shrinking();
         scroll.setFitToHeight(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("takes-scroll");
-        // As high as there is room, whatever is in it.
-        scroll.setMinHeight(0);
         scroll.setPrefHeight(1);
         return scroll;
     }
