@@ -14,7 +14,6 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.rig.Rig;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
 
@@ -41,13 +40,7 @@ record ChosenSetup(Studio studio, Setup setup, Patch patch, List<Checked> joints
                 .orElseThrow(() -> new UnreadableFile(file, notThere(studio)));
         Patch patch = studio.patch(setup);
         List<Checked> joints = JointRules.check(patch);
-        Rig rig = Rig.of(joints, patch, setup.settings());
-        return new ChosenSetup(
-                studio,
-                setup,
-                patch,
-                joints,
-                SetupLevels.of(rig, setup.settings().wanted()));
+        return new ChosenSetup(studio, setup, patch, joints, SetupLevels.of(joints, patch, setup.settings()));
     }
 
     private static Problem notThere(Studio studio) {

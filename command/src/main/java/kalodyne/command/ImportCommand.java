@@ -7,12 +7,10 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicReference;
-import kalodyne.core.exchange.AnyStudio;
+import kalodyne.core.exchange.Arrival;
 import kalodyne.core.exchange.ImportPlan;
-import kalodyne.core.exchange.Parcel;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
@@ -62,8 +60,7 @@ public final class ImportCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.system(ZoneId.systemDefault());
         try {
-            Studio incoming = AnyStudio.read(file);
-            Optional<Parcel> parcel = Parcel.isOne(file) && !dry ? Optional.of(Parcel.open(file)) : Optional.empty();
+            Arrival arrival = Arrival.read(file);
             try (OpenStudio open = StudioFile.open(studio, Studio.empty(), clock)) {
                 if (open.isReadOnly()) {
                     output.complain(studio + ": " + open.readOnlyBecause());
@@ -72,9 +69,9 @@ public final class ImportCommand implements Callable<Integer> {
                 if (!open.rescued().isEmpty()) {
                     output.complain(studio + " was damaged. " + open.rescued());
                 }
-                if (parcel.isPresent()) {
-                    incoming = parcel.get().unpack(studio.toAbsolutePath().getParent(), Progress.NONE);
-                }
+                Studio incoming = dry
+                        ? arrival.studio()
+                        : arrival.unpacked(studio.toAbsolutePath().getParent(), Progress.NONE);
                 ImportPlan plan =
                         ImportPlan.of(open.studio(), incoming, copy ? ImportPlan.Mode.COPY : ImportPlan.Mode.MERGE);
                 String trouble = dry ? "" : apply(open, plan, clock);

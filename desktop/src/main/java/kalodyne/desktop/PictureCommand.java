@@ -27,17 +27,13 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Make a picture of a room, for guides and for review.")
 final class PictureCommand implements Callable<Integer> {
-    private static final List<String> ROOMS =
-            List.of("shelf", "hookup", "levels", "runsheet", "takes", "log", "convert");
+    private static final String ROOMS = "shelf, hookup, levels, runsheet, takes, log or convert";
     private static final Pattern SIZE = Pattern.compile("(\\d{3,4})x(\\d{3,4})");
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(
-            index = "0",
-            paramLabel = "ROOM",
-            description = "shelf, hookup, levels, runsheet, takes, log or convert.")
+    @Parameters(index = "0", paramLabel = "ROOM", description = ROOMS + ".")
     private String room;
 
     @Parameters(index = "1", paramLabel = "FILE.png", description = "Where the picture goes.")
@@ -82,8 +78,8 @@ final class PictureCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         Matcher dimensions = SIZE.matcher(size);
         require(
-                ROOMS.contains(room),
-                "There is no room “" + room + "”; choose shelf, hookup, levels, runsheet, takes, log or convert.");
+                List.of(ROOMS.split(", | or ", -1)).contains(room),
+                "There is no room “" + room + "”; choose " + ROOMS + ".");
         require(dimensions.matches(), "“" + size + "” is no size; write for example 1280x800.");
         require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is no theme; choose light or dark.");
         require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");

@@ -19,7 +19,6 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.log.Judging;
 import kalodyne.core.players.BassSynth;
 import kalodyne.core.players.Player;
-import kalodyne.core.rig.Rig;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.SheetMaker;
@@ -66,8 +65,7 @@ final class BoathousePast {
         this.setup = setup;
         patch = studio.patch(setup);
         joints = JointRules.check(patch);
-        levels = SetupLevels.of(
-                Rig.of(joints, patch, setup.settings()), setup.settings().wanted());
+        levels = SetupLevels.of(joints, patch, setup.settings());
     }
 
     /** The studio with its past; the recordings are put into the folder. */

@@ -2,7 +2,9 @@ package kalodyne.core.levels;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gain.Advised;
 import kalodyne.core.gain.Flow;
@@ -11,7 +13,10 @@ import kalodyne.core.gain.GainAdviser;
 import kalodyne.core.gain.GainSchool;
 import kalodyne.core.gain.Turn;
 import kalodyne.core.gain.Wanted;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.rig.Rig;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.run.Run;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -77,9 +82,23 @@ public final class SetupLevels {
         return advised;
     }
 
+    /**
+     * Of what is plugged, with the knobs as they stand.
+     *
+     * @param joints what comes of it
+     */
+    public static SetupLevels of(List<Checked> joints, Patch patch, Settings settings) {
+        return of(Rig.of(joints, patch, settings), settings.wanted());
+    }
+
     /** The runs of what is plugged. */
     public List<Trace> traces() {
         return traces;
+    }
+
+    /** Their names by the keys that takes know them by. */
+    public Map<String, String> runNames() {
+        return traces.stream().collect(Collectors.toMap(Trace::key, Trace::name, (one, other) -> one));
     }
 
     public Optional<Trace> trace(String key) {

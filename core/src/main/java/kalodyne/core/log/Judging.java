@@ -7,7 +7,6 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.rig.Rig;
 import kalodyne.core.setup.Judged;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
@@ -39,8 +38,7 @@ public final class Judging {
     public static Judging of(Studio studio, Setup setup) {
         Patch patch = studio.patch(setup);
         List<Checked> joints = JointRules.check(patch);
-        Rig rig = Rig.of(joints, patch, setup.settings());
-        return new Judging(setup, SetupLevels.of(rig, setup.settings().wanted()), joints);
+        return new Judging(setup, SetupLevels.of(joints, patch, setup.settings()), joints);
     }
 
     /** What is known of the run of a take; empty where there is no such run any more. */

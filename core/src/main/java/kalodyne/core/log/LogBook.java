@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.runsheet.SpotWords;
@@ -43,10 +42,7 @@ public final class LogBook {
      * @param runs names of runs of what is plugged, by the keys that takes know them by; others are called by their gear
      */
     public static LogBook of(Studio studio, List<Setup> setups, Map<String, String> runs) {
-        // Asked for every knob of every take: looked up and not looked for.
-        Map<String, Device> devices =
-                studio.devices().stream().collect(Collectors.toMap(Device::id, Function.identity()));
-        SpotWords words = new SpotWords(id -> Optional.ofNullable(devices.get(id)), studio::lead);
+        SpotWords words = studio.words();
         Map<String, String> names = new HashMap<>(runs);
         Function<Take, String> run = take -> names.computeIfAbsent(take.run(), key -> byGear(take, words));
         return new LogBook(setups.stream()

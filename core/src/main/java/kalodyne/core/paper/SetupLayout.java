@@ -85,7 +85,7 @@ final class SetupLayout {
         Map<String, ElkNode> nodes = new LinkedHashMap<>();
         Map<Edge, ElkPort> ports = new LinkedHashMap<>();
         Map<String, Set<Edge>> edges = sockets(rows);
-        Map<Edge, String> names = names(rows);
+        Map<Spot, String> names = names(rows);
         edges.forEach((device, all) -> nodes.put(device, node(graph, rows, device, all, names, ports)));
         Map<ElkEdge, PatchList.Row> lines = new LinkedHashMap<>();
         for (PatchList.Row row : rows) {
@@ -119,14 +119,9 @@ final class SetupLayout {
         return all;
     }
 
-    private static Map<Edge, String> names(List<PatchList.Row> rows) {
-        Map<Edge, String> names = new HashMap<>();
-        for (PatchList.Row row : rows) {
-            row.ends().forEach(end -> {
-                names.put(new Edge(end.spot(), true), end.socket());
-                names.put(new Edge(end.spot(), false), end.socket());
-            });
-        }
+    private static Map<Spot, String> names(List<PatchList.Row> rows) {
+        Map<Spot, String> names = new HashMap<>();
+        rows.forEach(row -> row.ends().forEach(end -> names.put(end.spot(), end.socket())));
         return names;
     }
 
@@ -146,7 +141,7 @@ final class SetupLayout {
             List<PatchList.Row> rows,
             String device,
             Set<Edge> edges,
-            Map<Edge, String> names,
+            Map<Spot, String> names,
             Map<Edge, ElkPort> ports) {
         ElkNode node = ElkGraphUtil.createNode(graph);
         String name = rows.stream()
@@ -160,9 +155,9 @@ final class SetupLayout {
         int[] count = new int[2];
         for (Edge edge : edges) {
             int side = edge.isGiving() ? 1 : 0;
-            widest[side] = Math.max(widest[side], SLACK * regular.of(names.get(edge), SOCKET_SIZE));
+            widest[side] = Math.max(widest[side], SLACK * regular.of(names.get(edge.spot()), SOCKET_SIZE));
             ElkPort port = ElkGraphUtil.createPort(node);
-            port.setIdentifier(names.get(edge));
+            port.setIdentifier(names.get(edge.spot()));
             port.setProperty(CoreOptions.PORT_SIDE, edge.isGiving() ? PortSide.EAST : PortSide.WEST);
             port.setDimensions(0, 0);
             count[side]++;

@@ -4,14 +4,17 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.setup.Setup;
 
 /**
@@ -50,6 +53,18 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
 
     public Optional<Setup> setup(String id) {
         return setups.stream().filter(setup -> setup.id().equals(id)).findFirst();
+    }
+
+    /** How its gear is called. Looked up and not looked for: a log asks for every knob of every take. */
+    public SpotWords words() {
+        Map<String, Device> devicesById = byId(devices, Device::id);
+        Map<String, Lead> leadsById = byId(leads, Lead::id);
+        return new SpotWords(
+                id -> Optional.ofNullable(devicesById.get(id)), id -> Optional.ofNullable(leadsById.get(id)));
+    }
+
+    private static <T> Map<String, T> byId(List<T> items, Function<T, String> id) {
+        return items.stream().collect(Collectors.toMap(id, Function.identity(), (one, other) -> one));
     }
 
     /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */

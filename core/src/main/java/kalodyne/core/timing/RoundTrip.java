@@ -128,7 +128,7 @@ public record RoundTrip(double samples, int sampleRateHz, double likeness, boole
             return nothing("Nothing came back: the other channel is silent.");
         }
         double[] products = correlation(first, returned, longest + 2);
-        int best = loudest(products, 0, longest, -1, 0);
+        int best = loudest(products, longest, -1, 0);
         double likeness = likeness(products[best], sentEnergy, returned, best, heard);
         if (likeness < ALIKE) {
             return nothing(
@@ -136,7 +136,7 @@ public record RoundTrip(double samples, int sampleRateHz, double likeness, boole
                             + " channels are not the other way round.");
         }
         int apart = (int) Math.max(2, SAME_PLACE_SECONDS * rate);
-        int second = loudest(products, 0, longest, best, apart);
+        int second = loudest(products, longest, best, apart);
         if (second >= 0 && Math.abs(products[second]) > AMBIGUOUS * Math.abs(products[best])) {
             return nothing("It fits at several delays. Play single clicks, a second apart, and no tone.");
         }
@@ -173,9 +173,9 @@ public record RoundTrip(double samples, int sampleRateHz, double likeness, boole
     }
 
     /** Where it is greatest, either way up, but for around a place; −1 where nothing is left. */
-    private static int loudest(double[] products, int from, int to, int around, int apart) {
+    private static int loudest(double[] products, int to, int around, int apart) {
         int best = -1;
-        for (int i = from; i <= to && i < products.length; i++) {
+        for (int i = 0; i <= to && i < products.length; i++) {
             boolean isAround = around >= 0 && Math.abs(i - around) < apart;
             if (!isAround && (best < 0 || Math.abs(products[i]) > Math.abs(products[best]))) {
                 best = i;

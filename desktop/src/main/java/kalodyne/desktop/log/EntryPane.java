@@ -11,14 +11,14 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import kalodyne.core.log.Entry;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.model.LogModel;
 
 /** One entry: what came of it, how everything stood, what brings it back, what is different to another one. */
-final class EntryPane extends VBox {
+final class EntryPane extends Paragraphs {
     /** More is not compared by eye. */
     private static final int MOST_OFFERED = 200;
 
@@ -26,6 +26,7 @@ final class EntryPane extends VBox {
     private final Consumer<Entry> showTake;
 
     EntryPane(LogModel log, Consumer<Entry> showTake) {
+        super(0);
         this.log = log;
         this.showTake = showTake;
         getStyleClass().add("entry-pane");
@@ -46,11 +47,8 @@ final class EntryPane extends VBox {
     }
 
     private void head(Entry entry) {
-        Label title = new Label(EntryCell.words(entry));
-        title.getStyleClass().add("entry-title");
-        title.setWrapText(true);
-        getChildren().add(title);
-        line(EntryCell.time(entry.at()) + " · " + entry.setup()).getStyleClass().addAll("second", "small");
+        line(EntryCell.words(entry), "entry-title");
+        line(EntryCell.time(entry.at()) + " · " + entry.setup(), "second", "small");
         line(entry.sentence()).setId("log-entry-sentence");
         if (!entry.note().isEmpty()) {
             line("“" + entry.note() + "”");
@@ -92,7 +90,7 @@ final class EntryPane extends VBox {
     private void points(Entry entry) {
         if (!entry.points().isEmpty()) {
             section(entry.isTake() ? "What was wrong, how the knobs stood" : "What there is to remember");
-            entry.points().forEach(point -> line(point).getStyleClass().add("finding-text"));
+            entry.points().forEach(point -> line(point, "finding-text"));
         }
     }
 
@@ -139,19 +137,5 @@ final class EntryPane extends VBox {
         cell.getStyleClass().addAll(styles);
         cell.setAlignment(Pos.TOP_LEFT);
         return cell;
-    }
-
-    private void section(String title) {
-        Label label = new Label(title);
-        label.getStyleClass().addAll("section", "aside-section");
-        label.setWrapText(true);
-        getChildren().add(label);
-    }
-
-    private Label line(String text) {
-        Label line = new Label(text);
-        line.setWrapText(true);
-        getChildren().add(line);
-        return line;
     }
 }

@@ -3,15 +3,16 @@ package kalodyne.desktop.log;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import kalodyne.core.log.Habits;
 import kalodyne.core.log.Recurring;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.LogModel;
 
 /** What keeps going wrong, and what went right. */
-final class LogAside extends VBox {
+final class LogAside extends Paragraphs {
+    private static final String TEXT = "finding-text";
     private static final int MOST_FAULTS = 6;
     private static final int MOST_RUNS = 6;
     private static final int MOST_REMARKS = 5;
@@ -31,9 +32,9 @@ final class LogAside extends VBox {
         Habits habits = log.state().habits();
         section("What keeps going wrong");
         if (habits.read() == 0) {
-            line("Once takes are read it stands here how often something was wrong with them, and in which run.");
+            line("Once takes are read it stands here how often something was wrong with them, and in which run.", TEXT);
         } else if (habits.recurring().isEmpty()) {
-            line("Nothing: no take had a fault.");
+            line("Nothing: no take had a fault.", TEXT);
         }
         habits.recurring().stream().limit(MOST_FAULTS).forEach(this::fault);
         if (!habits.runs().isEmpty()) {
@@ -42,7 +43,7 @@ final class LogAside extends VBox {
         }
         if (!habits.remarks().isEmpty()) {
             section("On the run sheet");
-            habits.remarks().stream().limit(MOST_REMARKS).forEach(this::line);
+            habits.remarks().stream().limit(MOST_REMARKS).forEach(remark -> line(remark, TEXT));
         }
     }
 
@@ -52,27 +53,15 @@ final class LogAside extends VBox {
         title.setWrapText(true);
         HBox.setHgrow(title, Priority.ALWAYS);
         getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
-        line(Print.startingSentence(fault.words()));
+        line(Print.startingSentence(fault.words()), TEXT);
     }
 
     private void run(Habits.RunHabit run) {
-        line(run.run() + ": " + run.clean() + " of " + Print.counted(run.read(), "take") + " clean"
-                + run.lastClean()
-                        .map(entry -> ", last " + entry.name() + " on " + EntryCell.time(entry.at()))
-                        .orElse(""));
-    }
-
-    private void section(String title) {
-        Label label = new Label(title);
-        label.getStyleClass().addAll("section", "aside-section");
-        getChildren().add(label);
-    }
-
-    private Label line(String text) {
-        Label line = new Label(text);
-        line.setWrapText(true);
-        line.getStyleClass().add("finding-text");
-        getChildren().add(line);
-        return line;
+        line(
+                run.run() + ": " + run.clean() + " of " + Print.counted(run.read(), "take") + " clean"
+                        + run.lastClean()
+                                .map(entry -> ", last " + entry.name() + " on " + EntryCell.time(entry.at()))
+                                .orElse(""),
+                TEXT);
     }
 }

@@ -5,16 +5,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.levels.Trace;
 import kalodyne.core.log.Entry;
 import kalodyne.core.log.Habits;
 import kalodyne.core.log.LogBook;
 import kalodyne.core.log.UnreadTakes;
 import kalodyne.core.runsheet.Recall;
-import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.runsheet.Stand;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
@@ -32,6 +29,7 @@ public final class LogModel {
     private Optional<Entry> chosen = Optional.empty();
     private Optional<Entry> other = Optional.empty();
     private LogBook book;
+    private List<Entry> shown = List.of();
     private Habits habits;
 
     /** While these are the same the log is. */
@@ -100,8 +98,7 @@ public final class LogModel {
             return;
         }
         List<Setup> setups = setups();
-        Map<String, String> runs =
-                studio.levels().traces().stream().collect(Collectors.toMap(Trace::key, Trace::name, (one, two) -> one));
+        Map<String, String> runs = studio.levels().runNames();
         List<Object> from = new ArrayList<>(List.of(studio.studio().devices(), runs));
         setups.forEach(setup -> from.addAll(List.of(setup.name(), setup.takes(), setup.sittings())));
         if (!from.equals(madeOf)) {
@@ -110,8 +107,8 @@ public final class LogModel {
             habits = Habits.of(
                     book.entries(),
                     setups.stream().flatMap(setup -> setup.sittings().stream()).toList());
+            shown = book.find(words);
         }
-        List<Entry> shown = book.find(words);
         chosen = chosen.flatMap(this::again)
                 .filter(shown::contains)
                 .or(() -> shown.stream().findFirst());
@@ -122,7 +119,8 @@ public final class LogModel {
                 chosen,
                 chosen.map(this::back).orElse(State.NO_DIFFERENCE),
                 other,
-                chosen.flatMap(one -> other.map(two -> Recall.between(one.stand(), two.stand(), spotWords())))
+                chosen.flatMap(one -> other.map(two -> Recall.between(
+                                one.stand(), two.stand(), studio.studio().words())))
                         .orElse(State.NO_DIFFERENCE),
                 habits));
     }
@@ -137,14 +135,10 @@ public final class LogModel {
                 .findFirst();
     }
 
-    private SpotWords spotWords() {
-        Studio all = studio.studio();
-        return new SpotWords(all::device, all::lead);
-    }
-
     private Recall back(Entry then) {
         return setup(then)
-                .map(setup -> Recall.between(then.stand(), now(then, setup), spotWords()))
+                .map(setup -> Recall.between(
+                        then.stand(), now(then, setup), studio.studio().words()))
                 .orElse(State.NO_DIFFERENCE);
     }
 
@@ -166,6 +160,9 @@ public final class LogModel {
     /** Shows what has these words. */
     public void search(String typed) {
         words = typed;
+        if (isLookedAt) {
+            shown = book.find(words);
+        }
         refresh();
     }
 
@@ -220,7 +217,7 @@ public final class LogModel {
     public void readAll() {
         Studio now = studio.studio();
         List<Setup> setups = setups();
-        Path folder = studio.file().toAbsolutePath().getParent();
+        Path folder = studio.folder();
         jobs.run(
                 "Reading takes",
                 progress -> UnreadTakes.read(now, setups, folder, progress),

@@ -82,6 +82,12 @@ public final class PaperModel {
 
     /** How everything stands now, or stood when something was done. */
     public List<Printable> recallSheets(Optional<Entry> then) {
+        return Stream.of(PaperSize.values())
+                .map(size -> printable("Recall sheet", size.word(), () -> recallSheet(then, size)))
+                .toList();
+    }
+
+    private byte[] recallSheet(Optional<Entry> then, PaperSize size) {
         Setup setup =
                 then.flatMap(entry -> studio.studio().setup(entry.setupId())).orElseGet(studio::setup);
         Stand stand = then.map(entry -> entry.isTake() ? setup.as(entry.stand()).stand() : entry.stand())
@@ -89,13 +95,7 @@ public final class PaperModel {
         Patch patch = studio.studio().patch(setup.withWiring(stand.wiring().orElse(setup.wiring())));
         RecallSheet sheet = RecallSheet.of(patch, stand, PatchList.of(patch, JointRules.check(patch)));
         String when = DAY.format(then.map(Entry::at).orElseGet(clock::instant).atZone(clock.getZone()));
-        return Stream.of(PaperSize.values())
-                .map(size -> printable(
-                        "Recall sheet",
-                        size.word(),
-                        () -> RecallPaper.of(
-                                sheet, studio.studio().name(), setup.name(), "as it stood on " + when, size)))
-                .toList();
+        return RecallPaper.of(sheet, studio.studio().name(), setup.name(), "as it stood on " + when, size);
     }
 
     /** Writes it as a PDF document; says where it is, or why not. */

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.PowerSource;
@@ -22,7 +23,7 @@ import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
 
-/** What is planned with a setup beyond its minutes: format, free space, what gear runs on, where it stands. */
+/** What is planned with a setup: how long, in which tempo and format, free space, what gear runs on, where it stands. */
 public final class PlanModel {
     private static final Pattern SPACE =
             Pattern.compile("(\\d{1,6}(?:[.,]\\d{1,6})?)\\s*(MB|GB|TB)?", Pattern.CASE_INSENSITIVE);
@@ -31,6 +32,8 @@ public final class PlanModel {
     private static final double LONGEST_TRIP = 2000;
     private static final double SLOWEST = 20;
     private static final double FASTEST = 400;
+    private static final int LONGEST_PART = 60;
+    private static final int MOST_PARTS = 50;
 
     private final StudioModel studio;
     private final SheetModel sheet;
@@ -80,6 +83,73 @@ public final class PlanModel {
                 intention -> intention.withPowering(device.id(), unusual));
     }
 
+    // --- how long, in which tempo, which parts -----------------------------------------------------------------
+
+    public String minutes() {
+        return String.valueOf(intention().minutes());
+    }
+
+    public void minutes(String typed) {
+        String plain = typed.strip();
+        int number = plain.matches("[0-9]{1,4}") ? Integer.parseInt(plain) : 0;
+        if (number < 1 || number > Intention.MOST_MINUTES) {
+            throw new UnreadableQuantity(
+                    "That is no length.", "Write whole minutes, 1 to " + Intention.MOST_MINUTES + ".");
+        }
+        sheet.intend("plan " + number + " minutes", intention -> intention.withMinutes(number));
+    }
+
+    /** The tempo that is played in, as a number; an empty text for none. */
+    public String tempo() {
+        OptionalDouble beats = beatsPerMinute();
+        return beats.isPresent() ? Print.plain(beats.getAsDouble()) : "";
+    }
+
+    public OptionalDouble beatsPerMinute() {
+        return intention().beatsPerMinute();
+    }
+
+    /** Takes "118" or "97,5"; nothing for none. */
+    public void tempo(String typed) {
+        OptionalDouble beats = typed.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(readTempo(typed));
+        sheet.intend(
+                beats.isPresent() ? "plan the tempo" : "plan no tempo",
+                intention -> intention.withBeatsPerMinute(beats));
+    }
+
+    /** Reads a tempo that somebody typed. */
+    public static double readTempo(String typed) {
+        String plain = typed.strip().replace(',', '.');
+        boolean isTempo = plain.matches("[0-9]{1,3}(\\.[0-9]{1,3})?")
+                && Double.parseDouble(plain) >= SLOWEST
+                && Double.parseDouble(plain) <= FASTEST;
+        if (!isTempo) {
+            throw new UnreadableQuantity("That is no tempo.", "Write 20 to 400 beats a minute.");
+        }
+        return Double.parseDouble(plain);
+    }
+
+    /** Names of the parts that are recorded one by one, with commas between. */
+    public String parts() {
+        return intention().passes().stream().map(Intention.Pass::part).collect(Collectors.joining(", "));
+    }
+
+    /** Takes "Bass, snare, hats": each is a take of its own. */
+    public void parts(String typed) {
+        List<String> names = Stream.of(typed.split(",", -1))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .toList();
+        if (names.stream().anyMatch(name -> name.length() > LONGEST_PART) || names.size() > MOST_PARTS) {
+            throw new UnreadableQuantity("These are no parts.", "Write up to 50 short names with commas between.");
+        }
+        sheet.intend(
+                "plan the parts",
+                intention -> intention.withPasses(names.stream()
+                        .map(name -> new Intention.Pass(sheet.playedInParts(), name))
+                        .toList()));
+    }
+
     // --- format ------------------------------------------------------------------------------------------------
 
     public OptionalInt rate() {
@@ -119,23 +189,6 @@ public final class PlanModel {
         }
         String unit = Optional.ofNullable(matcher.group(2)).orElse("GB").toUpperCase(Locale.ROOT);
         return Optional.of(Math.round(Double.parseDouble(matcher.group(1).replace(',', '.')) * UNITS.get(unit)));
-    }
-
-    /** Reads a tempo that somebody typed. */
-    public static double readTempo(String typed) {
-        String plain = typed.strip().replace(',', '.');
-        boolean isTempo = plain.matches("[0-9]{1,3}(\\.[0-9]{1,3})?")
-                && Double.parseDouble(plain) >= SLOWEST
-                && Double.parseDouble(plain) <= FASTEST;
-        if (!isTempo) {
-            throw new UnreadableQuantity("That is no tempo.", "Write 20 to 400 beats a minute.");
-        }
-        return Double.parseDouble(plain);
-    }
-
-    /** The tempo that is played in. */
-    public OptionalDouble tempo() {
-        return intention().beatsPerMinute();
     }
 
     // --- round trip --------------------------------------------------------------------------------------------

@@ -27,7 +27,6 @@ import kalodyne.core.runsheet.Searches;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Sitting;
-import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
@@ -155,9 +154,8 @@ public final class SheetModel {
     }
 
     private Recall recall(Sitting last) {
-        Studio all = studio.studio();
-        Setup setup = studio.setup();
-        return Recall.between(last.stand(), setup.stand(), new SpotWords(all::device, all::lead));
+        return Recall.between(
+                last.stand(), studio.setup().stand(), studio.studio().words());
     }
 
     // --- looking -----------------------------------------------------------------------------------------------
@@ -332,7 +330,7 @@ public final class SheetModel {
     /** Copies a photograph beside the studio and keeps it with a step. */
     public void addPhoto(Step step, Path photo) {
         try {
-            Path folder = Files.createDirectories(studio.file().toAbsolutePath().resolveSibling(PHOTOS));
+            Path folder = Files.createDirectories(studio.folder().resolve(PHOTOS));
             Path target = free(folder, photo.getFileName().toString());
             Files.copy(photo, target);
             String kept = PHOTOS + "/" + target.getFileName();
@@ -363,7 +361,7 @@ public final class SheetModel {
 
     /** Where a photograph lies. */
     public Path fileOf(String photo) {
-        return studio.file().toAbsolutePath().resolveSibling(photo);
+        return studio.folder().resolve(photo);
     }
 
     /** Mark of what is recorded part by part: a drum machine, else what is played into the first track; empty for nothing. */

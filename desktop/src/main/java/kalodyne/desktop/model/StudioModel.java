@@ -132,6 +132,11 @@ public final class StudioModel implements AutoCloseable {
         return open.file();
     }
 
+    /** Where that lies; what is recorded and written out lies there too. */
+    public Path folder() {
+        return file().toAbsolutePath().getParent();
+    }
+
     public boolean isReadOnly() {
         return open.isReadOnly();
     }

@@ -189,12 +189,12 @@ public final class TakesModel {
 
     /** Relative to the setup where it lies beneath it, so that the folder can be moved. */
     private String stored(Path file) {
-        Path folder = studio.file().getParent();
+        Path folder = studio.folder();
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
     Path fileOf(Take take) {
-        return studio.file().getParent().resolve(take.file()).normalize();
+        return studio.folder().resolve(take.file()).normalize();
     }
 
     private void refresh() {
@@ -336,7 +336,7 @@ public final class TakesModel {
 
     private Path unusedFile(String run, String name) {
         String plain = (run + " " + name).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        Path folder = studio.file().getParent().resolve("takes");
+        Path folder = studio.folder().resolve("takes");
         return IntStream.iterate(1, number -> number + 1)
                 .mapToObj(number -> folder.resolve(plain + (number == 1 ? "" : "-" + number) + ".wav"))
                 .filter(file -> !Files.exists(file))

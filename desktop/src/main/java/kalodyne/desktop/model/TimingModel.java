@@ -55,7 +55,7 @@ public final class TimingModel {
 
     /** The tempo that is planned; empty for none. */
     public OptionalDouble planned() {
-        return plan.tempo();
+        return plan.beatsPerMinute();
     }
 
     /** Looks how much later one channel has what another one has. */

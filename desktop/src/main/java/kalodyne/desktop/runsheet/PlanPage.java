@@ -19,6 +19,7 @@ import kalodyne.core.runsheet.Standing.Side;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
@@ -32,9 +33,9 @@ final class PlanPage extends VBox {
     private static final List<Integer> BITS = List.of(16, 24, 32);
 
     private final PlanModel plan;
-    private final VBox content = new VBox(6);
+    private final Paragraphs content = new Paragraphs(6);
     private final Label problem = new Label();
-    private final VBox reaches = new VBox(3);
+    private final Paragraphs reaches = new Paragraphs(3);
     private final Button done = new Button("Done");
     private final List<Runnable> shown = new ArrayList<>();
 
@@ -65,7 +66,7 @@ final class PlanPage extends VBox {
     }
 
     private void build() {
-        section("Format");
+        content.section("Format");
         GridPane format = grid();
         format.addRow(
                 0,
@@ -73,7 +74,7 @@ final class PlanPage extends VBox {
                 whole("plan-rate", RATES, plan::rate, rate -> plan.record(rate, plan.bits()), " Hz"));
         format.addRow(
                 1, new Label("Bits"), whole("plan-bits", BITS, plan::bits, bits -> plan.record(plan.rate(), bits), ""));
-        section("Free space on");
+        content.section("Free space on");
         GridPane space = grid();
         for (Device recorder : plan.recorders()) {
             space.addRow(
@@ -85,20 +86,22 @@ final class PlanPage extends VBox {
                             typed -> plan.free(recorder, typed),
                             "not known"));
         }
-        section("What it runs on");
+        content.section("What it runs on");
         GridPane power = grid();
         for (Device device : plan.powered()) {
             power.addRow(power.getRowCount(), new Label(device.name()), source(device));
         }
-        section("From an input through the computer to an output");
+        content.section("From an input through the computer to an output");
         grid().addRow(
                         0,
                         new Label("Round trip"),
                         field("plan-round-trip", plan::roundTrip, plan::roundTrip, "not measured"));
-        words("A loop-back take measures it: in Takes, “Time in this take”.");
-        section("Where things stand");
-        words(
-                "Metres from one corner of the room, along one wall and along the other, and how high the sockets are. It tells how long each lead must be.");
+        content.line("A loop-back take measures it: in Takes, “Time in this take”.", "second", "small");
+        content.section("Where things stand");
+        content.line(
+                "Metres from one corner of the room, along one wall and along the other, and how high the sockets are. It tells how long each lead must be.",
+                "second",
+                "small");
         standings();
         content.getChildren().add(reaches);
     }
@@ -128,20 +131,6 @@ final class PlanPage extends VBox {
         grid.getStyleClass().add("plan-grid");
         content.getChildren().add(grid);
         return grid;
-    }
-
-    private void section(String title) {
-        Label label = new Label(title);
-        label.getStyleClass().addAll("section", "aside-section");
-        content.getChildren().add(label);
-    }
-
-    private void words(String text) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMinHeight(USE_PREF_SIZE);
-        label.getStyleClass().addAll("second", "small");
-        content.getChildren().add(label);
     }
 
     private QuantityField field(String id, Supplier<String> present, Consumer<String> take, String prompt) {
@@ -181,11 +170,12 @@ final class PlanPage extends VBox {
         shown.forEach(Runnable::run);
         reaches.getChildren().clear();
         for (LeadReach reach : plan.reaches()) {
-            Label line = new Label(reach.name() + ", " + reach.from() + " to " + reach.to() + ": " + reach.words()
-                    + (reach.isShort() ? ". Too short." : ""));
-            line.setWrapText(true);
-            line.getStyleClass().addAll(reach.isShort() ? List.of("off", "small") : List.of("small"));
-            reaches.getChildren().add(line);
+            String words = reach.name() + ", " + reach.from() + " to " + reach.to() + ": " + reach.words();
+            if (reach.isShort()) {
+                reaches.line(words + ". Too short.", "off", "small");
+            } else {
+                reaches.line(words, "small");
+            }
         }
     }
 }

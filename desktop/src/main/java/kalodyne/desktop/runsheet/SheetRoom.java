@@ -61,7 +61,7 @@ public final class SheetRoom implements Room {
     @Override
     public Node aside() {
         if (aside == null) {
-            aside = new SheetAside(sheet, this::plan);
+            aside = new SheetAside(sheet, plan, this::plan);
         }
         return aside;
     }

@@ -4,10 +4,9 @@ import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.stage.FileChooser.ExtensionFilter;
-import kalodyne.core.exchange.AnyStudio;
+import kalodyne.core.exchange.Arrival;
 import kalodyne.core.exchange.ImportPlan;
 import kalodyne.core.exchange.ImportPlan.Mode;
 import kalodyne.core.exchange.Parcel;
@@ -57,22 +56,21 @@ final class Exchange {
     }
 
     /** What a file would change in the studio as it was when the file was read; a parcel has recordings beside. */
-    private record Incoming(Studio present, Studio incoming, Map<Mode, ImportPlan> plans, Optional<Parcel> parcel) {
+    private record Incoming(Studio present, Arrival arrival, Map<Mode, ImportPlan> plans) {
         static Incoming of(Studio present, Path file) throws UnreadableFile {
-            Optional<Parcel> parcel = Parcel.isOne(file) ? Optional.of(Parcel.open(file)) : Optional.empty();
-            Studio incoming = parcel.isPresent() ? parcel.get().studio() : AnyStudio.read(file);
+            Arrival arrival = Arrival.read(file);
             Map<Mode, ImportPlan> plans = new EnumMap<>(Mode.class);
             for (Mode mode : Mode.values()) {
-                plans.put(mode, ImportPlan.of(present, incoming, mode));
+                plans.put(mode, ImportPlan.of(present, arrival.studio(), mode));
             }
-            return new Incoming(present, incoming, plans, parcel);
+            return new Incoming(present, arrival, plans);
         }
 
         /** The studio as it then is; one that was edited meanwhile keeps those edits. */
         Studio result(Mode mode, Studio now) {
             return now.equals(present)
                     ? plans.get(mode).result()
-                    : ImportPlan.of(now, incoming, mode).result();
+                    : ImportPlan.of(now, arrival.studio(), mode).result();
         }
     }
 
@@ -105,14 +103,14 @@ final class Exchange {
     }
 
     private void take(String name, Incoming incoming, Mode mode) {
-        if (incoming.parcel().isEmpty()) {
+        if (incoming.arrival().parcel().isEmpty()) {
             studio.change(null, BRING_IN + name, incoming.result(mode, studio.studio()));
             return;
         }
-        Path folder = studio.file().toAbsolutePath().getParent();
+        Path folder = studio.folder();
         jobs.run(
                 "Unpacking " + name,
-                progress -> incoming.parcel().get().unpack(folder, progress),
+                progress -> incoming.arrival().unpacked(folder, progress),
                 new Jobs.Listener<Studio>() {
                     @Override
                     public void delivered(Studio unpacked) {

@@ -3,14 +3,11 @@ package kalodyne.desktop.shell;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import kalodyne.core.exchange.Parcel;
 import kalodyne.core.exchange.ParcelWriter;
 import kalodyne.core.exchange.SetupTables;
-import kalodyne.core.levels.Trace;
 import kalodyne.core.paper.SetupPicture;
 import kalodyne.core.runsheet.PatchList;
-import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
 import kalodyne.desktop.model.StudioModel;
@@ -51,7 +48,7 @@ final class HandingOn {
     void handOn(Path file) {
         Studio written = studio.studio();
         Setup setup = studio.setup();
-        Path folder = studio.file().toAbsolutePath().getParent();
+        Path folder = studio.folder();
         saving.writeLong(file, progress -> ParcelWriter.write(file, written, setup, folder, progress));
     }
 
@@ -59,13 +56,10 @@ final class HandingOn {
         Studio written = studio.studio();
         Setup setup = studio.setup();
         List<PatchList.Row> rows = rows();
-        Map<String, String> runs = studio.levels().traces().stream()
-                .collect(Collectors.toMap(Trace::key, Trace::name, (one, other) -> one));
+        Map<String, String> runs = studio.levels().runNames();
         saving.write(folder, () -> {
             Saving.write(folder.resolve("patch-list.csv"), SetupTables.patch(rows));
-            Saving.write(
-                    folder.resolve("takes.csv"),
-                    SetupTables.takes(setup, runs, new SpotWords(written::device, written::lead)));
+            Saving.write(folder.resolve("takes.csv"), SetupTables.takes(setup, runs, written.words()));
         });
     }
 

@@ -268,7 +268,7 @@ public final class MainWindow {
     private FileChooser chooser(String title) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        Path folder = studio.file().getParent();
+        Path folder = studio.folder();
         if (folder.toFile().isDirectory()) {
             chooser.setInitialDirectory(folder.toFile());
         }

@@ -60,7 +60,7 @@ final class Saving {
     }
 
     private Optional<File> folder() {
-        return Optional.of(studio.file().getParent().toFile()).filter(File::isDirectory);
+        return Optional.of(studio.folder().toFile()).filter(File::isDirectory);
     }
 
     // --- writing -----------------------------------------------------------------------------------------------

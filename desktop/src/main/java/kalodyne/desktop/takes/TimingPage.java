@@ -8,15 +8,15 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.TimingModel;
 
 /** What a take says about time: how late it came back through the computer, how it keeps the tempo. */
-final class TimingPage extends VBox {
+final class TimingPage extends Paragraphs {
     private static final double WIDTH = 560;
     private static final double USUAL_TEMPO = 120;
     private static final int SHORT_FIELD = 6;
@@ -55,7 +55,7 @@ final class TimingPage extends VBox {
         section("Round trip through the computer");
         int count = timing.channels();
         if (count < 2) {
-            words(
+            line(
                     "For this, lead an output straight into an input, play single clicks, and record two channels: what is played, and what comes back. This take has one.");
             return;
         }
@@ -105,19 +105,6 @@ final class TimingPage extends VBox {
 
     // --- parts -------------------------------------------------------------------------------------------------
 
-    private void section(String title) {
-        Label label = new Label(title);
-        label.getStyleClass().addAll("section", "aside-section");
-        getChildren().add(label);
-    }
-
-    private void words(String text) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMinHeight(USE_PREF_SIZE);
-        getChildren().add(label);
-    }
-
     private void row(Node... nodes) {
         FlowPane row = new FlowPane(8, 6, nodes);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -125,11 +112,8 @@ final class TimingPage extends VBox {
     }
 
     private void result(String id, ObservableStringValue text) {
-        Label label = new Label();
+        Label label = line("");
         label.setId(id);
-        label.setWrapText(true);
-        label.setMinHeight(USE_PREF_SIZE);
         label.textProperty().bind(text);
-        getChildren().add(label);
     }
 }
