@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.run.Run;
 import kalodyne.core.runsheet.Stand;
 import kalodyne.core.setup.Judged;
+import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 
 /**
@@ -52,6 +54,24 @@ public record Entry(
                 .flatMap(judged -> judged.faults().stream())
                 .map(Judged.Fault::severity)
                 .findFirst();
+    }
+
+    /** How a setup stands in what was kept of this: of a take of a run that is described without gear, how that run's knobs stand. */
+    public Stand standOf(Setup setup) {
+        return described(setup)
+                .map(run -> new Stand(Optional.empty(), run.positions()))
+                .orElseGet(setup::stand);
+    }
+
+    /** A setup as it stood then; what was not kept stays as it is. */
+    public Setup restored(Setup setup) {
+        return described(setup)
+                .map(run -> setup.replacing(run.name(), run.turned(stand.positions())))
+                .orElseGet(() -> setup.as(stand));
+    }
+
+    private Optional<Run> described(Setup setup) {
+        return take.filter(each -> !each.isOfPlugged()).flatMap(each -> setup.run(each.run()));
     }
 
     /** All its words, for searching. */

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.run.Run;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.runsheet.SpotWords;
@@ -23,6 +24,7 @@ import kalodyne.core.setup.Judged;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.testing.Runs;
 import org.junit.jupiter.api.Test;
 
 /** What the log remembers and what it makes of it, counted by hand from takes that are written down here. */
@@ -142,7 +144,7 @@ class LogBookTest {
         Setup now = with(List.of(then))
                 .withSettings(bare.settings().turned(Map.of(gain, 0.9)))
                 .withWiring(bare.wiring().unplugged(bare.wiring().plugged().subList(0, 2)));
-        SpotWords words = new SpotWords(studio::device, studio::lead);
+        SpotWords words = studio.words();
         Recall back = Recall.between(then.stand(), now.stand(), words);
         assertThat(back.differences()).hasSize(3);
         assertThat(back.steps())
@@ -155,8 +157,26 @@ class LogBookTest {
         assertThat(studio.patch(again)).isEqualTo(studio.patch(bare));
         // A take knows its knobs and no plugs: those stay.
         Entry take = book(now).find("take 8").get(0);
-        assertThat(now.as(take.stand()).wiring()).isEqualTo(now.wiring());
-        assertThat(now.as(take.stand()).settings().positions()).containsEntry(gain, 0.35);
+        assertThat(take.restored(now).wiring()).isEqualTo(now.wiring());
+        assertThat(take.restored(now).settings().positions()).containsEntry(gain, 0.35);
+    }
+
+    /** A run that is described has knobs of its own, which no setting of the setup knows. */
+    @Test
+    void a_described_run_is_brought_back_by_its_own_knobs() {
+        Run run = Runs.plain();
+        Setup then = bare.with(run);
+        Take take = new Take("Take 1", run.name(), "1.wav", day(1), Map.of("gain", 0.25));
+        Setup now = then.with(take).replacing(run.name(), run.turned(Map.of("gain", 0.75)));
+        Entry entry = book(now).entries().get(0);
+        SpotWords words = studio.words();
+        assertThat(Recall.between(entry.stand(), entry.standOf(now), words).steps())
+                .containsExactly("Turn gain to 25 %");
+        Setup again = entry.restored(now);
+        assertThat(Recall.between(entry.stand(), entry.standOf(again), words).steps())
+                .isEmpty();
+        assertThat(again.wiring()).isEqualTo(now.wiring());
+        assertThat(again.settings()).isEqualTo(now.settings());
     }
 
     /** The log of years is searched while one types. */

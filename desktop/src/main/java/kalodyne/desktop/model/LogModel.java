@@ -12,7 +12,6 @@ import kalodyne.core.log.Habits;
 import kalodyne.core.log.LogBook;
 import kalodyne.core.log.UnreadTakes;
 import kalodyne.core.runsheet.Recall;
-import kalodyne.core.runsheet.Stand;
 import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
 import kalodyne.desktop.job.Jobs;
@@ -138,21 +137,12 @@ public final class LogModel {
     private Recall back(Entry then) {
         return setup(then)
                 .map(setup -> Recall.between(
-                        then.stand(), now(then, setup), studio.studio().words()))
+                        then.stand(), then.standOf(setup), studio.studio().words()))
                 .orElse(State.NO_DIFFERENCE);
     }
 
     private Optional<Setup> setup(Entry entry) {
         return studio.studio().setup(entry.setupId());
-    }
-
-    /** How the setup of an entry stands now; of a take of a run that was described, how that run's knobs stand. */
-    private static Stand now(Entry then, Setup setup) {
-        return then.take()
-                .filter(take -> !take.isOfPlugged())
-                .flatMap(take -> setup.run(take.run()))
-                .map(run -> new Stand(Optional.empty(), run.positions()))
-                .orElseGet(setup::stand);
     }
 
     // --- looking -----------------------------------------------------------------------------------------------
@@ -200,15 +190,7 @@ public final class LogModel {
                 .ifPresent(setup -> studio.change(
                         null,
                         "set everything as in " + entry.name(),
-                        studio.studio().with(restored(entry, setup)))));
-    }
-
-    private static Setup restored(Entry then, Setup setup) {
-        return then.take()
-                .filter(take -> !take.isOfPlugged())
-                .flatMap(take ->
-                        setup.run(take.run()).map(run -> setup.replacing(run.name(), run.turned(take.positions()))))
-                .orElseGet(() -> setup.as(then.stand()));
+                        studio.studio().with(entry.restored(setup)))));
     }
 
     // --- reading -----------------------------------------------------------------------------------------------
