@@ -36,6 +36,7 @@ class ArchitectureTest {
             "measure",
             "takes",
             "timing",
+            "lineup",
             "causes",
             "verdict",
             "recording",

@@ -125,6 +125,36 @@ final class DecodedStream implements SoundStream {
         return frames;
     }
 
+    /** What lies before is decoded and let go: only so is the place exact. */
+    @Override
+    public void skipTo(long frame) throws IOException {
+        long given = framesRead - waiting;
+        if (frame < given) {
+            throw new IllegalArgumentException("frame must be " + given + " or more, got " + frame);
+        }
+        int passed = (int) Math.min(waiting, frame - given);
+        for (float[] channel : samples) {
+            System.arraycopy(channel, passed, channel, 0, waiting - passed);
+        }
+        waiting -= passed;
+        long left = (frame - framesRead) * header.bytesPerFrame();
+        if (left > 0) {
+            framesRead += skip(left) / header.bytesPerFrame();
+        }
+    }
+
+    private long skip(long count) throws IOException {
+        long left = count;
+        while (left > 0) {
+            int read = decoded.read(bytes, 0, (int) Math.min(left, bytes.length));
+            if (read < 0) {
+                break;
+            }
+            left -= read;
+        }
+        return count - left;
+    }
+
     private int read() throws IOException {
         int frames = decoded.readNBytes(bytes, 0, bytes.length) / header.bytesPerFrame();
         if (frames == 0) {

@@ -35,8 +35,8 @@ final class PcmStream implements SoundStream {
         this.samples = new float[header.channels()][frames];
     }
 
-    /** Goes on with the next block from there. */
-    void skipTo(long frame) {
+    @Override
+    public void skipTo(long frame) {
         framesRead = Math.max(0, Math.min(header.frames(), frame));
     }
 

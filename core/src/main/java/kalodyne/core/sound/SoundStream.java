@@ -18,6 +18,13 @@ public interface SoundStream extends AutoCloseable {
      */
     int next() throws IOException;
 
+    /**
+     * Goes on with a block that begins at exactly this frame; behind the end nothing follows.
+     *
+     * @param frame not before what was read already
+     */
+    void skipTo(long frame) throws IOException;
+
     @Override
     void close() throws IOException;
 }

@@ -1,0 +1,71 @@
+package kalodyne.core.lineup;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import kalodyne.core.takes.Progress;
+
+/** Finds where two recordings of the same sound belong to each other: from rough to fine. */
+public final class LineUp {
+    private static final double HEAD_SECONDS = 150;
+    /** Of the time that all takes, reading is so much. */
+    private static final double READING = 0.85;
+
+    private LineUp() {}
+
+    /**
+     * What came of it.
+     *
+     * @param alignment where they belong; the likeliest where several fit; empty where they have nothing in common
+     * @param places where the beginning of the reference may lie in the other one, in seconds, the likeliest first: more than one where
+     *     the sound repeats itself exactly
+     * @param reason why they do not belong together, as a sentence; empty where they do
+     */
+    public record Result(Optional<Alignment> alignment, List<Double> places, String reason) {
+        public Result {
+            places = List.copyOf(places);
+        }
+
+        public boolean belongTogether() {
+            return reason.isEmpty();
+        }
+    }
+
+    /** Hears how far it has come. Called from several threads, one at a time. */
+    public interface Listener extends Progress {
+        /**
+         * Called once, when a first guess is there, from the beginnings of both.
+         *
+         * @param guess right to about ten milliseconds
+         */
+        void guessed(ClockLine guess);
+    }
+
+    /**
+     * Lines up.
+     *
+     * @param reference what stays as it is: the film
+     * @param other what is to fit it
+     * @throws kalodyne.core.sound.UnreadableSound where one cannot be read; says why
+     * @throws java.util.concurrent.CancellationException where the progress asked to stop
+     */
+    public static Result of(Path reference, Path other, Listener listener) throws IOException {
+        guess(reference, other, listener);
+        Sketches both = Sketches.read(reference, other, Double.POSITIVE_INFINITY, Shares.of(listener, 0.05, READING));
+        return new Matching(reference, other, both, Shares.of(listener, READING, 1)).result();
+    }
+
+    private static void guess(Path reference, Path other, Listener listener) throws IOException {
+        Sketches heads = Sketches.read(reference, other, HEAD_SECONDS, Shares.of(listener, 0, 0.05));
+        SwellTrack one = heads.reference().swells();
+        SwellTrack two = heads.other().swells();
+        SlopeSearch slopes = new SlopeSearch(one, two);
+        new CoarseSearch(one, two)
+                .candidates().stream()
+                        .findFirst()
+                        .map(slopes::search)
+                        .filter(line -> line.height() > Matching.CLEAR)
+                        .ifPresent(line -> listener.guessed(line.clock()));
+    }
+}
