@@ -36,6 +36,7 @@ class ArchitectureTest {
             "measure",
             "takes",
             "timing",
+            "copies",
             "lineup",
             "causes",
             "verdict",

@@ -13,6 +13,7 @@ import kalodyne.command.ExportCommand;
 import kalodyne.command.ImportCommand;
 import kalodyne.command.JointCommand;
 import kalodyne.command.LevelsCommand;
+import kalodyne.command.LineupCommand;
 import kalodyne.command.Output;
 import kalodyne.command.PlanCommand;
 import kalodyne.command.RunsheetCommand;
@@ -82,6 +83,7 @@ public final class Main implements Runnable {
         commands.put("levels", () -> new LevelsCommand(output));
         commands.put("runsheet", () -> new RunsheetCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
+        commands.put("lineup", () -> new LineupCommand(output));
         commands.put("joint", () -> new JointCommand(output));
         commands.put("plan", () -> new PlanCommand(output));
         commands.put("circuit", () -> new CircuitCommand(output));

@@ -25,6 +25,9 @@ record ClockFit(ClockLine line, double offsetUncertainty, double driftUncertaint
     /** Of a normal distribution 95 of 100 lie within so many standard deviations. */
     private static final double COVERAGE = 1.96;
 
+    /** Microphones colour a sound each in its own way, and with it shift what counts as the same moment. */
+    private static final double COLOUR_SECONDS = 5e-6;
+
     private static final double OUTLIER = 4;
 
     ClockFit {
@@ -146,14 +149,9 @@ record ClockFit(ClockLine line, double offsetUncertainty, double driftUncertaint
         double ofMiddle = scatter / Math.sqrt(moments.size());
         return new ClockFit(
                 new ClockLine(later - drift * middle, drift),
-                COVERAGE * Math.hypot(ofMiddle, ofDrift * middle),
+                COVERAGE * Math.hypot(COLOUR_SECONDS, Math.hypot(ofMiddle, ofDrift * middle)),
                 COVERAGE * ofDrift,
                 moments);
-    }
-
-    /** Where on the reference the offset is known best. */
-    double share(int of) {
-        return of == 0 ? 0 : (double) used.size() / of;
     }
 
     /** Whether most of what was found is upside down. */

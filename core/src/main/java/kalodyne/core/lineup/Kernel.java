@@ -43,11 +43,11 @@ final class Kernel {
      * @param step how many samples of what is read for one of what is written
      */
     static Kernel fine(double step) {
-        return step < NEARLY_ONE ? Plain.FINE : new Kernel(step, 48, 12, 0.986);
+        return step < NEARLY_ONE ? Plain.FINE : new Kernel(step, 56, 12, 0.986);
     }
 
     private static final class Plain {
-        static final Kernel FINE = new Kernel(1, 48, 12, 0.986);
+        static final Kernel FINE = new Kernel(1, 56, 12, 0.986);
         static final Kernel QUICK = new Kernel(1, 16, 8, 0.95);
     }
 

@@ -12,6 +12,9 @@ public final class LineUp {
     /** Of the time that all takes, reading is so much. */
     private static final double READING = 0.85;
 
+    /** A guess is worth showing where the best place stands out from the second best by so much. */
+    private static final double CLEAR = 1.2;
+
     private LineUp() {}
 
     /**
@@ -20,9 +23,16 @@ public final class LineUp {
      * @param alignment where they belong; the likeliest where several fit; empty where they have nothing in common
      * @param places where the beginning of the reference may lie in the other one, in seconds, the likeliest first: more than one where
      *     the sound repeats itself exactly
-     * @param reason why they do not belong together, as a sentence; empty where they do
+     * @param reason why they do not belong together, as sentences; empty where they do
+     * @param referenceSeconds how long the reference is
+     * @param otherSeconds how long the other one is
      */
-    public record Result(Optional<Alignment> alignment, List<Double> places, String reason) {
+    public record Result(
+            Optional<Alignment> alignment,
+            List<Double> places,
+            String reason,
+            double referenceSeconds,
+            double otherSeconds) {
         public Result {
             places = List.copyOf(places);
         }
@@ -60,12 +70,12 @@ public final class LineUp {
         Sketches heads = Sketches.read(reference, other, HEAD_SECONDS, Shares.of(listener, 0, 0.05));
         SwellTrack one = heads.reference().swells();
         SwellTrack two = heads.other().swells();
-        SlopeSearch slopes = new SlopeSearch(one, two);
-        new CoarseSearch(one, two)
-                .candidates().stream()
-                        .findFirst()
-                        .map(slopes::search)
-                        .filter(line -> line.height() > Matching.CLEAR)
-                        .ifPresent(line -> listener.guessed(line.clock()));
+        List<CoarseSearch.Candidate> places = new CoarseSearch(one, two).candidates();
+        boolean isClear = places.size() == 1
+                || (places.size() > 1
+                        && places.get(0).height() > CLEAR * places.get(1).height());
+        if (isClear) {
+            listener.guessed(new SlopeSearch(one, two).search(places.get(0)).clock());
+        }
     }
 }

@@ -12,8 +12,6 @@ import kalodyne.core.units.Gain;
 
 /** From the likely places of two recordings to the one that is right, or to why none is. */
 final class Matching {
-    /** A line through the chunks of both that stands out by so much is a guess worth showing. */
-    static final double CLEAR = 12;
     /** So far a moment may lie from where it is expected: the steps of the sketch and what was left of the slope. */
     private static final double REACH_SECONDS = 0.03;
 
@@ -102,8 +100,7 @@ final class Matching {
                 .filter(each -> each.merit() >= AS_GOOD * best.merit())
                 .map(each -> each.fit().line().offsetSeconds())
                 .toList();
-        String reason = places.size() > 1 ? "It repeats itself: they fit at " + places.size() + " places." : "";
-        return new LineUp.Result(Optional.of(alignment(exact)), places, reason);
+        return result(Optional.of(alignment(exact)), places, places.size() > 1 ? LineUpWords.ambiguous(places) : "");
     }
 
     private Optional<String> silent() {
@@ -117,8 +114,14 @@ final class Matching {
                 : second ? Optional.of("The other recording is silent.") : Optional.empty();
     }
 
-    private static LineUp.Result nothing(String why) {
-        return new LineUp.Result(Optional.empty(), List.of(), why);
+    private LineUp.Result nothing(String why) {
+        return result(Optional.empty(), List.of(), why);
+    }
+
+    private LineUp.Result result(Optional<Alignment> alignment, List<Double> places, String reason) {
+        double referenceSeconds = both.reference().header().seconds();
+        double otherSeconds = both.other().header().seconds();
+        return new LineUp.Result(alignment, places, reason, referenceSeconds, otherSeconds);
     }
 
     private static Alignment alignment(Tried tried) {

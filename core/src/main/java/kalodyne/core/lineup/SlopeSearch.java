@@ -21,9 +21,8 @@ final class SlopeSearch {
      * @param clock how the other clock goes against the reference's, to about ten milliseconds at both ends of what they share
      * @param fromSeconds where in the reference that begins
      * @param toSeconds where it ends
-     * @param height how far the line stands out, in standard deviations of chance
      */
-    record Line(ClockLine clock, double fromSeconds, double toSeconds, double height) {}
+    record Line(ClockLine clock, double fromSeconds, double toSeconds) {}
 
     private final SwellTrack reference;
     private final SwellTrack other;
@@ -124,6 +123,6 @@ final class SlopeSearch {
         double drift = to == from ? 0 : (double) bestRise / (to - from);
         double middle = 0.5 * (from + to) * seconds;
         double offset = (lag + bestShift) * seconds - drift * middle;
-        return new Line(new ClockLine(offset, drift), from * seconds, to * seconds, best / Math.sqrt(chunks));
+        return new Line(new ClockLine(offset, drift), from * seconds, to * seconds);
     }
 }

@@ -55,6 +55,21 @@ final class Decoder {
         return command;
     }
 
+    /** The command that packs plain samples from its input into a FLAC. */
+    static List<String> packing(Path file, int channels, int sampleRateHz, int bits) throws IOException {
+        List<String> command = new ArrayList<>(List.of(program().toString()));
+        command.addAll(List.of("-nostats", "-hide_banner", "-loglevel", "level+error"));
+        command.addAll(List.of("-protocol_whitelist", "pipe,file"));
+        command.addAll(List.of("-f", bits > 16 ? "s24le" : "s16le"));
+        command.addAll(List.of("-ar", Integer.toString(sampleRateHz), "-ac", Integer.toString(channels)));
+        command.addAll(List.of("-i", "pipe:0", "-c:a", "flac"));
+        if (bits > 16) {
+            command.addAll(List.of("-sample_fmt", "s32", "-bits_per_raw_sample", "24"));
+        }
+        command.addAll(List.of("-f", "flac", "-n", "file:" + file.toAbsolutePath()));
+        return command;
+    }
+
     private static synchronized Path program() throws IOException {
         String name = isWindows() ? "ffmpeg.exe" : "ffmpeg";
         String inside = "org/bytedeco/ffmpeg/" + platform() + "/";
