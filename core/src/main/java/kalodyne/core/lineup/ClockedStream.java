@@ -2,7 +2,10 @@ package kalodyne.core.lineup;
 
 import java.io.IOException;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
 
@@ -11,11 +14,13 @@ import kalodyne.core.sound.SoundStream;
  * there is silence.
  */
 public final class ClockedStream implements SoundStream {
-    private static final int BLOCK = 1 << 14;
+    private static final int BLOCK = 1 << 15;
 
     private final SoundStream source;
     private final SoundHeader header;
-    private final Resampler resampler;
+    /** Each makes a part of a block, beside the others. */
+    private final List<Resampler> workers;
+
     private final int reach;
     /** In samples of the source, for one of what comes out. */
     private final double start;
@@ -49,8 +54,11 @@ public final class ClockedStream implements SoundStream {
                 Optional.empty());
         start = clock.offsetSeconds() * head.sampleRateHz();
         step = (1 + clock.drift()) * head.sampleRateHz() / sampleRateHz;
-        resampler = new Resampler(Kernel.fine(step), step);
-        reach = resampler.reach() + 1;
+        Kernel kernel = Kernel.fine(step);
+        workers = Stream.generate(() -> new Resampler(kernel, step))
+                .limit(Runtime.getRuntime().availableProcessors())
+                .toList();
+        reach = kernel.taps() / 2 + 1;
         samples = new float[head.channels()][BLOCK];
         held = new float[head.channels()][(int) (BLOCK * step) + 4 * reach];
         heldFrom = Math.min(0, first());
@@ -83,7 +91,11 @@ public final class ClockedStream implements SoundStream {
         }
         long last = (long) Math.floor(start + (frame + count - 1) * step) + reach + 1;
         hold(first(), last);
-        resampler.read(start + frame * step, held, heldFrom, samples, count);
+        IntStream.range(0, workers.size()).parallel().forEach(part -> {
+            int from = (int) ((long) count * part / workers.size());
+            int to = (int) ((long) count * (part + 1) / workers.size());
+            workers.get(part).read(start + (frame + from) * step, held, heldFrom, samples, from, to - from);
+        });
         frame += count;
         return count;
     }

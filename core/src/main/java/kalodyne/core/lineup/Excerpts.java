@@ -54,7 +54,7 @@ final class Excerpts {
             int reach = resampler.reach();
             float[] padded = new float[samples.length + 2 * reach];
             System.arraycopy(samples, 0, padded, reach, samples.length);
-            resampler.read(first, new float[][] {padded}, -reach, new float[][] {part}, count);
+            resampler.read(first, new float[][] {padded}, -reach, new float[][] {part}, 0, count);
             return part;
         }
 

@@ -14,12 +14,19 @@ final class Resampler {
     /** For fewer it does not pay. */
     private static final int LEAST_AT_ONCE = 24;
 
+    /** So many taps are added up together. */
+    private static final int TOGETHER = 4;
+
     private final Kernel kernel;
     private final int taps;
     private final double step;
     private final double[] weights;
     private final double[] middle;
     private final double[] end;
+    private final float[] levels;
+    private final float[] slopes;
+    private final float[] bends;
+    private final float[][] shifted = new float[TOGETHER][MOST_AT_ONCE];
     private final float[] level = new float[MOST_AT_ONCE];
     private final float[] slope = new float[MOST_AT_ONCE];
     private final float[] bend = new float[MOST_AT_ONCE];
@@ -36,6 +43,9 @@ final class Resampler {
         weights = new double[taps];
         middle = new double[taps];
         end = new double[taps];
+        levels = new float[taps];
+        slopes = new float[taps];
+        bends = new float[taps];
     }
 
     /** How many samples it needs before and behind a moment. */
@@ -49,8 +59,9 @@ final class Resampler {
      * @param start the moment of the first, in samples of the source, counted from its beginning
      * @param source samples of the source; long enough to both sides, by {@link #reach}
      * @param sourceFrom which sample of the source the first of these is
+     * @param intoFrom where the first is put
      */
-    void read(double start, float[][] source, long sourceFrom, float[][] into, int count) {
+    void read(double start, float[][] source, long sourceFrom, float[][] into, int intoFrom, int count) {
         int done = 0;
         while (done < count) {
             double at = start + done * step;
@@ -59,12 +70,12 @@ final class Resampler {
             int from = (int) ((long) before - sourceFrom) - taps / 2 + 1;
             int together = Math.min(count - done, together(place));
             if (together >= LEAST_AT_ONCE) {
-                smooth(place, source, from, into, done, together);
+                smooth(place, source, from, into, intoFrom + done, together);
                 done += together;
             } else {
                 kernel.weights(place, weights);
                 for (int c = 0; c < into.length; c++) {
-                    into[c][done] = (float) sum(source[c], from);
+                    into[c][intoFrom + done] = (float) sum(source[c], from);
                 }
                 done++;
             }
@@ -102,15 +113,23 @@ final class Resampler {
         kernel.weights(place, weights);
         kernel.weights(0.5 * (place + last), middle);
         kernel.weights(last, end);
+        for (int tap = 0; tap < taps; tap++) {
+            levels[tap] = (float) weights[tap];
+            slopes[tap] = (float) (4 * middle[tap] - 3 * weights[tap] - end[tap]);
+            bends[tap] = (float) (2 * (weights[tap] + end[tap] - 2 * middle[tap]));
+        }
         for (int c = 0; c < into.length; c++) {
             Arrays.fill(level, 0, count, 0);
             Arrays.fill(slope, 0, count, 0);
             Arrays.fill(bend, 0, count, 0);
-            for (int tap = 0; tap < taps; tap++) {
-                float first = (float) weights[tap];
-                float rises = (float) (4 * middle[tap] - 3 * weights[tap] - end[tap]);
-                float bends = (float) (2 * (weights[tap] + end[tap] - 2 * middle[tap]));
-                add(source[c], from + tap, first, rises, bends, count);
+            for (int tap = 0; tap < taps; tap += TOGETHER) {
+                // Each in an array of its own, from its start: only so are many samples multiplied at once.
+                for (int k = 0; k < TOGETHER; k++) {
+                    System.arraycopy(source[c], from + tap + k, shifted[k], 0, count);
+                }
+                add(levels, tap, level, count);
+                add(slopes, tap, slope, count);
+                add(bends, tap, bend, count);
             }
             float share = 1f / (count - 1);
             for (int i = 0; i < count; i++) {
@@ -120,12 +139,24 @@ final class Resampler {
         }
     }
 
-    private void add(float[] samples, int from, float first, float rises, float bends, int count) {
+    private void add(float[] of, int tap, float[] sums, int count) {
+        add(
+                sums,
+                shifted[0],
+                shifted[1],
+                shifted[2],
+                shifted[3],
+                of[tap],
+                of[tap + 1],
+                of[tap + 2],
+                of[tap + 3],
+                count);
+    }
+
+    private static void add(
+            float[] sums, float[] a, float[] b, float[] c, float[] d, float u, float v, float w, float x, int count) {
         for (int i = 0; i < count; i++) {
-            float sample = samples[from + i];
-            level[i] += first * sample;
-            slope[i] += rises * sample;
-            bend[i] += bends * sample;
+            sums[i] += u * a[i] + v * b[i] + w * c[i] + x * d[i];
         }
     }
 }
