@@ -38,6 +38,7 @@ class ArchitectureTest {
             "timing",
             "copies",
             "lineup",
+            "tidy",
             "causes",
             "verdict",
             "recording",

@@ -17,6 +17,7 @@ import kalodyne.command.LineupCommand;
 import kalodyne.command.Output;
 import kalodyne.command.PlanCommand;
 import kalodyne.command.RunsheetCommand;
+import kalodyne.command.TidyCommand;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -84,6 +85,7 @@ public final class Main implements Runnable {
         commands.put("runsheet", () -> new RunsheetCommand(output));
         commands.put("analyse", () -> new AnalyseCommand(output));
         commands.put("lineup", () -> new LineupCommand(output));
+        commands.put("tidy", () -> new TidyCommand(output));
         commands.put("joint", () -> new JointCommand(output));
         commands.put("plan", () -> new PlanCommand(output));
         commands.put("circuit", () -> new CircuitCommand(output));

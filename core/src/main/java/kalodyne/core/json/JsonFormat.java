@@ -26,7 +26,8 @@ public enum JsonFormat {
     SETUP("setup"),
     STUDIO("studio"),
     CATALOGUE("catalogue"),
-    CAUSES("causes");
+    CAUSES("causes"),
+    TIDY("tidy");
 
     /** The newest version of each format that this program knows. */
     private static final int VERSION = 1;

@@ -119,7 +119,8 @@ public final class TagChunks {
     }
 
     private static byte[] places(List<SoundTags.Mark> marks) {
-        ByteBuffer body = buffer(4 + CUE_BYTES * marks.size()).putInt(marks.size());
+        byte[] all = new byte[4 + CUE_BYTES * marks.size()];
+        ByteBuffer body = numbers(all).putInt(marks.size());
         for (int i = 0; i < marks.size(); i++) {
             // 32 bits are all there is for a place: one further behind cannot be told.
             int frame = (int) Math.min(IN_LONG_SIZES, marks.get(i).frame());
@@ -130,7 +131,7 @@ public final class TagChunks {
                     .putInt(0)
                     .putInt(frame);
         }
-        return body.array();
+        return all;
     }
 
     private static byte[] names(List<SoundTags.Mark> marks) {
@@ -138,22 +139,22 @@ public final class TagChunks {
         body.writeBytes(letters("adtl"));
         for (int i = 0; i < marks.size(); i++) {
             byte[] name = marks.get(i).name().getBytes(StandardCharsets.UTF_8);
-            body.writeBytes(chunk(
-                    "labl", buffer(5 + name.length).putInt(i + 1).put(name).array()));
+            // It ends with a zero.
+            byte[] label = new byte[4 + name.length + 1];
+            numbers(label).putInt(i + 1).put(name);
+            body.writeBytes(chunk("labl", label));
         }
         return body.toByteArray();
     }
 
     private static byte[] chunk(String id, byte[] body) {
-        return buffer(8 + body.length + (body.length & 1))
-                .put(letters(id))
-                .putInt(body.length)
-                .put(body)
-                .array();
+        byte[] all = new byte[8 + body.length + (body.length & 1)];
+        numbers(all).put(letters(id)).putInt(body.length).put(body);
+        return all;
     }
 
-    private static ByteBuffer buffer(int bytes) {
-        return ByteBuffer.allocate(bytes).order(ByteOrder.LITTLE_ENDIAN);
+    private static ByteBuffer numbers(byte[] bytes) {
+        return ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
     }
 
     private static byte[] letters(String four) {

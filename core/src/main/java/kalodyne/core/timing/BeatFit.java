@@ -17,6 +17,7 @@ import kalodyne.core.units.Print;
  * @param scatterMilliseconds how far single beats lie off, RMS
  * @param beats how many beginnings of notes it was told from
  * @param seconds from the first to the last of these
+ * @param firstSeconds where in the take the first of them would be if all were on the line
  */
 public record BeatFit(
         double beatsPerMinute,
@@ -24,7 +25,8 @@ public record BeatFit(
         double endMilliseconds,
         double scatterMilliseconds,
         int beats,
-        double seconds) {
+        double seconds,
+        double firstSeconds) {
     /** Notes lie on sixteenths. */
     private static final int PARTS_OF_BEAT = 4;
 
@@ -92,7 +94,8 @@ public record BeatFit(
                         MILLI * (length - played),
                         MILLI * scatter,
                         onsets.size(),
-                        onsets.get(onsets.size() - 1) - first)),
+                        onsets.get(onsets.size() - 1) - first,
+                        first + line.start())),
                 "");
     }
 

@@ -1,0 +1,78 @@
+package kalodyne.core.tidy;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import kalodyne.core.copies.CopyWriter;
+
+/** What was done to a copy, beside it as JSON: docs/formats/copy.md. */
+public final class CopyRecord {
+    private static final double MILLION = 1e6;
+
+    private CopyRecord() {}
+
+    /** Where it lies: "take.wav.json". */
+    static Path file(Path copy) {
+        return copy.resolveSibling(copy.getFileName() + ".json");
+    }
+
+    static ByteBuffer bytes(Proposal proposal, CopyWriter.Written written) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("format", "kalodyne-copy").put("version", 1);
+        node.setAll(node(proposal));
+        node.put("frames", written.frames()).put("clippedSamples", written.clipped());
+        try {
+            String text = new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
+            return ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** What is to be done, as JSON. */
+    public static ObjectNode node(Proposal proposal) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("source", proposal.source().toString());
+        node.put("copy", proposal.target().toString());
+        node.put("part", proposal.part().name());
+        ArrayNode channels = node.putArray("channels");
+        proposal.part().picks().forEach(pick -> channels.add((pick.isInverted() ? -1 : 1) * (pick.channel() + 1)));
+        node.put("mono", proposal.part().isMono());
+        put(node, "fromSeconds", proposal.fromSeconds());
+        put(node, "toSeconds", proposal.toSeconds());
+        put(node, "tempoPpm", MILLION * proposal.clock().drift());
+        put(node, "gainDb", proposal.gain().db());
+        node.put("as", proposal.format().id());
+        node.put("sampleRateHz", proposal.sampleRateHz());
+        put(node, "peakBeforeDbfs", proposal.heard().peak().dbfs());
+        put(node, "peakAfterDbfs", proposal.peakAfter().dbfs());
+        put(
+                node,
+                "truePeakAfterDbtp",
+                proposal.heard().truePeak().plus(proposal.gain()).dbfs());
+        put(node, "loudnessBeforeLufs", proposal.heard().lufs().orElse(Double.NaN));
+        put(node, "loudnessAfterLufs", proposal.lufsAfter().orElse(Double.NaN));
+        ArrayNode marks = node.putArray("marks");
+        proposal.marks()
+                .forEach(mark -> marks.addObject()
+                        .put("seconds", (double) mark.frame() / proposal.sampleRateHz())
+                        .put("name", mark.name()));
+        ArrayNode notes = node.putArray("notes");
+        proposal.notes().forEach(notes::add);
+        return node;
+    }
+
+    /** To a millionth; what is not finite is null. */
+    private static void put(ObjectNode node, String field, double value) {
+        if (Double.isFinite(value)) {
+            node.put(field, Math.rint(value * MILLION) / MILLION);
+        } else {
+            node.putNull(field);
+        }
+    }
+}
