@@ -150,7 +150,7 @@ public final class LineupCommand implements Callable<Integer> {
             output.line("  " + alignment.agreeing() + " of " + alignment.heard() + " places agree; the other one is "
                     + (alignment.isInverted() ? "upside down" : "the right way up") + " and has what both have at "
                     + alignment.levelDifference());
-            output.line("  " + LineUpWords.forEditor(alignment));
+            output.line("  " + LineUpWords.forEditor(alignment.clock()));
         });
     }
 

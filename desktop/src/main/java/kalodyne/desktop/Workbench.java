@@ -11,9 +11,11 @@ import kalodyne.desktop.convert.ConvertRoom;
 import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.levels.LevelsRoom;
+import kalodyne.desktop.lineup.LineupRoom;
 import kalodyne.desktop.log.LogRoom;
 import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.model.JointsModel;
+import kalodyne.desktop.model.LineupModel;
 import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlanModel;
@@ -46,6 +48,7 @@ public final class Workbench implements AutoCloseable {
     private final PlanModel plan;
     private final RecordingModel recording;
     private final PlaybackModel playback;
+    private final LineupModel lineup;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
     private final StudioOpener opener;
@@ -66,6 +69,7 @@ public final class Workbench implements AutoCloseable {
         this.plan = new PlanModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
+        this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
         this.window = new MainWindow(
                 studio,
@@ -77,6 +81,7 @@ public final class Workbench implements AutoCloseable {
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
+                        new LineupRoom(lineup, () -> window().enter("lineup")),
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
@@ -148,6 +153,10 @@ public final class Workbench implements AutoCloseable {
         return log;
     }
 
+    public LineupModel lineup() {
+        return lineup;
+    }
+
     public RecordingModel recording() {
         return recording;
     }
@@ -164,6 +173,7 @@ public final class Workbench implements AutoCloseable {
     public void close() {
         recording.close();
         playback.close();
+        lineup.close();
         jobs.close();
         studio.close();
     }

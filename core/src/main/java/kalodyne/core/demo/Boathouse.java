@@ -68,6 +68,7 @@ public final class Boathouse {
         Studio studio = studio();
         Path file = folder.resolve("boathouse" + StudioFile.EXTENSION);
         StudioFile.write(file, BoathousePast.of(studio, folder));
+        BoathouseFilm.record(folder.resolve("takes"));
         return file;
     }
 }

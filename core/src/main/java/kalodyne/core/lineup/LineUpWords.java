@@ -7,6 +7,7 @@ import kalodyne.core.units.Print;
 /** An alignment in words. */
 public final class LineUpWords {
     private static final double MILLI = 1000;
+    private static final double MILLION = 1e6;
     /** Less than this an hour nobody hears or sees: half a picture of a film. */
     private static final double UNNOTICED_MILLISECONDS = 20;
 
@@ -14,11 +15,22 @@ public final class LineUpWords {
 
     /** What is the case: where the other one begins, and how its clock ran. */
     public static String sentence(Alignment alignment) {
-        return Print.startingSentence(begins(alignment)) + ". " + Print.startingSentence(runs(alignment)) + ".";
+        return sentence(alignment.clock(), alignment.driftUncertaintyPpm());
     }
 
-    private static String begins(Alignment alignment) {
-        double offset = alignment.offsetSeconds();
+    /**
+     * The same of any clock.
+     *
+     * @param driftUncertaintyPpm how well its drift is known
+     */
+    public static String sentence(ClockLine clock, double driftUncertaintyPpm) {
+        return Print.startingSentence(begins(clock)) + ". "
+                + Print.startingSentence(runs(MILLION * clock.drift(), driftUncertaintyPpm)) + ".";
+    }
+
+    /** Where the other one begins, as part of a sentence. */
+    public static String begins(ClockLine clock) {
+        double offset = clock.offsetSeconds();
         if (Math.abs(offset) < 5e-4) {
             return "both begin together";
         }
@@ -26,23 +38,22 @@ public final class LineUpWords {
                 + " the reference";
     }
 
-    private static String runs(Alignment alignment) {
-        double ppm = alignment.driftPpm();
-        if (Math.abs(ppm) < alignment.driftUncertaintyPpm()) {
+    private static String runs(double ppm, double uncertainty) {
+        if (Math.abs(ppm) <= uncertainty) {
             return "no difference of the clocks can be told (less than "
-                    + Print.decimal(alignment.driftUncertaintyPpm(), decimals(alignment)) + " ppm)";
+                    + Print.decimal(uncertainty, decimals(uncertainty)) + " ppm)";
         }
         double hourly = Math.abs(Clocks.millisecondsAnHour(ppm));
-        return "its clock ran " + Print.decimal(Math.abs(ppm), decimals(alignment)) + " ppm "
-                + (ppm > 0 ? "fast" : "slow") + ": "
-                + (hourly < 1000
-                        ? Print.decimal(hourly, hourly < 10 ? 1 : 0) + " ms"
-                        : Print.decimal(hourly / MILLI, 2) + " s")
-                + " an hour" + (hourly < UNNOTICED_MILLISECONDS ? ", which nobody notices" : "");
+        String anHour = hourly < MILLI
+                ? Print.decimal(hourly, hourly < 10 ? 1 : 0) + " ms"
+                : Print.decimal(hourly / MILLI, 2) + " s";
+        return "its clock ran " + Print.decimal(Math.abs(ppm), decimals(uncertainty)) + " ppm "
+                + (ppm > 0 ? "fast" : "slow") + ": " + anHour + " an hour"
+                + (hourly < UNNOTICED_MILLISECONDS ? ", which nobody notices" : "");
     }
 
-    private static int decimals(Alignment alignment) {
-        return alignment.driftUncertaintyPpm() < 0.05 ? 2 : alignment.driftUncertaintyPpm() < 1 ? 1 : 0;
+    private static int decimals(double uncertaintyPpm) {
+        return uncertaintyPpm < 0.05 ? 2 : uncertaintyPpm < 1 ? 1 : 0;
     }
 
     /** "6.750 s", "12:06.750". */
@@ -56,12 +67,12 @@ public final class LineUpWords {
     }
 
     /** What to type into a film editor that is to do it itself. */
-    public static String forEditor(Alignment alignment) {
+    public static String forEditor(ClockLine clock) {
         // Its beginning, by the reference's clock.
-        double begins = alignment.clock().inReference(0);
+        double begins = clock.inReference(0);
         String where = begins < 0 ? "cut " + span(-begins) + " off its beginning" : "let it begin at " + span(begins);
         return "In a film editor: play the other recording at "
-                + Print.decimal(100 * (1 + alignment.clock().drift()), 4) + " % speed, without keeping the pitch, and "
+                + Print.decimal(100 * (1 + clock.drift()), 4) + " % speed, without keeping the pitch, and "
                 + where + ".";
     }
 

@@ -105,7 +105,7 @@ final class Levelling {
             return Levelled.impossible("There is no part and no file called \"" + match.to() + "\" to match.");
         }
         Heard to = other.get().heard();
-        if (other.get() == measured) {
+        if (other.get().equals(measured)) {
             return new Levelled(Gain.NONE, List.of("The others are matched to it."), "");
         }
         double apart;

@@ -25,6 +25,7 @@ public final class Appearance {
         "levels/levels.css",
         "runsheet/runsheet.css",
         "takes/takes.css",
+        "lineup/lineup.css",
         "log/log.css",
         "convert/convert.css"
     };

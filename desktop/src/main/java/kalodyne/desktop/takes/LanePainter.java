@@ -17,6 +17,7 @@ import kalodyne.core.takes.WaveWindow;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion.Ink;
+import kalodyne.desktop.control.TimeView;
 import kalodyne.desktop.model.TakesModel;
 
 /** Paints one channel of a take after the other: the aim, the pauses, the shape, the ceiling and the places that were found. */

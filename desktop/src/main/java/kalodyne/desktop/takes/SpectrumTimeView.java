@@ -11,6 +11,8 @@ import kalodyne.core.takes.SpectrumOverTime;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
+import kalodyne.desktop.control.TimeView;
+import kalodyne.desktop.job.PartReader;
 
 /** What sounds when: each column a moment of the part of the take that the waveform shows, low tones below, the louder the darker. */
 final class SpectrumTimeView extends PaintedRegion {

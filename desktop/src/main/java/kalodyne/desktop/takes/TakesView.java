@@ -32,6 +32,7 @@ import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.verdict.Comparison;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.RecordingModel;
@@ -246,27 +247,7 @@ final class TakesView extends VBox {
     }
 
     void chooseFile() {
-        FileChooser files = new FileChooser();
-        files.setTitle("Add a take");
-        files.getExtensionFilters()
-                .addAll(
-                        new FileChooser.ExtensionFilter(
-                                "Recordings",
-                                "*.wav",
-                                "*.WAV",
-                                "*.wave",
-                                "*.aif",
-                                "*.aiff",
-                                "*.flac",
-                                "*.mp3",
-                                "*.m4a",
-                                "*.aac",
-                                "*.ogg",
-                                "*.opus",
-                                "*.mp4",
-                                "*.mov",
-                                "*.mkv"),
-                        new FileChooser.ExtensionFilter("All files", "*.*"));
+        FileChooser files = RecordingDialog.chooser("Add a take");
         File chosen =
                 files.showOpenDialog(getScene() == null ? null : getScene().getWindow());
         if (chosen != null) {

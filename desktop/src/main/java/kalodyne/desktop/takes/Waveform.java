@@ -16,6 +16,9 @@ import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.WaveWindow;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
+import kalodyne.desktop.control.TimeAxis;
+import kalodyne.desktop.control.TimeView;
+import kalodyne.desktop.job.PartReader;
 import kalodyne.desktop.model.TakesModel;
 
 /**

@@ -1,4 +1,4 @@
-package kalodyne.desktop.takes;
+package kalodyne.desktop.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,4 +1,4 @@
-package kalodyne.desktop.takes;
+package kalodyne.desktop.control;
 
 /**
  * The part of a take that is looked at.
@@ -7,46 +7,46 @@ package kalodyne.desktop.takes;
  * @param to behind its last frame
  * @param all how many frames the take has
  */
-record TimeView(double from, double to, double all) {
+public record TimeView(double from, double to, double all) {
     /** Fewer samples show nothing more. */
     private static final double FEWEST = 24;
 
-    static TimeView whole(long frames) {
+    public static TimeView whole(long frames) {
         double all = Math.max(1, frames);
         return new TimeView(0, all, all);
     }
 
-    double frames() {
+    public double frames() {
         return to - from;
     }
 
-    boolean isWhole() {
+    public boolean isWhole() {
         return frames() >= all;
     }
 
     /** How far into what is seen a frame lies: 0 at its left edge, 1 at its right. */
-    double share(double frame) {
+    public double share(double frame) {
         return (frame - from) / frames();
     }
 
-    double frameAt(double share) {
+    public double frameAt(double share) {
         return from + share * frames();
     }
 
     /** Nearer, by a factor above 1, or further away, round a place that stays where it is. */
-    TimeView zoomed(double factor, double share) {
+    public TimeView zoomed(double factor, double share) {
         double wide = Math.max(Math.min(FEWEST, all), Math.min(all, frames() / factor));
         double begin = frameAt(share) - share * wide;
         return within(begin, wide);
     }
 
     /** Moved by a part of what is seen. */
-    TimeView moved(double share) {
+    public TimeView moved(double share) {
         return within(from + share * frames(), frames());
     }
 
     /** Round a place, so that it takes a third of what is seen. */
-    TimeView round(double placeFrom, double placeTo) {
+    public TimeView round(double placeFrom, double placeTo) {
         double wide = Math.max(Math.min(FEWEST, all), Math.min(all, 3 * (placeTo - placeFrom)));
         return within((placeFrom + placeTo - wide) / 2, wide);
     }

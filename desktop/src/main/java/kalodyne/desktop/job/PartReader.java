@@ -1,4 +1,4 @@
-package kalodyne.desktop.takes;
+package kalodyne.desktop.job;
 
 import java.io.IOException;
 import java.util.concurrent.CancellationException;
@@ -10,7 +10,7 @@ import javafx.application.Platform;
 import kalodyne.core.takes.Progress;
 
 /** Reads parts of takes for drawing, aside from the screen; a newer wish ends the older one. */
-final class PartReader {
+public final class PartReader {
     private final ExecutorService reader = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "drawing");
         thread.setDaemon(true);
@@ -20,12 +20,12 @@ final class PartReader {
 
     /** Reads something, and stops where it is told to. */
     @FunctionalInterface
-    interface Reading<T> {
+    public interface Reading<T> {
         T read(Progress progress) throws IOException;
     }
 
     /** Reads a part; what cannot be read is not delivered. Call on the screen's thread. */
-    <T> void read(Reading<T> reading, Consumer<T> ready) {
+    public <T> void read(Reading<T> reading, Consumer<T> ready) {
         long wish = newest.incrementAndGet();
         reader.execute(() -> {
             try {
@@ -43,7 +43,7 @@ final class PartReader {
     }
 
     /** What was wished for is not wanted any more. */
-    void forget() {
+    public void forget() {
         newest.incrementAndGet();
     }
 }

@@ -1,4 +1,4 @@
-package kalodyne.desktop.takes;
+package kalodyne.desktop.control;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +10,7 @@ import kalodyne.core.units.Print;
  * @param begin in seconds
  * @param seconds how long what is seen takes; above 0
  */
-record TimeAxis(double begin, double seconds) {
+public record TimeAxis(double begin, double seconds) {
     private static final List<Double> LONG_STEPS =
             List.of(1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 60.0, 120.0, 300.0, 600.0, 1200.0, 1800.0, 3600.0);
 
@@ -23,14 +23,14 @@ record TimeAxis(double begin, double seconds) {
      * @param share where: 0 at the left edge, 1 at the right
      * @param label "0:31", "1.2035 s"
      */
-    record Mark(double share, String label) {}
+    public record Mark(double share, String label) {}
 
     /**
      * Its marks, at round times.
      *
      * @param most how many there is room for
      */
-    List<Mark> marks(double most) {
+    public List<Mark> marks(double most) {
         double step = roundStep(seconds / Math.max(2, most));
         List<Mark> marks = new ArrayList<>();
         for (double tick = Math.ceil(begin / step - ROUNDING);

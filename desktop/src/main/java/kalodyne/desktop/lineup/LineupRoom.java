@@ -1,0 +1,139 @@
+package kalodyne.desktop.lineup;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import kalodyne.core.recording.PairPlayback.Voice;
+import kalodyne.desktop.model.LineupModel;
+import kalodyne.desktop.shell.Command;
+import kalodyne.desktop.shell.Room;
+
+/** The Line-up room: two recordings of the same sound, in time with each other. */
+public final class LineupRoom implements Room {
+    private final LineupModel model;
+    private final Runnable enter;
+    private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private LineupView view;
+
+    /**
+     * A room.
+     *
+     * @param enter goes there
+     */
+    public LineupRoom(LineupModel model, Runnable enter) {
+        this.model = model;
+        this.enter = enter;
+        model.stateProperty().addListener(change -> report.set(report()));
+        report.set(report());
+    }
+
+    @Override
+    public String id() {
+        return "lineup";
+    }
+
+    @Override
+    public String title() {
+        return "Line-up";
+    }
+
+    @Override
+    public Node node() {
+        return view();
+    }
+
+    private LineupView view() {
+        if (view == null) {
+            view = new LineupView(model);
+        }
+        return view;
+    }
+
+    @Override
+    public Node aside() {
+        return new VBox(
+                10,
+                words(
+                        "Two recorders never count time alike. One part in 28,000 is 126 ms an hour: by the end of a long film the sound comes late, though it was right at the beginning."),
+                words(
+                        "So check two places: where both begin, and where both end. Listen to both together. What is off by a little sounds like an echo or hollow; right on, it sounds like one."),
+                words(
+                        "The recordings stay as they are. In the film, mute the camera's own sound when the copy lies under it."));
+    }
+
+    private static Label words(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("finding-text");
+        label.setWrapText(true);
+        return label;
+    }
+
+    @Override
+    public ObservableValue<Report> reportProperty() {
+        return report.getReadOnlyProperty();
+    }
+
+    private Report report() {
+        return new Report("", List.of(), next(), Optional.empty(), "");
+    }
+
+    private String next() {
+        LineupModel.State state = model.state();
+        if (state.isSearching()) {
+            return "Wait until they are lined up";
+        }
+        if (state.reference().isEmpty()) {
+            return "Choose the film, or the recording that stays as it is";
+        }
+        if (state.other().isEmpty()) {
+            return "Choose the recording that is to fit it";
+        }
+        if (state.clock().isEmpty()) {
+            return "Choose another recording";
+        }
+        return state.problem().isEmpty()
+                ? "Listen to both at the end, then write the copy"
+                : "Choose the right one of the places by what does not repeat";
+    }
+
+    @Override
+    public List<Command> commands() {
+        return List.of(
+                Command.of("Line up again", null, model::search),
+                Command.of("Hear both together", null, () -> view().hear(Voice.BOTH)),
+                Command.of("Write the lined-up copy…", "Shortcut+E", () -> view().chooseCopy()),
+                Command.of("Back to what was found", null, model::asFound));
+    }
+
+    @Override
+    public List<Command> findable() {
+        return model.offered().stream()
+                .flatMap(each -> Stream.of(
+                        Command.of("Fit " + each.name(), null, () -> entered(() -> model.chooseOther(each.file()))),
+                        Command.of(
+                                "Fit to " + each.name(),
+                                null,
+                                () -> entered(() -> model.chooseReference(each.file())))))
+                .toList();
+    }
+
+    private void entered(Runnable choosing) {
+        enter.run();
+        choosing.run();
+    }
+
+    @Override
+    public boolean isAboutRun() {
+        return false;
+    }
+
+    @Override
+    public String helpResource() {
+        return "lineup.txt";
+    }
+}

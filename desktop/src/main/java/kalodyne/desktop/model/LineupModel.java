@@ -1,0 +1,514 @@
+package kalodyne.desktop.model;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.copies.Copy;
+import kalodyne.core.copies.CopyWriter;
+import kalodyne.core.lineup.AlignedCopy;
+import kalodyne.core.lineup.Alignment;
+import kalodyne.core.lineup.ClockLine;
+import kalodyne.core.lineup.LineUp;
+import kalodyne.core.lineup.LineUpWords;
+import kalodyne.core.lineup.PairPlace;
+import kalodyne.core.recording.Speakers;
+import kalodyne.core.setup.Take;
+import kalodyne.core.sound.CopyFormat;
+import kalodyne.core.takes.Progress;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Print;
+import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.job.Jobs;
+
+/** Two recordings of the same sound: where they belong to each other, by finding and by hand. */
+public final class LineupModel implements AutoCloseable {
+    private static final double MILLION = 1e6;
+    private static final double PLACE_SECONDS = 12;
+    private static final double MOST_OFFSET_SECONDS = 48 * 3600.0;
+    private static final double MOST_DRIFT_PPM = 5000;
+
+    private static final Pattern RECORDING =
+            Pattern.compile("(?i).*\\.(wav|wave|aiff?|flac|mp3|m4a|aac|ogg|opus|mp4|mov|mkv)");
+    private static final int MOST_OFFERED = 60;
+    private static final Pattern OFFSET =
+            Pattern.compile("([-+]?)(?:(?:([0-9]{1,3}):)?([0-9]{1,4}):)?([0-9]{1,7}(?:\\.[0-9]{1,9})?) ?(s|ms)?");
+    private static final Pattern DRIFT = Pattern.compile("([-+]?[0-9]{1,5}(?:\\.[0-9]{1,6})?) ?(?:ppm)?");
+
+    private final StudioModel studio;
+    private final TakesModel takes;
+    private final Jobs jobs;
+    private final PairSound sound;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.EMPTY);
+    private final PairView start = new PairView();
+    private final PairView end = new PairView();
+
+    /**
+     * What is shown.
+     *
+     * @param reference what stays as it is
+     * @param other what is to fit it
+     * @param isSearching whether it is being looked for
+     * @param guess where it seems to be, while it is being looked for
+     * @param result what was found
+     * @param clock where the moments of the reference are in the other one, as it stands now
+     * @param isDriftCorrected whether the drift is corrected in what is seen and heard
+     * @param problem why there is nothing to see, as a sentence
+     */
+    public record State(
+            Optional<Path> reference,
+            Optional<Path> other,
+            boolean isSearching,
+            Optional<ClockLine> guess,
+            Optional<LineUp.Result> result,
+            Optional<ClockLine> clock,
+            boolean isDriftCorrected,
+            String problem) {
+        static final State EMPTY = new State(
+                Optional.empty(),
+                Optional.empty(),
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                true,
+                "");
+
+        public Optional<Alignment> alignment() {
+            return result.flatMap(LineUp.Result::alignment);
+        }
+
+        public boolean canSearch() {
+            return reference.isPresent() && other.isPresent() && !isSearching;
+        }
+
+        /** Whether it was moved away from what was found. */
+        public boolean isMoved() {
+            return clock.isPresent() && !clock.equals(alignment().map(Alignment::clock));
+        }
+
+        State of(Optional<Path> newReference, Optional<Path> newOther) {
+            return new State(
+                    newReference, newOther, false, Optional.empty(), Optional.empty(), Optional.empty(), true, "");
+        }
+
+        State searching() {
+            return new State(reference, other, true, Optional.empty(), Optional.empty(), Optional.empty(), true, "");
+        }
+
+        State guessed(ClockLine line) {
+            return new State(
+                    reference, other, isSearching, Optional.of(line), result, clock, isDriftCorrected, problem);
+        }
+
+        State found(LineUp.Result newResult) {
+            return new State(
+                    reference,
+                    other,
+                    false,
+                    Optional.empty(),
+                    Optional.of(newResult),
+                    newResult.alignment().map(Alignment::clock),
+                    true,
+                    newResult.reason());
+        }
+
+        State with(ClockLine line) {
+            return new State(
+                    reference, other, isSearching, guess, result, Optional.of(line), isDriftCorrected, problem);
+        }
+
+        State corrected(boolean is) {
+            return new State(reference, other, isSearching, guess, result, clock, is, problem);
+        }
+
+        State failed(String why) {
+            return new State(reference, other, false, Optional.empty(), Optional.empty(), Optional.empty(), true, why);
+        }
+    }
+
+    public LineupModel(StudioModel studio, TakesModel takes, Jobs jobs, Speakers speakers) {
+        this.studio = studio;
+        this.takes = takes;
+        this.jobs = jobs;
+        sound = new PairSound(speakers, studio);
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public State state() {
+        return state.get();
+    }
+
+    /** What is seen where both begin. */
+    public PairView start() {
+        return start;
+    }
+
+    /** What is seen where both end. */
+    public PairView end() {
+        return end;
+    }
+
+    public PairSound sound() {
+        return sound;
+    }
+
+    // --- choosing ----------------------------------------------------------------------------------------------
+
+    /**
+     * A recording that may be lined up.
+     *
+     * @param name of the take, or of the file
+     */
+    public record Offered(String name, Path file) {}
+
+    /** Takes of the setup, and other recordings that lie beside them. */
+    public List<Offered> offered() {
+        List<Offered> all = new ArrayList<>();
+        for (Take take : takes.selection().takes()) {
+            all.add(new Offered(take.name(), takes.fileOf(take)));
+        }
+        try (Stream<Path> beside = Files.list(studio.folder().resolve("takes"))) {
+            beside.filter(file ->
+                            RECORDING.matcher(file.getFileName().toString()).matches())
+                    .sorted()
+                    .limit(MOST_OFFERED)
+                    .filter(file -> all.stream()
+                            .noneMatch(each -> each.file().toAbsolutePath().equals(file.toAbsolutePath())))
+                    .forEach(file -> all.add(new Offered(file.getFileName().toString(), file)));
+        } catch (IOException e) {
+            // There is no such folder yet: then there are no other recordings.
+            return all;
+        }
+        return all;
+    }
+
+    public void chooseReference(Path file) {
+        choose(state().of(Optional.of(file), state().other()));
+    }
+
+    public void chooseOther(Path file) {
+        choose(state().of(state().reference(), Optional.of(file)));
+    }
+
+    /** Takes files as they were dropped: the first is what stays, unless it is there already. */
+    public void drop(List<Path> files) {
+        for (Path file : files) {
+            if (state().reference().isEmpty()) {
+                chooseReference(file);
+            } else {
+                chooseOther(file);
+            }
+        }
+    }
+
+    /** Each becomes what the other one was. */
+    public void swap() {
+        choose(state().of(state().other(), state().reference()));
+    }
+
+    private void choose(State chosen) {
+        jobs.cancel();
+        sound.stop();
+        start.clear();
+        end.clear();
+        state.set(chosen);
+        if (chosen.canSearch()) {
+            search();
+        }
+    }
+
+    // --- searching ---------------------------------------------------------------------------------------------
+
+    /** Looks for it anew. */
+    public void search() {
+        if (!state().canSearch()) {
+            return;
+        }
+        Path reference = state().reference().orElseThrow();
+        Path other = state().other().orElseThrow();
+        state.set(state().searching());
+        jobs.run(
+                "Lining up " + other.getFileName(),
+                progress -> LineUp.of(reference, other, new Listener(progress)),
+                new Jobs.Listener<LineUp.Result>() {
+                    @Override
+                    public void delivered(LineUp.Result result) {
+                        state.set(state().found(result));
+                        look();
+                    }
+
+                    @Override
+                    public void failed(Exception failure) {
+                        state.set(state().failed(String.valueOf(failure.getMessage())));
+                    }
+
+                    @Override
+                    public void stopped() {
+                        if (state().isSearching()) {
+                            state.set(state().failed("It was stopped."));
+                        }
+                    }
+                });
+    }
+
+    private final class Listener implements LineUp.Listener {
+        private final Progress progress;
+
+        Listener(Progress progress) {
+            this.progress = progress;
+        }
+
+        @Override
+        public boolean report(double done) {
+            return progress.report(done);
+        }
+
+        @Override
+        public void guessed(ClockLine guess) {
+            Platform.runLater(() -> {
+                if (state().isSearching()) {
+                    state.set(state().guessed(guess));
+                }
+            });
+        }
+    }
+
+    /** Reads both places of both recordings. */
+    private void look() {
+        State now = state();
+        if (now.clock().isEmpty() || now.result().isEmpty()) {
+            return;
+        }
+        ClockLine clock = now.clock().get();
+        LineUp.Result result = now.result().get();
+        double from = Math.max(0, clock.inReference(0));
+        double to = Math.min(result.referenceSeconds(), clock.inReference(result.otherSeconds()));
+        double seconds = Math.min(PLACE_SECONDS, to - from);
+        read(now, clock, from, seconds, start);
+        read(now, clock, to - seconds, seconds, end);
+    }
+
+    private void read(State now, ClockLine clock, double from, double seconds, PairView into) {
+        Path reference = now.reference().orElseThrow();
+        Path other = now.other().orElseThrow();
+        jobs.run(
+                "Reading " + reference.getFileName(),
+                progress -> PairPlace.read(reference, other, clock, from, seconds, progress),
+                new Jobs.Listener<PairPlace>() {
+                    @Override
+                    public void delivered(PairPlace place) {
+                        if (state().reference().equals(now.reference())
+                                && state().other().equals(now.other())) {
+                            into.show(place, seen());
+                        }
+                    }
+
+                    @Override
+                    public void failed(Exception failure) {
+                        studio.notice("This place could not be read", String.valueOf(failure.getMessage()));
+                    }
+
+                    @Override
+                    public void stopped() {
+                        into.clear();
+                    }
+                });
+    }
+
+    // --- by hand -----------------------------------------------------------------------------------------------
+
+    /** The clock by which the other one is seen and heard: without its drift it fits where both begin. */
+    private ClockLine seen() {
+        ClockLine clock = state().clock().orElseThrow();
+        if (state().isDriftCorrected()) {
+            return clock;
+        }
+        double middle = start.middle().orElse(0.0);
+        return new ClockLine(clock.inOther(middle) - middle, 0);
+    }
+
+    /** Shows and plays the other one as it comes out, or as it does without the drift corrected. */
+    public void correctDrift(boolean is) {
+        if (state().clock().isPresent()) {
+            state.set(state().corrected(is));
+            seeAnew();
+        }
+    }
+
+    private void seeAnew() {
+        start.exchange(seen(), sound);
+        end.exchange(seen(), sound);
+    }
+
+    private void move(ClockLine line) {
+        state.set(state().with(line));
+        seeAnew();
+    }
+
+    /** Moves the other one later, by seconds, everywhere alike. */
+    public void nudge(double seconds) {
+        state().clock().ifPresent(clock -> move(new ClockLine(clock.offsetSeconds() - seconds, clock.drift())));
+    }
+
+    /** By samples of the reference. */
+    public void nudgeSamples(int samples) {
+        start.place().ifPresent(place -> nudge((double) samples / place.sampleRateHz()));
+    }
+
+    /** Moves the other one later where both end, by seconds, and leaves it as it is where both begin. */
+    public void nudgeEnd(double seconds) {
+        Optional<ClockLine> clock = state().clock();
+        if (clock.isEmpty() || start.middle().isEmpty() || end.middle().isEmpty()) {
+            return;
+        }
+        double first = start.middle().get();
+        double last = end.middle().get();
+        if (last - first < PLACE_SECONDS) {
+            nudge(seconds);
+            return;
+        }
+        double atFirst = clock.get().inOther(first);
+        double drift = (clock.get().inOther(last) - seconds - atFirst) / (last - first) - 1;
+        move(new ClockLine(atFirst - first * (1 + drift), drift));
+    }
+
+    /** Sets the offset, as it was typed: "6.75 s", "-120 ms", "1:02:03.5". */
+    public void setOffset(String typed) {
+        double seconds = readSeconds(typed);
+        state().clock().ifPresent(clock -> move(new ClockLine(seconds, clock.drift())));
+    }
+
+    /** Sets the drift, as it was typed: "35 ppm"; where both begin stays. */
+    public void setDrift(String typed) {
+        Matcher matcher = DRIFT.matcher(plain(typed));
+        if (!matcher.matches() || Math.abs(Double.parseDouble(matcher.group(1))) > MOST_DRIFT_PPM) {
+            throw new UnreadableQuantity("That is no drift.", "Write -5000 to 5000 ppm, for example 35 ppm.");
+        }
+        double drift = Double.parseDouble(matcher.group(1)) / MILLION;
+        state().clock().ifPresent(clock -> {
+            double first = start.middle().orElse(0.0);
+            move(new ClockLine(clock.inOther(first) - first * (1 + drift), drift));
+        });
+    }
+
+    private static String plain(String typed) {
+        return typed.strip().replace('−', '-').replace(',', '.');
+    }
+
+    private static double readSeconds(String typed) {
+        Matcher matcher = OFFSET.matcher(plain(typed));
+        if (!matcher.matches()) {
+            throw new UnreadableQuantity("That is no offset.", "Write for example 6.75 s, -120 ms or 1:02:03.5.");
+        }
+        double seconds = 0;
+        for (int group = 2; group <= 4; group++) {
+            seconds = 60 * seconds + (matcher.group(group) == null ? 0 : Double.parseDouble(matcher.group(group)));
+        }
+        double size = "ms".equals(matcher.group(5)) ? seconds / 1000 : seconds;
+        if (size > MOST_OFFSET_SECONDS) {
+            throw new UnreadableQuantity("It is more than two days.", "Write for example 6.75 s.");
+        }
+        return "-".equals(matcher.group(1)) ? -size : size;
+    }
+
+    /** Goes back to what was found. */
+    public void asFound() {
+        state().alignment().ifPresent(alignment -> move(alignment.clock()));
+    }
+
+    /** Goes to another of several places that fit. */
+    public void choosePlace(int which) {
+        state().result().filter(result -> which < result.places().size()).ifPresent(result -> {
+            ClockLine clock = state().clock().orElseThrow();
+            state.set(state().with(new ClockLine(result.places().get(which), clock.drift())));
+            look();
+        });
+    }
+
+    // --- the copy ----------------------------------------------------------------------------------------------
+
+    /** A name for the copy, beside the other one. */
+    public Optional<Path> proposedCopy(CopyFormat format) {
+        return state().other().map(other -> {
+            String name = other.getFileName().toString();
+            int dot = name.lastIndexOf('.');
+            return other.resolveSibling((dot > 0 ? name.substring(0, dot) : name) + " lined up." + format.ending());
+        });
+    }
+
+    /** Writes the other one as it fits the reference. Its owner was asked before where a file of that name is. */
+    public void write(Path target, CopyFormat format, boolean replaces) {
+        State now = state();
+        if (now.clock().isEmpty()) {
+            return;
+        }
+        double seconds = now.result().orElseThrow().referenceSeconds();
+        jobs.run(
+                "Writing " + target.getFileName(),
+                progress -> AlignedCopy.write(
+                        now.other().orElseThrow(),
+                        now.clock().get(),
+                        seconds,
+                        target,
+                        Copy.as(format).replacing(replaces),
+                        progress),
+                new Jobs.Listener<CopyWriter.Written>() {
+                    @Override
+                    public void delivered(CopyWriter.Written written) {
+                        String cut = written.clipped() == 0
+                                ? ""
+                                : " " + Print.counted(written.clipped(), "sample") + " were cut off at full scale.";
+                        studio.notice(
+                                target.getFileName() + " is written",
+                                "It is as long as the reference and keeps time with it. Its peak is "
+                                        + DigitalLevel.ofPeak(written.peak()) + "." + cut
+                                        + " Lay it under the film, and mute the film's own sound.");
+                    }
+
+                    @Override
+                    public void failed(Exception failure) {
+                        studio.notice("The copy was not written", String.valueOf(failure.getMessage()));
+                    }
+
+                    @Override
+                    public void stopped() {
+                        studio.notice("The copy was not written", "It was stopped. Nothing of it is left.");
+                    }
+                });
+    }
+
+    /** How it stands now, in words. */
+    public String sentence() {
+        State now = state();
+        if (now.isSearching()) {
+            return now.guess()
+                    .map(guess -> "At first sight: " + LineUpWords.begins(guess) + ". Looking closer…")
+                    .orElse("Looking for where they belong to each other…");
+        }
+        if (now.clock().isEmpty()) {
+            return now.problem().isEmpty()
+                    ? "Fit two recordings of the same sound to each other"
+                    : now.result().isPresent() ? "These two do not belong together" : "They could not be lined up";
+        }
+        return LineUpWords.sentence(
+                now.clock().get(),
+                now.alignment().map(Alignment::driftUncertaintyPpm).orElse(0.0));
+    }
+
+    @Override
+    public void close() {
+        sound.stop();
+    }
+}

@@ -1,0 +1,82 @@
+package kalodyne.desktop.model;
+
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.lineup.ClockLine;
+import kalodyne.core.lineup.PairPlace;
+import kalodyne.desktop.job.PartReader;
+
+/** A place of both recordings as it is seen: the reference, and the other one by the clock that it has now. */
+public final class PairView {
+    private final PartReader reader = new PartReader();
+    private final ReadOnlyObjectWrapper<Optional<Seen>> seen =
+            new ReadOnlyObjectWrapper<>(this, "seen", Optional.empty());
+
+    /** The samples of both. */
+    public static final class Seen {
+        private final PairPlace place;
+        private final float[][] reference;
+        private final float[][] other;
+
+        Seen(PairPlace place, float[][] reference, float[][] other) {
+            this.place = place;
+            this.reference = reference;
+            this.other = other;
+        }
+
+        public PairPlace place() {
+            return place;
+        }
+
+        /** Left and right; not to be changed. */
+        public float[][] reference() {
+            return reference;
+        }
+
+        /** Left and right; not to be changed. */
+        public float[][] other() {
+            return other;
+        }
+    }
+
+    public ReadOnlyObjectProperty<Optional<Seen>> seenProperty() {
+        return seen.getReadOnlyProperty();
+    }
+
+    public Optional<Seen> seen() {
+        return seen.get();
+    }
+
+    public Optional<PairPlace> place() {
+        return seen().map(Seen::place);
+    }
+
+    /** Its middle, in seconds of the reference. */
+    Optional<Double> middle() {
+        return place().map(place -> place.fromSeconds() + 0.5 * place.seconds());
+    }
+
+    void clear() {
+        reader.forget();
+        seen.set(Optional.empty());
+    }
+
+    void show(PairPlace place, ClockLine clock) {
+        reader.read(
+                progress -> new Seen(place, place.reference(), place.other(clock)),
+                ready -> seen.set(Optional.of(ready)));
+    }
+
+    /** The other one by another clock; what plays is exchanged too. */
+    void exchange(ClockLine clock, PairSound sound) {
+        Optional<Seen> present = seen();
+        present.ifPresent(before -> reader.read(
+                progress -> new Seen(
+                        before.place(), before.reference(), before.place().other(clock)),
+                ready -> {
+                    seen.set(Optional.of(ready));
+                    sound.exchange(this, ready);
+                }));
+    }
+}
