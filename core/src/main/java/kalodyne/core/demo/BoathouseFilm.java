@@ -20,8 +20,8 @@ import kalodyne.core.sound.WavRecorder;
  */
 final class BoathouseFilm {
     private static final int RATE = 48_000;
-    private static final double SONG_SECONDS = 80;
-    private static final double FILM_SECONDS = 64;
+    private static final double SONG_SECONDS = 64;
+    private static final double FILM_SECONDS = 50;
     /** The camera was switched on later, and counts slower. */
     private static final ClockLine CAMERA = new ClockLine(9.284, 35e-6);
 

@@ -191,7 +191,7 @@ final class LineupView extends VBox {
                 filled,
                 small("reference"),
                 line,
-                small("other; drag it to move it, at the end to change its drift"));
+                small("other recording, as loud. Drag it to move it; at the end, to change its drift"));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -208,10 +208,12 @@ final class LineupView extends VBox {
         drift.setId("lineup-drift");
         drift.setPrefColumnCount(DRIFT_COLUMNS);
         corrected.setId("lineup-corrected");
+        corrected.getStyleClass().add("wave-tool");
         corrected.setMinWidth(Region.USE_PREF_SIZE);
         corrected.setTooltip(new Tooltip("Off: hear and see how it drifts away, lined up at the start only (D)"));
         corrected.setOnAction(event -> model.correctDrift(corrected.isSelected()));
         asFound.setId("lineup-as-found");
+        asFound.getStyleClass().add("wave-tool");
         asFound.setMinWidth(Region.USE_PREF_SIZE);
         asFound.setTooltip(new Tooltip("Back to what was found"));
         asFound.setOnAction(event -> model.asFound());
@@ -324,8 +326,9 @@ final class LineupView extends VBox {
     private static String facts(Alignment alignment) {
         return alignment.agreeing() + " of " + alignment.heard() + " places agree, to "
                 + Print.decimal(MILLION * alignment.offsetUncertaintySeconds(), 0) + " µs and "
-                + Print.decimal(alignment.driftUncertaintyPpm(), 2) + " ppm. The other recording has what both have "
-                + alignment.levelDifference() + " against the reference"
+                + Print.decimal(alignment.driftUncertaintyPpm(), 2) + " ppm. What both have is "
+                + Print.decimal(Math.abs(alignment.levelDifference().db()), 1) + " dB "
+                + (alignment.levelDifference().db() < 0 ? "softer" : "louder") + " in the other recording"
                 + (alignment.isInverted() ? ", and upside down: turn it over before you mix both." : ".");
     }
 

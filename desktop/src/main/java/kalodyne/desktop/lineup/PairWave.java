@@ -26,7 +26,7 @@ final class PairWave extends PaintedRegion {
     private static final double NEARER = 1.5;
     private static final double STEP = 0.2;
     /** At first so much is seen, around the strongest moment. */
-    private static final double SEEN_SECONDS = 0.6;
+    private static final double SEEN_SECONDS = 0.09;
     /** The shapes may fill so much of the height. */
     private static final double FILLED = 0.92;
 
