@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import kalodyne.core.catalogue.Catalogue;
@@ -135,6 +136,74 @@ class CommandsTest {
         assertThat(complained.toString(StandardCharsets.UTF_8).lines())
                 .hasSize(3)
                 .allMatch(line -> line.startsWith(folder.toString()));
+    }
+
+    /** A voice of noise, and the same a quarter of a second later, softer and upside down. */
+    @Test
+    void lineup_prints_the_clock_and_writes_the_copy_once() throws IOException {
+        double[] noise = new Random(3).doubles(4 * 48_000, -0.3, 0.3).toArray();
+        double[] later = new double[noise.length];
+        for (int i = 12_000; i < later.length; i++) {
+            later[i] = -0.5 * noise[i - 12_000];
+        }
+        String reference =
+                WavBytes.integers(24, noise).write(folder.resolve("film.wav")).toString();
+        String other = WavBytes.integers(24, later)
+                .write(folder.resolve("interface.wav"))
+                .toString();
+        Path copy = folder.resolve("copy.wav");
+        int status = new CommandLine(new LineupCommand(output))
+                .execute(reference, other, "--json", "--write", copy.toString());
+        assertThat(status).isZero();
+        JsonNode node = json("lineup.schema.json");
+        assertThat(node.get("offsetSeconds").asDouble()).isCloseTo(0.25, within(1e-6));
+        assertThat(node.get("polarity").asInt()).isEqualTo(-1);
+        assertThat(node.get("levelDifferenceDb").asDouble()).isCloseTo(-6.02, within(0.02));
+        assertThat(node.get("written").get("frames").asInt()).isEqualTo(4 * 48_000);
+        printed.reset();
+        assertThat(new CommandLine(new LineupCommand(output)).execute(reference, other, "--write", copy.toString()))
+                .isEqualTo(2);
+        assertThat(printed.toString(StandardCharsets.UTF_8))
+                .startsWith("The other recording begins 0.250 s before the reference.");
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains("There is a file of this name already.");
+        printed.reset();
+        double[] stranger = new Random(4).doubles(4 * 48_000, -0.3, 0.3).toArray();
+        String another = WavBytes.integers(24, stranger)
+                .write(folder.resolve("another.wav"))
+                .toString();
+        assertThat(new CommandLine(new LineupCommand(output)).execute(reference, another, "--json"))
+                .isEqualTo(1);
+        assertThat(json("lineup.schema.json").get("reason").asText()).contains("nothing in common");
+        assertThat(new CommandLine(new LineupCommand(output)).execute(reference, other, "--format", "mp3"))
+                .isEqualTo(2);
+    }
+
+    @Test
+    void tidy_tells_and_writes() throws IOException {
+        String take = WavBytes.integers(16, Signals.sine(1000, 0.25, 48_000, 48_000))
+                .write(folder.resolve("take.wav"))
+                .toString();
+        Path plan = Files.writeString(
+                folder.resolve("plan.json"),
+                "{\"format\": \"kalodyne-tidy\", \"version\": 1, \"level\": {\"peakDbfs\": -6}, \"as\": \"wav24\"}");
+        assertThat(new CommandLine(new TidyCommand(output)).execute(take, "--plan", plan.toString(), "--dry-run"))
+                .isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8))
+                .startsWith("would write ")
+                .contains("gain +6.0 dB");
+        Path copy = folder.resolve("take tidy.wav");
+        assertThat(copy).doesNotExist();
+        printed.reset();
+        assertThat(new CommandLine(new TidyCommand(output))
+                        .execute(take, folder.resolve("gone.wav").toString(), "--plan", plan.toString(), "--json"))
+                .isEqualTo(2);
+        JsonNode only = new JsonMapper()
+                .readTree(printed.toString(StandardCharsets.UTF_8))
+                .get(0);
+        assertThat(only.get("written").asBoolean()).isTrue();
+        assertThat(only.get("peakAfterDbfs").asDouble()).isCloseTo(-6, within(1e-3));
+        assertThat(copy).exists();
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains("gone.wav: There is no such file.");
     }
 
     private int joint(String... arguments) {

@@ -71,6 +71,9 @@ class DocumentsTest {
         "docs/formats/plan.md",
         "docs/formats/levels.md",
         "docs/formats/runsheet.md",
+        "docs/formats/lineup.md",
+        "docs/formats/tidy.md",
+        "docs/formats/copy.md",
         "THIRD-PARTY.md"
     })
     void links_lead_somewhere(String document) throws IOException {
@@ -100,7 +103,12 @@ class DocumentsTest {
 
     /** The examples of the open formats can be read as they stand. */
     @ParameterizedTest
-    @CsvSource({"studio.md, json, studio", "catalogue.md, json, catalogue", "tables.md, '', table"})
+    @CsvSource({
+        "studio.md, json, studio",
+        "tidy.md, json, tidy",
+        "catalogue.md, json, catalogue",
+        "tables.md, '', table"
+    })
     void examples_can_be_read(String document, String language, String kind) throws IOException {
         Matcher example = Pattern.compile("```" + (language == null ? "" : language) + "\\n(.*?)```", Pattern.DOTALL)
                 .matcher(Files.readString(ROOT.resolve("docs/formats").resolve(document)));
@@ -112,6 +120,8 @@ class DocumentsTest {
                 StudioTables.read(text, file);
             } else if (kind.equals("studio")) {
                 StudioReader.read(text, file);
+            } else if (kind.equals("tidy")) {
+                JsonFormat.TIDY.read(text, file);
             } else {
                 JsonFormat.CATALOGUE.read(text, file);
             }

@@ -279,6 +279,7 @@ final class LineupView extends VBox {
     private VBox dropZone() {
         Label what = new Label("Drop the film, then the recording that is to fit it");
         what.getStyleClass().add("room-sentence");
+        what.setWrapText(true);
         Label how = new Label(
                 "Or choose them above. Kalodyne finds where they belong to each other, and how far their clocks differ. The recordings stay as they are: a copy is written.");
         how.getStyleClass().add("second");

@@ -82,7 +82,9 @@ class LineupRoomTest {
         ClockLine found = clock();
         assertThat(found.offsetSeconds()).isCloseTo(9.284, within(2e-5));
         assertThat(desk.text("#lineup-offset")).startsWith("9.284").endsWith(" s");
-        assertThat(desk.text("#lineup-facts")).matches("(\\d\\d) of \\1 places agree, to 1\\d µs and 0\\.\\d\\d ppm\\. What both have is 7\\.\\d dB louder.*");
+        assertThat(desk.text("#lineup-facts"))
+                .matches(
+                        "(\\d\\d) of \\1 places agree, to 1\\d µs and 0\\.\\d\\d ppm\\. What both have is 7\\.\\d dB louder.*");
         focus("#pair-start");
         desk.press(KeyCode.PERIOD);
         assertThat(clock().offsetSeconds()).isCloseTo(found.offsetSeconds() - SAMPLE, within(1e-9));
