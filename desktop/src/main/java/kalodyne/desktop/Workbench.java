@@ -26,6 +26,7 @@ import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.model.TimingModel;
 import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.runsheet.SheetRoom;
@@ -49,6 +50,7 @@ public final class Workbench implements AutoCloseable {
     private final RecordingModel recording;
     private final PlaybackModel playback;
     private final LineupModel lineup;
+    private final TidyModel tidy;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
     private final StudioOpener opener;
@@ -70,6 +72,7 @@ public final class Workbench implements AutoCloseable {
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
         this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
+        this.tidy = new TidyModel(studio, takes, jobs);
         opener = new StudioOpener(studio, jobs, dataFolder, clock);
         this.window = new MainWindow(
                 studio,
@@ -81,7 +84,7 @@ public final class Workbench implements AutoCloseable {
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
-                        new LineupRoom(lineup, () -> window().enter("lineup")),
+                        new LineupRoom(lineup, tidy, () -> window().enter("lineup")),
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
@@ -155,6 +158,10 @@ public final class Workbench implements AutoCloseable {
 
     public LineupModel lineup() {
         return lineup;
+    }
+
+    public TidyModel tidy() {
+        return tidy;
     }
 
     public RecordingModel recording() {

@@ -32,7 +32,7 @@ final class Drafting {
         SoundHeader head = header(file);
         List<Piece> pieces = pieces(file, head, progress);
         // Only once all was read is the length of packed sound known.
-        List<Part> parts = plan.parts().isEmpty() ? List.of(Part.all(head.channels())) : plan.parts();
+        List<Part> parts = plan.channels().parts(head.channels());
         List<Draft> drafts = new ArrayList<>();
         for (Part part : parts) {
             if (part.most() > head.channels()) {

@@ -10,7 +10,7 @@ import kalodyne.core.sound.CopyFormat;
 /**
  * What is to be done with recordings.
  *
- * @param parts which channels become files of their own; empty where all stay together
+ * @param channels which of them become files of their own
  * @param level which level each copy is brought to
  * @param mostDbtp no copy gets a true peak above this (ITU-R BS.1770, Annex 2)
  * @param format how copies are kept; empty for what loses nothing
@@ -20,7 +20,7 @@ import kalodyne.core.sound.CopyFormat;
  * @param replaces whether files of the same name may be replaced
  */
 public record TidyPlan(
-        List<Part> parts,
+        Channels channels,
         LevelAim level,
         double mostDbtp,
         Cut cut,
@@ -34,7 +34,7 @@ public record TidyPlan(
 
     /** Changes nothing. */
     public static final TidyPlan PLAIN = new TidyPlan(
-            List.of(),
+            Channels.named(List.of()),
             new LevelAim.AsItIs(),
             USUAL_MOST_DBTP,
             new Cut.Nothing(),
@@ -43,8 +43,4 @@ public record TidyPlan(
             OptionalLong.empty(),
             Optional.empty(),
             false);
-
-    public TidyPlan {
-        parts = List.copyOf(parts);
-    }
 }

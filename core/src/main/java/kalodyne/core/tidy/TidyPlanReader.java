@@ -41,7 +41,8 @@ public final class TidyPlanReader extends Mapping {
         // A folder that is not absolute lies beside the plan.
         Path beside = file.toAbsolutePath().getParent();
         return new TidyPlan(
-                root.get("parts").items().stream().map(this::part).toList(),
+                Channels.named(
+                        root.get("parts").items().stream().map(this::part).toList()),
                 level(root.get("level")),
                 number(root.get("mostDbtp"), TidyPlan.USUAL_MOST_DBTP),
                 cut(root.get("cut")),

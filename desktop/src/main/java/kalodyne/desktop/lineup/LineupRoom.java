@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.desktop.model.LineupModel;
+import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
@@ -18,15 +19,19 @@ public final class LineupRoom implements Room {
     private final LineupModel model;
     private final Runnable enter;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
+    private final TidyModel tidy;
     private LineupView view;
+    private LineupPages pages;
 
     /**
      * A room.
      *
      * @param enter goes there
      */
-    public LineupRoom(LineupModel model, Runnable enter) {
+    public LineupRoom(LineupModel model, TidyModel tidy, Runnable enter) {
         this.model = model;
+        this.tidy = tidy;
+        tidy.stateProperty().addListener(change -> report.set(report()));
         this.enter = enter;
         model.stateProperty().addListener(change -> report.set(report()));
         report.set(report());
@@ -44,14 +49,25 @@ public final class LineupRoom implements Room {
 
     @Override
     public Node node() {
-        return view();
+        return pages();
+    }
+
+    private LineupPages pages() {
+        if (pages == null) {
+            view = new LineupView(model);
+            pages = new LineupPages(view, new TidyView(tidy, model), () -> report.set(report()));
+        }
+        return pages;
     }
 
     private LineupView view() {
-        if (view == null) {
-            view = new LineupView(model);
-        }
+        pages().showLineUp();
         return view;
+    }
+
+    private void tidyUp() {
+        enter.run();
+        pages().showTidyUp();
     }
 
     @Override
@@ -83,6 +99,18 @@ public final class LineupRoom implements Room {
     }
 
     private String next() {
+        return pages != null && pages.isTidyUp() ? nextOfTidy() : nextOfLineUp();
+    }
+
+    private String nextOfTidy() {
+        TidyModel.State state = tidy.state();
+        if (state.files().isEmpty()) {
+            return "Add the recordings that are to be cleaned up";
+        }
+        return state.writable() > 0 ? "Read what would be written, then write it" : "Say what you want, then measure";
+    }
+
+    private String nextOfLineUp() {
         LineupModel.State state = model.state();
         if (state.isSearching()) {
             return "Wait until they are lined up";
@@ -107,7 +135,9 @@ public final class LineupRoom implements Room {
                 Command.of("Line up again", null, model::search),
                 Command.of("Hear both together", null, () -> view().hear(Voice.BOTH)),
                 Command.of("Write the lined-up copy…", "Shortcut+E", () -> view().chooseCopy()),
-                Command.of("Back to what was found", null, model::asFound));
+                Command.of("Back to what was found", null, model::asFound),
+                Command.of("Tidy up recordings", null, this::tidyUp),
+                Command.of("Measure what is to be tidied", null, tidy::measure));
     }
 
     @Override
@@ -115,6 +145,10 @@ public final class LineupRoom implements Room {
         return model.offered().stream()
                 .flatMap(each -> Stream.of(
                         Command.of("Fit " + each.name(), null, () -> entered(() -> model.chooseOther(each.file()))),
+                        Command.of("Tidy " + each.name(), null, () -> {
+                            tidyUp();
+                            tidy.add(List.of(each.file()));
+                        }),
                         Command.of(
                                 "Fit to " + each.name(),
                                 null,
@@ -124,6 +158,7 @@ public final class LineupRoom implements Room {
 
     private void entered(Runnable choosing) {
         enter.run();
+        pages().showLineUp();
         choosing.run();
     }
 

@@ -72,8 +72,9 @@ final class LineupView extends VBox {
     private boolean isShowing;
 
     LineupView(LineupModel model) {
+        super(10);
+        getStyleClass().add("lineup-page");
         this.model = model;
-        getStyleClass().add("room");
         sentence.setId("lineup-sentence");
         offset = new QuantityField(model::setOffset, typed::setText);
         drift = new QuantityField(model::setDrift, typed::setText);

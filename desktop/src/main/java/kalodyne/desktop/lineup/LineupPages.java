@@ -1,0 +1,66 @@
+package kalodyne.desktop.lineup;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The two works of the room, one at a time. */
+final class LineupPages extends VBox {
+    private final ToggleButton lineUp = new ToggleButton("Line up two");
+    private final ToggleButton tidyUp = new ToggleButton("Tidy up");
+
+    /**
+     * Shows the first.
+     *
+     * @param turned told that the other one is shown
+     */
+    LineupPages(LineupView two, TidyView tidy, Runnable turned) {
+        super(8);
+        getStyleClass().add("room");
+        ToggleGroup group = new ToggleGroup();
+        page(lineUp, "page-lineup", "Two recordings of the same sound, in time with each other", group);
+        page(tidyUp, "page-tidy", "Cut, split, pick channels, match levels, on copies", group);
+        lineUp.setSelected(true);
+        group.selectedToggleProperty().addListener((property, before, chosen) -> {
+            if (chosen == null) {
+                group.selectToggle(before);
+            }
+        });
+        tidyUp.selectedProperty().addListener(change -> turned.run());
+        HBox switches = new HBox(6, lineUp, tidyUp);
+        switches.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(switches, two, tidy);
+        shown(two, lineUp);
+        shown(tidy, tidyUp);
+    }
+
+    private static void page(ToggleButton button, String id, String tip, ToggleGroup group) {
+        button.setId(id);
+        button.getStyleClass().add("wave-tool");
+        button.setTooltip(new Tooltip(tip));
+        button.setToggleGroup(group);
+    }
+
+    private static void shown(Node page, ToggleButton by) {
+        VBox.setVgrow(page, Priority.ALWAYS);
+        page.visibleProperty().bind(by.selectedProperty());
+        page.managedProperty().bind(by.selectedProperty());
+    }
+
+    void showLineUp() {
+        lineUp.setSelected(true);
+    }
+
+    void showTidyUp() {
+        tidyUp.setSelected(true);
+    }
+
+    boolean isTidyUp() {
+        return tidyUp.isSelected();
+    }
+}

@@ -1,0 +1,439 @@
+package kalodyne.desktop.model;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.setup.Take;
+import kalodyne.core.sound.CopyFormat;
+import kalodyne.core.takes.Progress;
+import kalodyne.core.tidy.Channels;
+import kalodyne.core.tidy.Cut;
+import kalodyne.core.tidy.LevelAim;
+import kalodyne.core.tidy.Proposal;
+import kalodyne.core.tidy.Tidy;
+import kalodyne.core.tidy.TidyPlan;
+import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
+import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.job.Jobs;
+
+/** The last clean-up of several recordings: what is wanted, what would come of it, and writing it. */
+public final class TidyModel {
+    private static final Pattern NUMBER = Pattern.compile("([-+]?[0-9]{1,4}(?:\\.[0-9]{1,3})?) ?[A-Za-z]*");
+    private static final Pattern TRACK = Pattern.compile("(.+) → track ([0-9]{1,2})");
+    private static final double LEAVE_SECONDS = 0.3;
+    private static final int BEATS_OF_BAR = 4;
+
+    private final StudioModel studio;
+    private final TakesModel takes;
+    private final Jobs jobs;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.EMPTY);
+
+    /** What the level of each copy is made of. */
+    public enum Level {
+        AS_IT_IS("As it is", "", 0, 0, 0),
+        GAIN("Changed by", "dB", 0, -60, 60),
+        PEAK("Loudest sample at", "dBFS", -1, -60, 0),
+        LOUDNESS("Loudness of", "LUFS", -16, -60, 0),
+        MATCH("As loud as the first, and", "LU", 0, -40, 40);
+
+        private final String words;
+        private final String unit;
+        private final double usual;
+        private final double least;
+        private final double most;
+
+        Level(String words, String unit, double usual, double least, double most) {
+            this.words = words;
+            this.unit = unit;
+            this.usual = usual;
+            this.least = least;
+            this.most = most;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public String unit() {
+            return unit;
+        }
+
+        public boolean hasValue() {
+            return this != AS_IT_IS;
+        }
+    }
+
+    /** What of a recording is kept. */
+    public enum Keep {
+        ALL("All of it", "", 0, 0, 0),
+        SOUNDING("What sounds, top and tail cut", "", 0, 0, 0),
+        SONGS("A file for each song; pauses of at least", "s", 2, 0.2, 600),
+        MARKS("All, with marks where songs begin; pauses of at least", "s", 2, 0.2, 600),
+        BARS("From the first hit, in whole bars at", "beats a minute", 120, 20, 400);
+
+        private final String words;
+        private final String unit;
+        private final double usual;
+        private final double least;
+        private final double most;
+
+        Keep(String words, String unit, double usual, double least, double most) {
+            this.words = words;
+            this.unit = unit;
+            this.usual = usual;
+            this.least = least;
+            this.most = most;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public String unit() {
+            return unit;
+        }
+
+        public boolean hasValue() {
+            return this != ALL && this != SOUNDING;
+        }
+
+        public boolean hasNames() {
+            return this == SONGS || this == MARKS;
+        }
+    }
+
+    /**
+     * What is wanted.
+     *
+     * @param levelValue in the unit of the level
+     * @param keepValue in the unit of what is kept
+     * @param names of songs, in order
+     * @param format empty for what loses nothing
+     * @param folder empty for beside each recording
+     */
+    public record Wanted(
+            Channels.Usual channels,
+            Level level,
+            double levelValue,
+            Keep keep,
+            double keepValue,
+            List<String> names,
+            Optional<CopyFormat> format,
+            Optional<Path> folder) {
+        static final Wanted PLAIN = new Wanted(
+                Channels.Usual.TOGETHER, Level.AS_IT_IS, 0, Keep.ALL, 0, List.of(), Optional.empty(), Optional.empty());
+
+        public Wanted {
+            names = List.copyOf(names);
+        }
+
+        public Wanted with(Channels.Usual newChannels) {
+            return new Wanted(newChannels, level, levelValue, keep, keepValue, names, format, folder);
+        }
+
+        public Wanted with(Level newLevel) {
+            return new Wanted(channels, newLevel, newLevel.usual, keep, keepValue, names, format, folder);
+        }
+
+        public Wanted with(Keep newKeep) {
+            return new Wanted(channels, level, levelValue, newKeep, newKeep.usual, names, format, folder);
+        }
+
+        /** With the level's value as it was typed. */
+        public Wanted level(String typed) {
+            double value = read(typed, level.least, level.most, level.unit);
+            return new Wanted(channels, level, value, keep, keepValue, names, format, folder);
+        }
+
+        /** With the value of what is kept as it was typed. */
+        public Wanted keep(String typed) {
+            double value = read(typed, keep.least, keep.most, keep.unit);
+            return new Wanted(channels, level, levelValue, keep, value, names, format, folder);
+        }
+
+        public Wanted named(List<String> newNames) {
+            return new Wanted(channels, level, levelValue, keep, keepValue, newNames, format, folder);
+        }
+
+        public Wanted as(Optional<CopyFormat> newFormat) {
+            return new Wanted(channels, level, levelValue, keep, keepValue, names, newFormat, folder);
+        }
+
+        public Wanted into(Optional<Path> newFolder) {
+            return new Wanted(channels, level, levelValue, keep, keepValue, names, format, newFolder);
+        }
+
+        private static double read(String typed, double least, double most, String unit) {
+            String plain = typed.strip().replace('−', '-').replace(',', '.');
+            Matcher matcher = NUMBER.matcher(plain);
+            double value = matcher.matches() ? Double.parseDouble(matcher.group(1)) : Double.NaN;
+            if (!(value >= least && value <= most)) {
+                throw new UnreadableQuantity(
+                        "That does not fit here.",
+                        "Write " + Print.plain(least) + " to " + Print.plain(most) + " " + unit + ".");
+            }
+            return value;
+        }
+    }
+
+    /**
+     * What is shown.
+     *
+     * @param preview what would be written; empty while it was not measured, or something else is wanted since
+     * @param problem why there is none, as a sentence
+     */
+    public record State(
+            List<Path> files, Wanted wanted, Optional<Tidy.Preview> preview, boolean isWorking, String problem) {
+        static final State EMPTY = new State(List.of(), Wanted.PLAIN, Optional.empty(), false, "");
+
+        public State {
+            files = List.copyOf(files);
+        }
+
+        State of(List<Path> newFiles) {
+            return new State(newFiles, wanted, Optional.empty(), false, "");
+        }
+
+        State of(Wanted newWanted) {
+            return new State(files, newWanted, Optional.empty(), false, "");
+        }
+
+        State working() {
+            return new State(files, wanted, preview, true, "");
+        }
+
+        State found(Tidy.Preview found) {
+            return new State(files, wanted, Optional.of(found), false, "");
+        }
+
+        State failed(String why) {
+            return new State(files, wanted, Optional.empty(), false, why);
+        }
+
+        /** How many copies can be written. */
+        public long writable() {
+            return preview.map(each -> each.proposals().stream()
+                            .filter(Proposal::canBeWritten)
+                            .count())
+                    .orElse(0L);
+        }
+    }
+
+    public TidyModel(StudioModel studio, TakesModel takes, Jobs jobs) {
+        this.studio = studio;
+        this.takes = takes;
+        this.jobs = jobs;
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    public State state() {
+        return state.get();
+    }
+
+    // --- choosing ----------------------------------------------------------------------------------------------
+
+    public void add(List<Path> files) {
+        List<Path> all = new ArrayList<>(state().files());
+        files.stream().filter(each -> !all.contains(each)).forEach(all::add);
+        state.set(state().of(all));
+    }
+
+    public void remove(Path file) {
+        state.set(state().of(state().files().stream()
+                .filter(each -> !each.equals(file))
+                .toList()));
+    }
+
+    public void want(Wanted wanted) {
+        if (!wanted.equals(state().wanted())) {
+            state.set(state().of(wanted));
+        }
+    }
+
+    // --- measuring and writing -----------------------------------------------------------------------------------
+
+    private TidyPlan plan() {
+        Wanted wanted = state().wanted();
+        return new TidyPlan(
+                wanted.channels().of(channelNames()),
+                level(wanted),
+                TidyPlan.USUAL_MOST_DBTP,
+                cut(wanted),
+                wanted.format(),
+                OptionalInt.empty(),
+                OptionalLong.empty(),
+                wanted.folder(),
+                false);
+    }
+
+    /** What is recorded on which track of the setup, from the first on. */
+    private List<String> channelNames() {
+        List<String> names = new ArrayList<>();
+        studio.levels().traces().forEach(trace -> {
+            Matcher matcher = TRACK.matcher(trace.name());
+            if (matcher.matches()) {
+                int track = Integer.parseInt(matcher.group(2));
+                while (names.size() < track) {
+                    names.add("");
+                }
+                names.set(track - 1, matcher.group(1));
+            }
+        });
+        return names;
+    }
+
+    private LevelAim level(Wanted wanted) {
+        double value = wanted.levelValue();
+        return switch (wanted.level()) {
+            case AS_IT_IS -> new LevelAim.AsItIs();
+            case GAIN -> new LevelAim.By(new Gain(value));
+            case PEAK -> new LevelAim.Peak(value);
+            case LOUDNESS -> new LevelAim.Loudness(value);
+            case MATCH ->
+                new LevelAim.Match(state().files().get(0).getFileName().toString(), false, new Gain(value));
+        };
+    }
+
+    private static Cut cut(Wanted wanted) {
+        double value = wanted.keepValue();
+        return switch (wanted.keep()) {
+            case ALL -> new Cut.Nothing();
+            case SOUNDING -> new Cut.TopAndTail(LEAVE_SECONDS);
+            case SONGS -> new Cut.Songs(value, LEAVE_SECONDS, wanted.names(), false);
+            case MARKS -> new Cut.Songs(value, LEAVE_SECONDS, wanted.names(), true);
+            case BARS -> new Cut.Bars(value, BEATS_OF_BAR, 0);
+        };
+    }
+
+    /** Measures everything and proposes copies. */
+    public void measure() {
+        if (state().files().isEmpty() || state().isWorking()) {
+            return;
+        }
+        Tidy tidy = new Tidy(plan());
+        List<Path> files = state().files();
+        Wanted wanted = state().wanted();
+        state.set(state().working());
+        jobs.run(
+                "Measuring " + Print.counted(files.size(), "recording"),
+                progress -> tidy.preview(files, progress),
+                new Jobs.Listener<Tidy.Preview>() {
+                    @Override
+                    public void delivered(Tidy.Preview preview) {
+                        if (state().files().equals(files) && state().wanted().equals(wanted)) {
+                            state.set(state().found(preview));
+                        }
+                    }
+
+                    @Override
+                    public void failed(Exception failure) {
+                        state.set(state().failed(String.valueOf(failure.getMessage())));
+                    }
+
+                    @Override
+                    public void stopped() {
+                        state.set(state().failed("It was stopped."));
+                    }
+                });
+    }
+
+    /** What became of writing. */
+    private record Outcome(List<Proposal> written, List<String> failed) {}
+
+    /** Writes all copies that can be written; each take whose recording was copied keeps a note of it. */
+    public void write() {
+        if (state().preview().isEmpty() || state().isWorking()) {
+            return;
+        }
+        Tidy tidy = new Tidy(plan());
+        List<Proposal> proposals = state().preview().get().proposals().stream()
+                .filter(Proposal::canBeWritten)
+                .toList();
+        state.set(state().working());
+        jobs.run(
+                "Writing " + Print.counted(proposals.size(), "file"),
+                progress -> write(tidy, proposals, progress),
+                new Jobs.Listener<Outcome>() {
+                    @Override
+                    public void delivered(Outcome outcome) {
+                        told(outcome, proposals.size());
+                    }
+
+                    @Override
+                    public void failed(Exception failure) {
+                        state.set(state().failed(String.valueOf(failure.getMessage())));
+                    }
+
+                    @Override
+                    public void stopped() {
+                        state.set(state().failed("It was stopped. What was whole by then is there, nothing half."));
+                    }
+                });
+    }
+
+    private static Outcome write(Tidy tidy, List<Proposal> proposals, Progress progress) {
+        List<Proposal> written = new ArrayList<>();
+        List<String> failed = new ArrayList<>();
+        for (int i = 0; i < proposals.size(); i++) {
+            int which = i;
+            try {
+                tidy.write(proposals.get(i), done -> progress.report((which + done) / proposals.size()));
+                written.add(proposals.get(i));
+            } catch (IOException e) {
+                failed.add(e.getMessage());
+            }
+        }
+        return new Outcome(written, failed);
+    }
+
+    private void told(Outcome outcome, int wanted) {
+        state.set(state().of(state().files()));
+        note(outcome.written());
+        String where = outcome.written().stream()
+                .findFirst()
+                .map(each -> " They lie in " + each.target().getParent() + ".")
+                .orElse("");
+        studio.notice(
+                outcome.written().size() + " of " + Print.counted(wanted, "file") + " written",
+                outcome.failed().isEmpty()
+                        ? "What was done stands beside each, and in the notes of the takes." + where
+                        : String.join(" ", outcome.failed()));
+    }
+
+    private void note(List<Proposal> written) {
+        if (takes.isReadOnly()) {
+            return;
+        }
+        for (Proposal each : written) {
+            takes.selection().takes().stream()
+                    .filter(take -> takes.fileOf(take)
+                            .toAbsolutePath()
+                            .equals(each.source().toAbsolutePath()))
+                    .findFirst()
+                    .ifPresent(take -> note(take, each));
+        }
+    }
+
+    private void note(Take take, Proposal written) {
+        String words = "Copy " + written.target().getFileName() + ": " + Print.moment(written.fromSeconds()) + " to "
+                + Print.moment(written.toSeconds()) + ", gain " + written.gain() + ".";
+        try {
+            takes.note(take, take.note().isBlank() ? words : take.note() + "\n" + words);
+        } catch (UnreadableQuantity full) {
+            // The note is full; the same stands beside the copy.
+            studio.notice("The note of " + take.name() + " is full", "What was done stands beside the copy.");
+        }
+    }
+}
