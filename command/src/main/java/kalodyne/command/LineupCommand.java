@@ -9,7 +9,6 @@ import java.util.concurrent.Callable;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
 import kalodyne.core.copies.UnwritableCopy;
-import kalodyne.core.lineup.AlignedCopy;
 import kalodyne.core.lineup.Alignment;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.LineUp;
@@ -17,6 +16,7 @@ import kalodyne.core.lineup.LineUpWords;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.takes.Progress;
+import kalodyne.core.tidy.AlignedCopy;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import picocli.CommandLine.Command;
@@ -114,6 +114,7 @@ public final class LineupCommand implements Callable<Integer> {
 
     private void write(LineUp.Result result, CopyFormat kept, ObjectNode node) throws IOException {
         CopyWriter.Written written = AlignedCopy.write(
+                reference,
                 other,
                 result.alignment().orElseThrow().clock(),
                 result.referenceSeconds(),

@@ -1,14 +1,16 @@
 package kalodyne.core.tidy;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import kalodyne.core.copies.CopyWriter;
+import kalodyne.core.files.WholeFile;
+import kalodyne.core.lineup.ClockLine;
 
 /** What was done to a copy, beside it as JSON: docs/formats/copy.md. */
 public final class CopyRecord {
@@ -21,31 +23,34 @@ public final class CopyRecord {
         return copy.resolveSibling(copy.getFileName() + ".json");
     }
 
-    static ByteBuffer bytes(Proposal proposal, CopyWriter.Written written) {
+    /** Writes what was done beside a copy. */
+    static void write(Path copy, ObjectNode done, CopyWriter.Written written) throws IOException {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("format", "kalodyne-copy").put("version", 1);
-        node.setAll(node(proposal));
+        node.setAll(done);
         node.put("frames", written.frames()).put("clippedSamples", written.clipped());
-        try {
-            String text = new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
-            return ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException(e);
-        }
+        String text = new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
+        WholeFile.write(file(copy), ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    /** What is told of every copy: which stretch of which recording it is, by which clock. */
+    static ObjectNode of(Path source, Path copy, ClockLine clock, double seconds) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("source", source.toString());
+        node.put("copy", copy.toString());
+        put(node, "fromSeconds", clock.offsetSeconds());
+        put(node, "toSeconds", clock.inOther(seconds));
+        put(node, "tempoPpm", MILLION * clock.drift());
+        return node;
     }
 
     /** What is to be done, as JSON. */
     public static ObjectNode node(Proposal proposal) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("source", proposal.source().toString());
-        node.put("copy", proposal.target().toString());
+        ObjectNode node = of(proposal.source(), proposal.target(), proposal.clock(), proposal.seconds());
         node.put("part", proposal.part().name());
         ArrayNode channels = node.putArray("channels");
         proposal.part().picks().forEach(pick -> channels.add((pick.isInverted() ? -1 : 1) * (pick.channel() + 1)));
         node.put("mono", proposal.part().isMono());
-        put(node, "fromSeconds", proposal.fromSeconds());
-        put(node, "toSeconds", proposal.toSeconds());
-        put(node, "tempoPpm", MILLION * proposal.clock().drift());
         put(node, "gainDb", proposal.gain().db());
         node.put("as", proposal.format().id());
         node.put("sampleRateHz", proposal.sampleRateHz());

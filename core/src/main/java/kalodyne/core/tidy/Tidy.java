@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
-import kalodyne.core.files.WholeFile;
 import kalodyne.core.sound.Broadcast;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundStream;
@@ -167,7 +166,7 @@ public final class Tidy {
             boolean isUntouched = isUntouched(proposal, stream);
             CopyWriter.Written written =
                     CopyWriter.write(stream, proposal.target(), isUntouched ? copy.undithered() : copy, progress);
-            WholeFile.write(CopyRecord.file(proposal.target()), CopyRecord.bytes(proposal, written));
+            CopyRecord.write(proposal.target(), CopyRecord.node(proposal), written);
             return written;
         }
     }

@@ -11,12 +11,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
-import kalodyne.core.copies.Copy;
-import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 import kalodyne.core.sound.UnreadableSound;
-import kalodyne.core.takes.Progress;
 import kalodyne.core.testing.pairs.Pair;
 import kalodyne.core.testing.pairs.Pairs;
 import kalodyne.core.testing.pairs.Pairs.Kind;
@@ -217,23 +214,5 @@ class LineUpTest {
                 whole = Optional.of(all);
             }
         }
-    }
-
-    /** Whoever lines a copy up again finds nothing left to do. */
-    @ParameterizedTest
-    @EnumSource(
-            value = Kind.class,
-            names = {"MUCH_DRIFT", "OTHER_RATE", "ALL_AT_ONCE"})
-    void a_copy_lines_up_with_nothing_left(Kind kind) throws IOException {
-        Pair pair = Pairs.make(kind, SECONDS, 4, folder);
-        Alignment found = LineUp.of(pair.reference(), pair.other(), new Patient())
-                .alignment()
-                .orElseThrow();
-        Path copy = folder.resolve("copy.wav");
-        AlignedCopy.write(pair.other(), found.clock(), SECONDS, copy, Copy.as(CopyFormat.WAV_24), Progress.NONE);
-        LineUp.Result again = LineUp.of(pair.reference(), copy, new Patient());
-        assertThat(again.otherSeconds()).isEqualTo(again.referenceSeconds(), within(1e-4));
-        assertThat(again.alignment().orElseThrow().offsetSeconds()).isCloseTo(0, within(2e-6));
-        assertThat(again.alignment().orElseThrow().driftPpm()).isCloseTo(0, within(0.3));
     }
 }

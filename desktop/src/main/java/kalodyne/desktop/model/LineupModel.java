@@ -14,7 +14,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
-import kalodyne.core.lineup.AlignedCopy;
 import kalodyne.core.lineup.Alignment;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.LineUp;
@@ -24,6 +23,7 @@ import kalodyne.core.recording.Speakers;
 import kalodyne.core.setup.Take;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.takes.Progress;
+import kalodyne.core.tidy.AlignedCopy;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
@@ -458,6 +458,7 @@ public final class LineupModel implements AutoCloseable {
         jobs.run(
                 "Writing " + target.getFileName(),
                 progress -> AlignedCopy.write(
+                        now.reference().orElseThrow(),
                         now.other().orElseThrow(),
                         now.clock().get(),
                         seconds,
@@ -467,6 +468,13 @@ public final class LineupModel implements AutoCloseable {
                 new Jobs.Listener<CopyWriter.Written>() {
                     @Override
                     public void delivered(CopyWriter.Written written) {
+                        takes.noteCopy(
+                                now.other().orElseThrow(),
+                                "Copy " + target.getFileName() + ", lined up with "
+                                        + now.reference().orElseThrow().getFileName() + ": offset "
+                                        + Print.decimal(now.clock().get().offsetSeconds(), 3) + " s, drift "
+                                        + Print.decimal(
+                                                MILLION * now.clock().get().drift(), 1) + " ppm.");
                         String cut = written.clipped() == 0
                                 ? ""
                                 : " " + Print.counted(written.clipped(), "sample") + " were cut off at full scale.";

@@ -23,6 +23,7 @@ import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.TakeSentence;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
+import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.core.verdict.TakeContext;
 import kalodyne.core.verdict.TakeVerdict;
 import kalodyne.desktop.job.Jobs;
@@ -191,6 +192,22 @@ public final class TakesModel {
     private String stored(Path file) {
         Path folder = studio.folder();
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
+    }
+
+    /** Adds to the note of the take, if any, that has this recording. */
+    void noteCopy(Path recording, String words) {
+        selection().takes().stream()
+                .filter(take -> !isReadOnly() && fileOf(take).toAbsolutePath().equals(recording.toAbsolutePath()))
+                .findFirst()
+                .ifPresent(take -> noteCopy(take, words));
+    }
+
+    private void noteCopy(Take take, String words) {
+        try {
+            note(take, take.note().isBlank() ? words : take.note() + "\n" + words);
+        } catch (UnreadableQuantity full) {
+            studio.notice("The note of " + take.name() + " is full", "What was done stands beside the copy.");
+        }
     }
 
     Path fileOf(Take take) {

@@ -11,7 +11,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.setup.Take;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.tidy.Channels;
@@ -413,27 +412,11 @@ public final class TidyModel {
     }
 
     private void note(List<Proposal> written) {
-        if (takes.isReadOnly()) {
-            return;
-        }
         for (Proposal each : written) {
-            takes.selection().takes().stream()
-                    .filter(take -> takes.fileOf(take)
-                            .toAbsolutePath()
-                            .equals(each.source().toAbsolutePath()))
-                    .findFirst()
-                    .ifPresent(take -> note(take, each));
-        }
-    }
-
-    private void note(Take take, Proposal written) {
-        String words = "Copy " + written.target().getFileName() + ": " + Print.moment(written.fromSeconds()) + " to "
-                + Print.moment(written.toSeconds()) + ", gain " + written.gain() + ".";
-        try {
-            takes.note(take, take.note().isBlank() ? words : take.note() + "\n" + words);
-        } catch (UnreadableQuantity full) {
-            // The note is full; the same stands beside the copy.
-            studio.notice("The note of " + take.name() + " is full", "What was done stands beside the copy.");
+            takes.noteCopy(
+                    each.source(),
+                    "Copy " + each.target().getFileName() + ": " + Print.moment(each.fromSeconds()) + " to "
+                            + Print.moment(each.toSeconds()) + ", gain " + each.gain() + ".");
         }
     }
 }

@@ -1,4 +1,4 @@
-package kalodyne.core.lineup;
+package kalodyne.core.tidy;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
+import kalodyne.core.lineup.ClockLine;
+import kalodyne.core.lineup.ClockedStream;
 import kalodyne.core.sound.Broadcast;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
@@ -19,18 +21,29 @@ public final class AlignedCopy {
     private AlignedCopy() {}
 
     /**
-     * Writes it.
+     * Writes it, and beside it what was done.
      *
+     * @param reference what it is to fit
      * @param clock where the moments of the reference are in the other one
      * @param seconds how long it is to be: as long as the reference
      * @throws kalodyne.core.copies.UnwritableCopy where it cannot be written; says why
      */
     public static CopyWriter.Written write(
-            Path other, ClockLine clock, double seconds, Path target, Copy copy, Progress progress) throws IOException {
+            Path reference, Path other, ClockLine clock, double seconds, Path target, Copy copy, Progress progress)
+            throws IOException {
         try (SoundStream source = SoundFiles.open(other)) {
             int rate = source.header().sampleRateHz();
             SoundTags tags = tags(other, clock, rate);
-            return CopyWriter.write(new ClockedStream(source, clock, rate, seconds), target, copy.with(tags), progress);
+            CopyWriter.Written written = CopyWriter.write(
+                    new ClockedStream(source, clock, rate, seconds), target, copy.with(tags), progress);
+            CopyRecord.write(
+                    target,
+                    CopyRecord.of(other, target, clock, seconds)
+                            .put("reference", reference.toString())
+                            .put("as", copy.format().id())
+                            .put("sampleRateHz", rate),
+                    written);
+            return written;
         }
     }
 
