@@ -8,6 +8,7 @@ import kalodyne.core.units.Print;
 public final class LineUpWords {
     private static final double MILLI = 1000;
     private static final double MILLION = 1e6;
+    private static final double LEAST_TOLD_PPM = 0.01;
     /** Less than this an hour nobody hears or sees: half a picture of a film. */
     private static final double UNNOTICED_MILLISECONDS = 20;
 
@@ -41,7 +42,7 @@ public final class LineUpWords {
     private static String runs(double ppm, double uncertainty) {
         if (Math.abs(ppm) <= uncertainty) {
             return "no difference of the clocks can be told (less than "
-                    + Print.decimal(uncertainty, decimals(uncertainty)) + " ppm)";
+                    + Print.decimal(Math.max(LEAST_TOLD_PPM, uncertainty), decimals(uncertainty)) + " ppm)";
         }
         double hourly = Math.abs(Clocks.millisecondsAnHour(ppm));
         String anHour = hourly < MILLI
@@ -56,14 +57,14 @@ public final class LineUpWords {
         return uncertaintyPpm < 0.05 ? 2 : uncertaintyPpm < 1 ? 1 : 0;
     }
 
-    /** "6.750 s", "12:06.750". */
+    /** "6.750 s", "1 h 12 min 6.750 s". */
     private static String span(double seconds) {
         if (seconds < 60) {
             return Print.decimal(seconds, 3) + " s";
         }
         long minutes = (long) (seconds / 60);
-        String rest = Print.decimal(seconds - 60 * minutes, 3);
-        return minutes + " min " + rest + " s";
+        String rest = minutes % 60 + " min " + Print.decimal(seconds - 60 * minutes, 3) + " s";
+        return minutes < 60 ? rest : minutes / 60 + " h " + rest;
     }
 
     /** What to type into a film editor that is to do it itself. */

@@ -16,6 +16,16 @@ import kalodyne.desktop.shell.Room;
 
 /** The Line-up room: two recordings of the same sound, in time with each other. */
 public final class LineupRoom implements Room {
+    private static final List<String> ABOUT_LINING_UP = List.of(
+            "Two recorders never count time alike. One part in 28,000 is 126 ms an hour: by the end of a long film the sound comes late, though it was right at the beginning.",
+            "So check two places: where both begin, and where both end. Listen to both together. What is off by a little sounds like an echo or hollow; right on, it sounds like one.",
+            "The recordings stay as they are. In the film, mute the camera's own sound when the copy lies under it.");
+
+    private static final List<String> ABOUT_TIDYING = List.of(
+            "Nothing is cut inside a sound that dies away, and no copy is driven above −1 dBTP: what packs sound for listening makes peaks a little higher.",
+            "A little too soft can be raised later. What was cut off when it was recorded stays cut off: record that again.",
+            "The recordings stay as they are. What was done stands beside each copy. Clear a card only when all of it is safe in two places.");
+
     private final LineupModel model;
     private final Runnable enter;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
@@ -72,14 +82,19 @@ public final class LineupRoom implements Room {
 
     @Override
     public Node aside() {
-        return new VBox(
-                10,
-                words(
-                        "Two recorders never count time alike. One part in 28,000 is 126 ms an hour: by the end of a long film the sound comes late, though it was right at the beginning."),
-                words(
-                        "So check two places: where both begin, and where both end. Listen to both together. What is off by a little sounds like an echo or hollow; right on, it sounds like one."),
-                words(
-                        "The recordings stay as they are. In the film, mute the camera's own sound when the copy lies under it."));
+        VBox aside = new VBox(10);
+        fill(aside);
+        report.addListener(change -> fill(aside));
+        return aside;
+    }
+
+    private void fill(VBox aside) {
+        List<String> texts = isTidyUp() ? ABOUT_TIDYING : ABOUT_LINING_UP;
+        aside.getChildren().setAll(texts.stream().map(LineupRoom::words).toList());
+    }
+
+    private boolean isTidyUp() {
+        return pages != null && pages.isTidyUp();
     }
 
     private static Label words(String text) {
@@ -99,7 +114,7 @@ public final class LineupRoom implements Room {
     }
 
     private String next() {
-        return pages != null && pages.isTidyUp() ? nextOfTidy() : nextOfLineUp();
+        return isTidyUp() ? nextOfTidy() : nextOfLineUp();
     }
 
     private String nextOfTidy() {
