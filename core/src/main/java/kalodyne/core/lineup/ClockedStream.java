@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.Usable;
 
 /**
  * A recording as it would be had it been made by the reference's clock: offset, drift and another rate in one pass. Where it has nothing
@@ -139,7 +140,7 @@ public final class ClockedStream implements SoundStream {
         isAtEnd = count == 0;
         makeRoom(count);
         for (int c = 0; c < held.length; c++) {
-            System.arraycopy(source.samples()[c], 0, held[c], heldCount, count);
+            Usable.copy(source.samples()[c], 0, held[c], heldCount, count);
         }
         heldCount += count;
     }

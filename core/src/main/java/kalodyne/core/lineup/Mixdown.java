@@ -1,5 +1,7 @@
 package kalodyne.core.lineup;
 
+import kalodyne.core.sound.Usable;
+
 /** How the channels of a recording become one: their mean, or where they cancel each other the loudest of them. */
 final class Mixdown {
     private static final int ALL = -1;
@@ -13,7 +15,7 @@ final class Mixdown {
     /** Fills in one channel. */
     void mix(float[][] samples, int from, int count, float[] into, int at) {
         if (channel != ALL) {
-            System.arraycopy(samples[channel], from, into, at, count);
+            Usable.copy(samples[channel], from, into, at, count);
             return;
         }
         float share = 1f / samples.length;
@@ -22,7 +24,7 @@ final class Mixdown {
             for (float[] each : samples) {
                 sum += each[from + i];
             }
-            into[at + i] = share * sum;
+            into[at + i] = Usable.sample(share * sum);
         }
     }
 
@@ -44,7 +46,7 @@ final class Mixdown {
             for (int i = 0; i < count; i += STRIDE) {
                 double sum = 0;
                 for (int c = 0; c < powers.length; c++) {
-                    double sample = samples[c][i];
+                    double sample = Usable.sample(samples[c][i]);
                     sum += sample;
                     powers[c] += sample * sample;
                 }

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.Usable;
 import kalodyne.core.takes.Progress;
 
 /**
@@ -73,7 +74,7 @@ public final class PairPlace {
                 int taken = (int) Math.min(count, from + samples[0].length - at);
                 for (int c = 0; c < STEREO; c++) {
                     float[] channel = stream.samples()[Math.min(c, stream.samples().length - 1)];
-                    System.arraycopy(channel, 0, samples[c], (int) (at - from), taken);
+                    Usable.copy(channel, 0, samples[c], (int) (at - from), taken);
                 }
                 at += count;
                 if (!progress.report(Math.min(1, (double) (at - from) / samples[0].length))) {

@@ -2,6 +2,7 @@ package kalodyne.core.lineup;
 
 import java.util.Arrays;
 import kalodyne.core.measure.Windows;
+import kalodyne.core.sound.Usable;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /** Tells how much a recording swells, as its samples come by. */
@@ -96,7 +97,8 @@ final class SwellMeter {
         int step = track.steps();
         float[] power = powers[step % TOGETHER];
         for (int b = 0; b < SwellTrack.BANDS; b++) {
-            power[b] = power(edges[b], edges[b + 1]);
+            // What is no number is silence: it must not stay in what there was lately.
+            power[b] = Usable.sample(power(edges[b], edges[b + 1]));
         }
         float[] now = logarithms[step % (TOGETHER + 1)];
         float[] before = logarithms[(step + 1) % (TOGETHER + 1)];

@@ -31,7 +31,6 @@ final class Drafting {
     List<Draft> drafts(Path file, Progress progress) throws IOException {
         SoundHeader head = header(file);
         List<Piece> pieces = pieces(file, head, progress);
-        // Only once all was read is the length of packed sound known.
         List<Part> parts = plan.channels().parts(head.channels());
         List<Draft> drafts = new ArrayList<>();
         for (Part part : parts) {
@@ -58,6 +57,13 @@ final class Drafting {
 
     private static SoundHeader header(Path file) throws IOException {
         try (SoundStream stream = SoundFiles.open(file)) {
+            if (stream.header().frames() == 0) {
+                // It does not say how long it is: that is known once all was read.
+                int count = stream.next();
+                while (count > 0) {
+                    count = stream.next();
+                }
+            }
             return stream.header();
         }
     }

@@ -7,6 +7,7 @@ import java.util.concurrent.CancellationException;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.Usable;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.units.Gain;
 
@@ -81,7 +82,8 @@ final class Envelope {
                 int to = (int) Math.min(frames, at + end - frame);
                 for (int c = 0; c < samples.length; c++) {
                     for (int i = at; i < to; i++) {
-                        sums[c] += (double) samples[c][i] * samples[c][i];
+                        double sample = Usable.sample(samples[c][i]);
+                        sums[c] += sample * sample;
                     }
                 }
                 frame += to - at;

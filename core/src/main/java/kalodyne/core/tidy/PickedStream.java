@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.Usable;
 
 /** Some channels of a recording, in another order, upside down or added up, and louder or softer. */
 final class PickedStream implements SoundStream {
@@ -50,7 +51,7 @@ final class PickedStream implements SoundStream {
                 float size = pick.isInverted() ? -gain : gain;
                 float[] from = source.samples()[pick.channel()];
                 for (int i = 0; i < count; i++) {
-                    samples[c][i] = size * from[i];
+                    samples[c][i] = size * Usable.sample(from[i]);
                 }
             }
         }
@@ -65,7 +66,7 @@ final class PickedStream implements SoundStream {
             float size = pick.isInverted() ? -share : share;
             float[] from = source.samples()[pick.channel()];
             for (int i = 0; i < count; i++) {
-                sum[i] += size * from[i];
+                sum[i] += size * Usable.sample(from[i]);
             }
         }
     }

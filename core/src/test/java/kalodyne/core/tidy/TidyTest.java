@@ -347,6 +347,20 @@ class TidyTest {
                 .isEqualTo(480_000);
     }
 
+    /** A program that divided by nothing left what is no number: there is silence, and the rest is as loud as it was. */
+    @Test
+    void what_is_no_number_becomes_silence() throws IOException {
+        double[] sine = made(3, t -> t > 1 && t < 1.01 ? Double.NaN : 0.25 * Math.sin(2 * Math.PI * 500 * t));
+        Path file = Files.write(folder.resolve("odd.wav"), WavBytes.floats(sine).bytes());
+        Tidy tidy = new Tidy(plan("\"level\": {\"peakDbfs\": -6}, \"as\": \"wav24\", \"sampleRateHz\": 44100"));
+        Proposal proposal = only(tidy.preview(List.of(file), Progress.NONE));
+        assertThat(proposal.gain().db()).isCloseTo(6.04, within(0.05));
+        tidy.write(proposal, Progress.NONE);
+        float[] copy = read(proposal.target())[0];
+        assertThat(copy[(int) (1.005 * 44_100)]).isZero();
+        assertThat(copy).hasSize(3 * 44_100).doesNotContain(Float.NaN);
+    }
+
     @Test
     void what_cannot_be_done_is_told_and_the_rest_is_done() throws IOException {
         Path good = file("good.wav", 16, made(1, t -> 0.1));

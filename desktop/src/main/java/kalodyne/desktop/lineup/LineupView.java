@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -20,10 +19,8 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
-import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -38,6 +35,7 @@ import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
@@ -45,7 +43,6 @@ import kalodyne.desktop.model.LineupModel;
 
 /** Which two, both places where the eye and the ear check, and what can be moved by hand. */
 final class LineupView extends VBox {
-    private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
     private static final double MILLISECOND = 1e-3;
     private static final double MILLION = 1e6;
     private static final int OFFSET_COLUMNS = 9;
@@ -83,9 +80,7 @@ final class LineupView extends VBox {
         VBox.setVgrow(found, Priority.ALWAYS);
         VBox.setVgrow(dropZone, Priority.ALWAYS);
         getChildren().addAll(header(), which(), problem(), found, dropZone);
-        setOnDragOver(this::dragOver);
-        setOnDragExited(event -> pseudoClassStateChanged(DROPPING, false));
-        setOnDragDropped(this::dropped);
+        FileDrop.on(this, model::drop);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         model.stateProperty().addListener(change -> show());
         model.start().seenProperty().addListener(change -> show());
@@ -404,22 +399,6 @@ final class LineupView extends VBox {
                 return;
             }
         }
-        event.consume();
-    }
-
-    private void dragOver(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            event.acceptTransferModes(TransferMode.COPY, TransferMode.LINK, TransferMode.MOVE);
-            pseudoClassStateChanged(DROPPING, true);
-        }
-        event.consume();
-    }
-
-    private void dropped(DragEvent event) {
-        List<Path> files =
-                event.getDragboard().getFiles().stream().map(File::toPath).toList();
-        model.drop(files);
-        event.setDropCompleted(!files.isEmpty());
         event.consume();
     }
 }

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -18,8 +17,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.DragEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -32,6 +29,7 @@ import kalodyne.core.tidy.Channels;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
@@ -43,7 +41,6 @@ import kalodyne.desktop.model.TidyModel.Wanted;
 
 /** Cleaning up copies of several recordings: which, what is wanted, what would be written. */
 final class TidyView extends VBox {
-    private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
     private static final int VALUE_COLUMNS = 5;
     private static final int NAMES_COLUMNS = 26;
 
@@ -91,9 +88,7 @@ final class TidyView extends VBox {
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         wishes = wishes();
         getChildren().addAll(header(), files, wishes, problem, scroll, dropZone);
-        setOnDragOver(this::dragOver);
-        setOnDragExited(event -> pseudoClassStateChanged(DROPPING, false));
-        setOnDragDropped(this::dropped);
+        FileDrop.on(this, tidy::add);
         tidy.stateProperty().addListener(change -> show());
         show();
     }
@@ -277,8 +272,7 @@ final class TidyView extends VBox {
         set(levelValue, wanted.level().hasValue());
         set(levelUnit, wanted.level().hasValue());
         levelValue.show(Print.plain(wanted.levelValue()));
-        levelUnit.setText(
-                wanted.level() == Level.MATCH ? "LU louder" : wanted.level().unit());
+        levelUnit.setText(wanted.level().unit());
         set(keepValue, wanted.keep().hasValue());
         set(keepUnit, wanted.keep().hasValue());
         keepValue.show(Print.plain(wanted.keepValue()));
@@ -312,19 +306,5 @@ final class TidyView extends VBox {
         folders.setTitle("Where the copies go");
         tidy.want(
                 wanted().into(Optional.ofNullable(folders.showDialog(window())).map(File::toPath)));
-    }
-
-    private void dragOver(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            event.acceptTransferModes(TransferMode.COPY, TransferMode.LINK, TransferMode.MOVE);
-            pseudoClassStateChanged(DROPPING, true);
-        }
-        event.consume();
-    }
-
-    private void dropped(DragEvent event) {
-        add(event.getDragboard().getFiles());
-        event.setDropCompleted(true);
-        event.consume();
     }
 }

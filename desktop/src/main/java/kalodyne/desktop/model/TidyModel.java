@@ -36,34 +36,50 @@ public final class TidyModel {
     private final Jobs jobs;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.EMPTY);
 
+    /**
+     * A choice, and the value that belongs to it.
+     *
+     * @param unit of the value; empty where it has none
+     */
+    private record Choice(String words, String unit, double usual, double least, double most) {
+        static Choice of(String words) {
+            return new Choice(words, "", 0, 0, 0);
+        }
+
+        double read(String typed) {
+            String plain = typed.strip().replace('−', '-').replace(',', '.');
+            Matcher matcher = NUMBER.matcher(plain);
+            double value = matcher.matches() ? Double.parseDouble(matcher.group(1)) : Double.NaN;
+            if (!(value >= least && value <= most)) {
+                throw new UnreadableQuantity(
+                        "That does not fit here.",
+                        "Write " + Print.plain(least) + " to " + Print.plain(most) + " " + unit + ".");
+            }
+            return value;
+        }
+    }
+
     /** What the level of each copy is made of. */
+    @SuppressWarnings("ImmutableEnumChecker") // a record of words and numbers
     public enum Level {
-        AS_IT_IS("As it is", "", 0, 0, 0),
-        GAIN("Changed by", "dB", 0, -60, 60),
-        PEAK("Loudest sample at", "dBFS", -1, -60, 0),
-        LOUDNESS("Loudness of", "LUFS", -16, -60, 0),
-        MATCH("As loud as the first, and", "LU", 0, -40, 40);
+        AS_IT_IS(Choice.of("As it is")),
+        GAIN(new Choice("Changed by", "dB", 0, -60, 60)),
+        PEAK(new Choice("Loudest sample at", "dBFS", -1, -60, 0)),
+        LOUDNESS(new Choice("Loudness of", "LUFS", -16, -60, 0)),
+        MATCH(new Choice("As loud as the first, and", "LU louder", 0, -40, 40));
 
-        private final String words;
-        private final String unit;
-        private final double usual;
-        private final double least;
-        private final double most;
+        private final Choice choice;
 
-        Level(String words, String unit, double usual, double least, double most) {
-            this.words = words;
-            this.unit = unit;
-            this.usual = usual;
-            this.least = least;
-            this.most = most;
+        Level(Choice choice) {
+            this.choice = choice;
         }
 
         public String words() {
-            return words;
+            return choice.words();
         }
 
         public String unit() {
-            return unit;
+            return choice.unit();
         }
 
         public boolean hasValue() {
@@ -72,33 +88,26 @@ public final class TidyModel {
     }
 
     /** What of a recording is kept. */
+    @SuppressWarnings("ImmutableEnumChecker") // a record of words and numbers
     public enum Keep {
-        ALL("All of it", "", 0, 0, 0),
-        SOUNDING("What sounds, top and tail cut", "", 0, 0, 0),
-        SONGS("A file for each song; pauses of at least", "s", 2, 0.2, 600),
-        MARKS("All, with marks where songs begin; pauses of at least", "s", 2, 0.2, 600),
-        BARS("From the first hit, in whole bars at", "beats a minute", 120, 20, 400);
+        ALL(Choice.of("All of it")),
+        SOUNDING(Choice.of("What sounds, top and tail cut")),
+        SONGS(new Choice("A file for each song; pauses of at least", "s", 2, 0.2, 600)),
+        MARKS(new Choice("All, with marks where songs begin; pauses of at least", "s", 2, 0.2, 600)),
+        BARS(new Choice("From the first hit, in whole bars at", "beats a minute", 120, 20, 400));
 
-        private final String words;
-        private final String unit;
-        private final double usual;
-        private final double least;
-        private final double most;
+        private final Choice choice;
 
-        Keep(String words, String unit, double usual, double least, double most) {
-            this.words = words;
-            this.unit = unit;
-            this.usual = usual;
-            this.least = least;
-            this.most = most;
+        Keep(Choice choice) {
+            this.choice = choice;
         }
 
         public String words() {
-            return words;
+            return choice.words();
         }
 
         public String unit() {
-            return unit;
+            return choice.unit();
         }
 
         public boolean hasValue() {
@@ -140,22 +149,22 @@ public final class TidyModel {
         }
 
         public Wanted with(Level newLevel) {
-            return new Wanted(channels, newLevel, newLevel.usual, keep, keepValue, names, format, folder);
+            return new Wanted(channels, newLevel, newLevel.choice.usual(), keep, keepValue, names, format, folder);
         }
 
         public Wanted with(Keep newKeep) {
-            return new Wanted(channels, level, levelValue, newKeep, newKeep.usual, names, format, folder);
+            return new Wanted(channels, level, levelValue, newKeep, newKeep.choice.usual(), names, format, folder);
         }
 
         /** With the level's value as it was typed. */
         public Wanted level(String typed) {
-            double value = read(typed, level.least, level.most, level.unit);
+            double value = level.choice.read(typed);
             return new Wanted(channels, level, value, keep, keepValue, names, format, folder);
         }
 
         /** With the value of what is kept as it was typed. */
         public Wanted keep(String typed) {
-            double value = read(typed, keep.least, keep.most, keep.unit);
+            double value = keep.choice.read(typed);
             return new Wanted(channels, level, levelValue, keep, value, names, format, folder);
         }
 
@@ -169,18 +178,6 @@ public final class TidyModel {
 
         public Wanted into(Optional<Path> newFolder) {
             return new Wanted(channels, level, levelValue, keep, keepValue, names, format, newFolder);
-        }
-
-        private static double read(String typed, double least, double most, String unit) {
-            String plain = typed.strip().replace('−', '-').replace(',', '.');
-            Matcher matcher = NUMBER.matcher(plain);
-            double value = matcher.matches() ? Double.parseDouble(matcher.group(1)) : Double.NaN;
-            if (!(value >= least && value <= most)) {
-                throw new UnreadableQuantity(
-                        "That does not fit here.",
-                        "Write " + Print.plain(least) + " to " + Print.plain(most) + " " + unit + ".");
-            }
-            return value;
         }
     }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -15,8 +14,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.DragEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -32,6 +29,7 @@ import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.verdict.Comparison;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.PlaybackModel;
@@ -40,8 +38,6 @@ import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
 final class TakesView extends VBox {
-    private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
-
     private static final Map<String, String> MEANINGS = Map.ofEntries(
             Map.entry("loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold."),
             Map.entry("average, dBFS re a sine", "How loud the whole take is; a sine that just fits reads 0."),
@@ -108,9 +104,7 @@ final class TakesView extends VBox {
         VBox.setVgrow(dropZone, Priority.ALWAYS);
         VBox.setVgrow(recordPane, Priority.ALWAYS);
         getChildren().addAll(header(), filled, dropZone, recordPane);
-        setOnDragOver(this::dragOver);
-        setOnDragExited(event -> pseudoClassStateChanged(DROPPING, false));
-        setOnDragDropped(this::dropped);
+        FileDrop.on(this, files -> files.forEach(takes::add));
         takes.selectionProperty().addListener(change -> show());
         show();
     }
@@ -253,21 +247,6 @@ final class TakesView extends VBox {
         if (chosen != null) {
             takes.add(chosen.toPath());
         }
-    }
-
-    private void dragOver(DragEvent event) {
-        if (event.getDragboard().hasFiles()) {
-            event.acceptTransferModes(TransferMode.COPY, TransferMode.LINK, TransferMode.MOVE);
-            pseudoClassStateChanged(DROPPING, true);
-        }
-        event.consume();
-    }
-
-    private void dropped(DragEvent event) {
-        List<File> files = event.getDragboard().getFiles();
-        files.forEach(file -> takes.add(file.toPath()));
-        event.setDropCompleted(!files.isEmpty());
-        event.consume();
     }
 
     private void show() {

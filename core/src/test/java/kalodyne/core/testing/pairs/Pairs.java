@@ -3,6 +3,7 @@ package kalodyne.core.testing.pairs;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import kalodyne.core.lineup.ClockLine;
@@ -26,6 +27,7 @@ public final class Pairs {
         CANCELLING_STEREO,
         EIGHT_CHANNELS,
         CLIPPED,
+        NO_NUMBERS,
         MUCH_DRIFT,
         LITTLE_OVERLAP,
         SPEECH,
@@ -116,6 +118,10 @@ public final class Pairs {
                 Room.echo(samples, rate, 0.3);
                 Room.noise(samples, 12, seed);
                 Room.automaticGain(samples, rate);
+            }
+            case NO_NUMBERS -> {
+                Arrays.fill(samples, samples.length / 3, samples.length / 3 + rate / 20, Float.NaN);
+                samples[samples.length / 2] = Float.NEGATIVE_INFINITY;
             }
             case SILENT -> Room.gain(samples, 0);
             case ONLY_NOISE -> {
