@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
@@ -103,12 +104,22 @@ public final class LineupCommand implements Callable<Integer> {
     }
 
     private CopyFormat kept() {
+        CopyFormat kept = asked();
+        if (target != null && !target.toString().toLowerCase(Locale.ROOT).endsWith("." + kept.ending())) {
+            throw new IllegalArgumentException(
+                    target + ": A " + kept.words() + " is called something." + kept.ending() + ". Choose such a name.");
+        }
+        return kept;
+    }
+
+    private CopyFormat asked() {
         if (format != null) {
             return CopyFormat.of(format)
                     .orElseThrow(() -> new IllegalArgumentException("--format: \"" + format
                             + "\" is no format. Choose wav16, wav24, wavfloat, flac16 or flac24."));
         }
-        boolean isFlac = target != null && target.toString().endsWith(".flac");
+        boolean isFlac =
+                target != null && target.toString().toLowerCase(Locale.ROOT).endsWith(".flac");
         return isFlac ? CopyFormat.FLAC_24 : CopyFormat.WAV_24;
     }
 

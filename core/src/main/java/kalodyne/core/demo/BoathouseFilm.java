@@ -1,6 +1,7 @@
 package kalodyne.core.demo;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
@@ -33,10 +34,14 @@ final class BoathouseFilm {
     /** Puts both into a folder. */
     static void record(Path folder) throws IOException {
         Path song = folder.resolve("trio-interface.wav");
+        Path film = folder.resolve("trio-film.wav");
+        // When the demonstration is begun afresh they are there.
+        Files.deleteIfExists(song);
+        Files.deleteIfExists(film);
         writeSong(song);
         // The camera's moments, in the interface's time: exactly what lining up has to find.
         try (SoundStream heard = new ClockedStream(SoundFiles.open(song), CAMERA, RATE, FILM_SECONDS)) {
-            writeFilm(heard, folder.resolve("trio-film.wav"));
+            writeFilm(heard, film);
         }
     }
 

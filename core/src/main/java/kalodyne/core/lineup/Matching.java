@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import kalodyne.core.takes.Progress;
 import kalodyne.core.units.Gain;
+import kalodyne.core.units.Print;
 
 /** From the likely places of two recordings to the one that is right, or to why none is. */
 final class Matching {
@@ -27,6 +28,7 @@ final class Matching {
     private static final double LONGEST_SECONDS = 4;
 
     private static final double SHORTEST_SECONDS = 0.2;
+    private static final double LEAST_SECONDS = 0.5;
     /** In the first round the slope is known roughly; later, moments lie on the line or they are none. */
     private static final double NEAR_AT_FIRST = 1e-3;
 
@@ -104,14 +106,16 @@ final class Matching {
     }
 
     private Optional<String> silent() {
-        boolean first = both.reference().swells().isFlat();
-        boolean second = both.other().swells().isFlat();
-        if (first && second) {
-            return Optional.of("Both are silent.");
+        return unfit("The reference", both.reference()).or(() -> unfit("The other recording", both.other()));
+    }
+
+    private static Optional<String> unfit(String which, Sketch sketch) {
+        double seconds = sketch.header().seconds();
+        if (seconds < LEAST_SECONDS) {
+            return Optional.of(
+                    which + " is too short: " + Print.decimal(seconds, 2) + " s. Half a second is the least.");
         }
-        return first
-                ? Optional.of("The reference is silent.")
-                : second ? Optional.of("The other recording is silent.") : Optional.empty();
+        return sketch.swells().isFlat() ? Optional.of(which + " is silent.") : Optional.empty();
     }
 
     private LineUp.Result nothing(String why) {

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -50,6 +51,8 @@ public final class LineupModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.EMPTY);
     private final PairView start = new PairView();
     private final PairView end = new PairView();
+    /** How many were begun: only the newest counts. */
+    private final AtomicInteger searches = new AtomicInteger();
 
     /**
      * What is shown.
@@ -219,7 +222,8 @@ public final class LineupModel implements AutoCloseable {
     }
 
     private void choose(State chosen) {
-        jobs.cancel();
+        // Whoever still looks for the pair of before gives up.
+        searches.incrementAndGet();
         sound.stop();
         start.clear();
         end.clear();
@@ -239,24 +243,29 @@ public final class LineupModel implements AutoCloseable {
         Path reference = state().reference().orElseThrow();
         Path other = state().other().orElseThrow();
         state.set(state().searching());
+        int number = searches.incrementAndGet();
         jobs.run(
                 "Lining up " + other.getFileName(),
-                progress -> LineUp.of(reference, other, new Listener(progress)),
+                progress -> LineUp.of(reference, other, new Listener(progress, number)),
                 new Jobs.Listener<LineUp.Result>() {
                     @Override
                     public void delivered(LineUp.Result result) {
-                        state.set(state().found(result));
-                        look();
+                        if (number == searches.get()) {
+                            state.set(state().found(result));
+                            look();
+                        }
                     }
 
                     @Override
                     public void failed(Exception failure) {
-                        state.set(state().failed(String.valueOf(failure.getMessage())));
+                        if (number == searches.get()) {
+                            state.set(state().failed(String.valueOf(failure.getMessage())));
+                        }
                     }
 
                     @Override
                     public void stopped() {
-                        if (state().isSearching()) {
+                        if (number == searches.get()) {
                             state.set(state().failed("It was stopped."));
                         }
                     }
@@ -265,20 +274,22 @@ public final class LineupModel implements AutoCloseable {
 
     private final class Listener implements LineUp.Listener {
         private final Progress progress;
+        private final int number;
 
-        Listener(Progress progress) {
+        Listener(Progress progress, int number) {
             this.progress = progress;
+            this.number = number;
         }
 
         @Override
         public boolean report(double done) {
-            return progress.report(done);
+            return number == searches.get() && progress.report(done);
         }
 
         @Override
         public void guessed(ClockLine guess) {
             Platform.runLater(() -> {
-                if (state().isSearching()) {
+                if (number == searches.get() && state().isSearching()) {
                     state.set(state().guessed(guess));
                 }
             });
