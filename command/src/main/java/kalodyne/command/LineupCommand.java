@@ -11,7 +11,6 @@ import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
 import kalodyne.core.copies.UnwritableCopy;
 import kalodyne.core.lineup.Alignment;
-import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.LineUp;
 import kalodyne.core.lineup.LineUpWords;
 import kalodyne.core.sound.CopyFormat;
@@ -69,23 +68,11 @@ public final class LineupCommand implements Callable<Integer> {
         this.output = output;
     }
 
-    private static final class Quiet implements LineUp.Listener {
-        @Override
-        public boolean report(double done) {
-            return true;
-        }
-
-        @Override
-        public void guessed(ClockLine guess) {
-            // The answer comes soon enough.
-        }
-    }
-
     @Override
     public Integer call() {
         try {
             CopyFormat kept = kept();
-            LineUp.Result result = LineUp.of(reference, other, new Quiet());
+            LineUp.Result result = LineUp.of(reference, other, done -> true);
             ObjectNode node = node(result);
             print(result);
             if (target != null && result.belongTogether()) {

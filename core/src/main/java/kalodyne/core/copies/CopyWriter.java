@@ -2,11 +2,11 @@ package kalodyne.core.copies;
 
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
-import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicReference;
+import kalodyne.core.files.WholeFile;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundSink;
 import kalodyne.core.sound.SoundStream;
@@ -15,8 +15,6 @@ import kalodyne.core.takes.Progress;
 
 /** Writes copies. Each grows under a name of its own beside the target and gets its name when it is whole. */
 public final class CopyWriter {
-    private static final String PART = ".part";
-
     private CopyWriter() {}
 
     /**
@@ -38,20 +36,20 @@ public final class CopyWriter {
     public static Written write(SoundStream source, Path target, Copy copy, Progress progress) throws IOException {
         Path file = target.toAbsolutePath();
         refuseTaken(file, copy);
-        SoundHeader header = source.header();
-        Path part = file.resolveSibling(file.getFileName() + PART);
-        prepare(file, part);
-        refuseTooLarge(file, header, copy);
+        makeFolder(file);
+        refuseTooLarge(file, source.header(), copy);
+        AtomicReference<Written> written = new AtomicReference<>();
         try {
-            Written written = fill(source, part, copy, progress);
-            refuseTaken(file, copy);
-            move(part, file, copy);
-            return written;
+            WholeFile.grow(file, part -> {
+                written.set(fill(source, part, copy, progress));
+                refuseTaken(file, copy);
+            });
         } catch (Unwritten e) {
             throw new UnwritableCopy(file, "It could not be written: " + e.getMessage() + ".", remedy(file));
-        } finally {
-            Files.deleteIfExists(part);
+        } catch (AccessDeniedException e) {
+            throw new UnwritableCopy(file, "It may not be written there.", "Choose another folder.");
         }
+        return written.get();
     }
 
     private static void refuseTaken(Path file, Copy copy) throws UnwritableCopy {
@@ -64,10 +62,9 @@ public final class CopyWriter {
         }
     }
 
-    private static void prepare(Path file, Path part) throws IOException {
+    private static void makeFolder(Path file) throws UnwritableCopy {
         try {
             Files.createDirectories(file.getParent());
-            Files.deleteIfExists(part);
         } catch (IOException e) {
             throw new UnwritableCopy(
                     file, "Its folder cannot be written to.", "Choose another folder, or ask who owns this one.");
@@ -183,20 +180,6 @@ public final class CopyWriter {
             }
             dither.add(block, count);
             return block;
-        }
-    }
-
-    private static void move(Path part, Path file, Copy copy) throws IOException {
-        try {
-            Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
-        } catch (AtomicMoveNotSupportedException e) {
-            if (copy.replaces()) {
-                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
-            } else {
-                Files.move(part, file);
-            }
-        } catch (AccessDeniedException e) {
-            throw new UnwritableCopy(file, "It may not be written there.", "Choose another folder.");
         }
     }
 

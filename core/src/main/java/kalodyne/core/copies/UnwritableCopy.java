@@ -7,29 +7,13 @@ import java.nio.file.Path;
 public final class UnwritableCopy extends IOException {
     private static final long serialVersionUID = 1L;
 
-    private final String fileName;
-    private final String problem;
-    private final String remedy;
-
+    /**
+     * With its message: file, problem, remedy.
+     *
+     * @param problem as a sentence
+     * @param remedy as a sentence
+     */
     public UnwritableCopy(Path file, String problem, String remedy) {
         super(file + ": " + problem + " " + remedy);
-        this.fileName = file.toString();
-        this.problem = problem;
-        this.remedy = remedy;
-    }
-
-    /** The file as it was named. */
-    public String fileName() {
-        return fileName;
-    }
-
-    /** What is wrong, as a sentence. */
-    public String problem() {
-        return problem;
-    }
-
-    /** What to do, as a sentence. */
-    public String remedy() {
-        return remedy;
     }
 }

@@ -20,6 +20,7 @@ import java.util.stream.Stream;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import kalodyne.core.files.FileNames;
 import kalodyne.core.files.WholeFile;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.setup.Setup;
@@ -93,7 +94,7 @@ public final class ParcelWriter {
         }
 
         private static String harmless(String name) {
-            String plain = name.replaceAll("[/\\\\:*?\"<>|\\p{Cntrl}]|[. ]+$", "-");
+            String plain = FileNames.allowed(name);
             return plain.length() > LONGEST ? plain.substring(plain.length() - LONGEST) : plain;
         }
 

@@ -37,17 +37,35 @@ public final class WholeFile {
      * @param file its folder is made if it is not there
      */
     public static void write(Path file, Content content) throws IOException {
-        Path target = file.toAbsolutePath();
-        Files.createDirectories(target.getParent());
-        Path part = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            try (FileChannel channel = FileChannel.open(
-                    part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+        grow(file, part -> {
+            try (FileChannel channel =
+                    FileChannel.open(part, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
                 OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel));
                 content.write(out);
                 out.flush();
                 channel.force(true);
             }
+        });
+    }
+
+    /** Writes a file that is not there yet, by its own means. */
+    @FunctionalInterface
+    public interface Growth {
+        void write(Path part) throws IOException;
+    }
+
+    /**
+     * Has a file written under another name beside its own, and gives it its name when that is done.
+     *
+     * @param file its folder is made if it is not there
+     */
+    public static void grow(Path file, Growth growth) throws IOException {
+        Path target = file.toAbsolutePath();
+        Files.createDirectories(target.getParent());
+        Path part = target.resolveSibling(target.getFileName() + ".part");
+        try {
+            Files.deleteIfExists(part);
+            growth.write(part);
             Files.move(part, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
         } finally {
             Files.deleteIfExists(part);

@@ -2,7 +2,6 @@ package kalodyne.core.lineup;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * The straight line through moments that were found in both recordings. Moments that lie off are left out: one silent place, or one where
@@ -65,10 +64,9 @@ record ClockFit(ClockLine line, double offsetUncertainty, double driftUncertaint
         List<Moment> used = on(line, moments, near);
         ClockFit fit = leastSquares(used);
         for (int turn = 0; turn < 5; turn++) {
-            ClockFit last = fit;
             double scatter = scatter(fit.line(), used);
             List<Moment> nearer = on(fit.line(), moments, Math.min(near, Math.max(OUTLIER * scatter, 1e-5)));
-            if (nearer.size() < 2 || nearer.equals(last.used())) {
+            if (nearer.size() < 2 || nearer.equals(fit.used())) {
                 break;
             }
             used = nearer;
@@ -140,11 +138,10 @@ record ClockFit(ClockLine line, double offsetUncertainty, double driftUncertaint
             spread += scale * each.weight() * x * x;
             product += scale * each.weight() * x * (each.other() - each.reference() - later);
         }
-        ClockLine first = new ClockLine(later, 0);
         double guess = spread == 0 ? 0 : product / spread;
         double scatter = scatter(new ClockLine(later - guess * middle, guess), moments);
         double usual = scatter * scatter / (USUAL_DRIFT * USUAL_DRIFT);
-        double drift = spread == 0 ? first.drift() : product / (spread + usual);
+        double drift = spread == 0 ? 0 : product / (spread + usual);
         double ofDrift = scatter / Math.sqrt(spread + usual);
         double ofMiddle = scatter / Math.sqrt(moments.size());
         return new ClockFit(
@@ -156,10 +153,9 @@ record ClockFit(ClockLine line, double offsetUncertainty, double driftUncertaint
 
     /** Whether most of what was found is upside down. */
     boolean isInverted() {
-        double sum = IntStream.range(0, used.size())
-                .mapToDouble(i ->
-                        Math.signum(used.get(i).match().height()) * used.get(i).weight())
-                .sum();
-        return sum < 0;
+        return used.stream()
+                        .mapToDouble(each -> Math.signum(each.match().height()) * each.weight())
+                        .sum()
+                < 0;
     }
 }

@@ -12,6 +12,8 @@ public final class LineUp {
     /** Of the time that all takes, reading is so much. */
     private static final double READING = 0.85;
 
+    private static final double HEAD_READING = 0.05;
+
     /** A guess is worth showing where the best place stands out from the second best by so much. */
     private static final double CLEAR = 1.2;
 
@@ -43,13 +45,16 @@ public final class LineUp {
     }
 
     /** Hears how far it has come. Called from several threads, one at a time. */
+    @FunctionalInterface
     public interface Listener extends Progress {
         /**
          * Called once, when a first guess is there, from the beginnings of both.
          *
          * @param guess right to about ten milliseconds
          */
-        void guessed(ClockLine guess);
+        default void guessed(ClockLine guess) {
+            // Most callers wait for the answer.
+        }
     }
 
     /**
@@ -61,13 +66,16 @@ public final class LineUp {
      * @throws java.util.concurrent.CancellationException where the progress asked to stop
      */
     public static Result of(Path reference, Path other, Listener listener) throws IOException {
-        guess(reference, other, listener);
-        Sketches both = Sketches.read(reference, other, Double.POSITIVE_INFINITY, Shares.of(listener, 0.05, READING));
+        Sketches heads = Sketches.read(reference, other, HEAD_SECONDS, Shares.of(listener, 0, HEAD_READING));
+        guess(heads, listener);
+        // Short recordings are known already.
+        Sketches both = heads.areWhole()
+                ? heads
+                : Sketches.read(reference, other, Double.POSITIVE_INFINITY, Shares.of(listener, HEAD_READING, READING));
         return new Matching(reference, other, both, Shares.of(listener, READING, 1)).result();
     }
 
-    private static void guess(Path reference, Path other, Listener listener) throws IOException {
-        Sketches heads = Sketches.read(reference, other, HEAD_SECONDS, Shares.of(listener, 0, 0.05));
+    private static void guess(Sketches heads, Listener listener) {
         SwellTrack one = heads.reference().swells();
         SwellTrack two = heads.other().swells();
         List<CoarseSearch.Candidate> places = new CoarseSearch(one, two).candidates();

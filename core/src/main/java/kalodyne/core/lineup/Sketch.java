@@ -16,11 +16,13 @@ final class Sketch {
     static final int STEPS_A_SECOND = 100;
 
     private final SoundHeader header;
+    private final boolean isWhole;
     private final SwellTrack swells;
     private final Mixdown mixdown;
 
-    private Sketch(SoundHeader header, SwellTrack swells, Mixdown mixdown) {
+    private Sketch(SoundHeader header, boolean isWhole, SwellTrack swells, Mixdown mixdown) {
         this.header = header;
+        this.isWhole = isWhole;
         this.swells = swells;
         this.mixdown = mixdown;
     }
@@ -39,21 +41,28 @@ final class Sketch {
             long most = (long) Math.min(Long.MAX_VALUE, mostSeconds * header.sampleRateHz());
             long expected = Math.max(1, Math.min(most, header.frames()));
             long done = 0;
-            for (int count = stream.next(); count > 0; count = done < most ? stream.next() : 0) {
+            int count = stream.next();
+            while (count > 0 && done < most) {
                 choice.accept(stream.samples(), count);
                 meter.accept(stream.samples(), count);
                 done += count;
                 if (!progress.report(Math.min(1, (double) done / expected))) {
                     throw new CancellationException("Reading " + file.getFileName() + " was stopped.");
                 }
+                count = stream.next();
             }
-            return new Sketch(stream.header(), meter.track(), choice.mixdown());
+            return new Sketch(stream.header(), count == 0, meter.track(), choice.mixdown());
         }
     }
 
     /** The file; once all of it was read, with its true length. */
     SoundHeader header() {
         return header;
+    }
+
+    /** Whether it was read to its end. */
+    boolean isWhole() {
+        return isWhole;
     }
 
     SwellTrack swells() {

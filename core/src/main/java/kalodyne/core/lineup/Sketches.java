@@ -27,6 +27,11 @@ record Sketches(Sketch reference, Sketch other) {
         }
     }
 
+    /** Whether both were read to their end. */
+    boolean areWhole() {
+        return reference.isWhole() && other.isWhole();
+    }
+
     private static IOException cause(CompletionException e) {
         if (e.getCause() instanceof IOException unreadable) {
             return unreadable;

@@ -31,11 +31,7 @@ record Draft(
         notes = List.copyOf(notes);
     }
 
-    /** Its samples. */
-    SoundStream open(double gainRatio) throws IOException {
-        return open(source, clock, seconds, sampleRateHz, part, gainRatio);
-    }
-
+    /** The samples of a copy. */
     static SoundStream open(Path source, ClockLine clock, double seconds, int sampleRateHz, Part part, double gainRatio)
             throws IOException {
         SoundStream stream = SoundFiles.open(source);

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import kalodyne.core.files.FileNames;
 import kalodyne.core.sound.SampleFormat;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
+import kalodyne.core.files.FileNames;
 import kalodyne.core.sound.Broadcast;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundStream;
@@ -77,23 +78,28 @@ public final class Tidy {
         List<Levelling.Measured> measured = new ArrayList<>();
         for (int i = 0; i < drafts.size(); i++) {
             int which = i;
-            try (SoundStream stream = drafts.get(i).open(1)) {
-                Progress share = done -> progress.report(0.5 + 0.5 * (which + done) / drafts.size());
-                measured.add(new Levelling.Measured(drafts.get(i), Heard.of(stream, share), apart(drafts.get(i))));
-            }
+            Progress share = done -> progress.report(0.5 + 0.5 * (which + done) / drafts.size());
+            measured.add(measure(drafts.get(i), share));
         }
         return measured;
     }
 
-    /** Of channels that are added up: how loud they are apart. */
-    private static Optional<Heard> apart(Draft draft) throws IOException {
+    /** Of channels that are added up, also how loud they are apart. */
+    private static Levelling.Measured measure(Draft draft, Progress progress) throws IOException {
         if (!draft.part().isMono()) {
-            return Optional.empty();
+            return new Levelling.Measured(draft, heard(draft, draft.part(), progress), Optional.empty());
         }
         Part apart = new Part(draft.part().name(), draft.part().picks(), false);
+        return new Levelling.Measured(
+                draft,
+                heard(draft, draft.part(), done -> progress.report(0.5 * done)),
+                Optional.of(heard(draft, apart, done -> progress.report(0.5 + 0.5 * done))));
+    }
+
+    private static Heard heard(Draft draft, Part part, Progress progress) throws IOException {
         try (SoundStream stream =
-                Draft.open(draft.source(), draft.clock(), draft.seconds(), draft.sampleRateHz(), apart, 1)) {
-            return Optional.of(Heard.of(stream, Progress.NONE));
+                Draft.open(draft.source(), draft.clock(), draft.seconds(), draft.sampleRateHz(), part, 1)) {
+            return Heard.of(stream, progress);
         }
     }
 

@@ -10,7 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.lineup.Alignment;
-import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.LineUp;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.takes.Progress;
@@ -28,18 +27,6 @@ class AlignedCopyTest {
     @TempDir
     Path folder;
 
-    private static final class Patient implements LineUp.Listener {
-        @Override
-        public boolean report(double done) {
-            return true;
-        }
-
-        @Override
-        public void guessed(ClockLine guess) {
-            // Only the answer counts.
-        }
-    }
-
     /** Whoever lines a copy up again finds nothing left to do. */
     @ParameterizedTest
     @EnumSource(
@@ -47,7 +34,7 @@ class AlignedCopyTest {
             names = {"MUCH_DRIFT", "OTHER_RATE", "ALL_AT_ONCE"})
     void a_copy_lines_up_with_nothing_left(Kind kind) throws IOException {
         Pair pair = Pairs.make(kind, SECONDS, 4, folder);
-        Alignment found = LineUp.of(pair.reference(), pair.other(), new Patient())
+        Alignment found = LineUp.of(pair.reference(), pair.other(), done -> true)
                 .alignment()
                 .orElseThrow();
         Path copy = folder.resolve("copy.wav");
@@ -59,7 +46,7 @@ class AlignedCopyTest {
                 copy,
                 Copy.as(CopyFormat.WAV_24),
                 Progress.NONE);
-        LineUp.Result again = LineUp.of(pair.reference(), copy, new Patient());
+        LineUp.Result again = LineUp.of(pair.reference(), copy, done -> true);
         assertThat(again.otherSeconds()).isEqualTo(again.referenceSeconds(), within(1e-4));
         assertThat(again.alignment().orElseThrow().offsetSeconds()).isCloseTo(0, within(2e-6));
         assertThat(again.alignment().orElseThrow().driftPpm()).isCloseTo(0, within(0.3));

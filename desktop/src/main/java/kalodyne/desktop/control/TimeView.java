@@ -16,6 +16,11 @@ public record TimeView(double from, double to, double all) {
         return new TimeView(0, all, all);
     }
 
+    /** All of the take. */
+    public TimeView whole() {
+        return new TimeView(0, all, all);
+    }
+
     public double frames() {
         return to - from;
     }

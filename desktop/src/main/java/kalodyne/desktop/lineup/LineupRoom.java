@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.desktop.model.LineupModel;
+import kalodyne.desktop.model.LineupState;
 import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -126,7 +127,7 @@ public final class LineupRoom implements Room {
     }
 
     private String nextOfLineUp() {
-        LineupModel.State state = model.state();
+        LineupState state = model.state();
         if (state.isSearching()) {
             return "Wait until they are lined up";
         }

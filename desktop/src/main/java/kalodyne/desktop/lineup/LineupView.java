@@ -40,6 +40,7 @@ import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.LineupModel;
+import kalodyne.desktop.model.LineupState;
 
 /** Which two, both places where the eye and the ear check, and what can be moved by hand. */
 final class LineupView extends VBox {
@@ -290,7 +291,7 @@ final class LineupView extends VBox {
 
     private void show() {
         isShowing = true;
-        LineupModel.State state = model.state();
+        LineupState state = model.state();
         sentence.setText(model.sentence());
         other.setText(name(state.other(), "choose a recording"));
         reference.setText(name(state.reference(), "choose the film, or its sound"));

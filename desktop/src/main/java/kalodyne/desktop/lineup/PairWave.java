@@ -15,6 +15,7 @@ import javafx.scene.text.TextAlignment;
 import kalodyne.core.lineup.PairPlace;
 import kalodyne.desktop.control.PaintedRegion;
 import kalodyne.desktop.control.TimeAxis;
+import kalodyne.desktop.control.TimeMoves;
 import kalodyne.desktop.control.TimeView;
 import kalodyne.desktop.model.PairView;
 
@@ -23,8 +24,7 @@ import kalodyne.desktop.model.PairView;
  * hand; the wheel and the arrow keys go nearer and along.
  */
 final class PairWave extends PaintedRegion {
-    private static final double NEARER = 1.5;
-    private static final double STEP = 0.2;
+    private static final double MIDDLE = 0.5;
     /** At first so much is seen, around the strongest moment. */
     private static final double SEEN_SECONDS = 0.09;
     /** The shapes may fill so much of the height. */
@@ -84,11 +84,11 @@ final class PairWave extends PaintedRegion {
     // --- where one looks ---------------------------------------------------------------------------------------
 
     void zoom(double factor) {
-        look(view.zoomed(factor, 0.5));
+        look(view.zoomed(factor, MIDDLE));
     }
 
     void whole() {
-        seen.ifPresent(both -> look(TimeView.whole(both.reference()[0].length)));
+        look(view.whole());
     }
 
     private void look(TimeView other) {
@@ -107,31 +107,15 @@ final class PairWave extends PaintedRegion {
     }
 
     private void scrolled(ScrollEvent event) {
-        if (event.getDeltaX() != 0 || event.isShiftDown()) {
-            double by = event.getDeltaX() != 0 ? event.getDeltaX() : event.getDeltaY();
-            look(view.moved(-Math.signum(by) * STEP));
-        } else if (event.getDeltaY() != 0) {
-            double share = Math.max(0, Math.min(1, event.getX() / getWidth()));
-            look(view.zoomed(event.getDeltaY() > 0 ? NEARER : 1 / NEARER, share));
-        }
+        look(TimeMoves.by(event, view, Math.max(0, Math.min(1, event.getX() / getWidth()))));
         event.consume();
     }
 
     private void key(KeyEvent event) {
-        if (event.isShortcutDown() || event.isAltDown()) {
-            return;
-        }
-        switch (event.getCode()) {
-            case LEFT -> look(view.moved(-STEP));
-            case RIGHT -> look(view.moved(STEP));
-            case UP -> zoom(NEARER);
-            case DOWN -> zoom(1 / NEARER);
-            case HOME -> whole();
-            default -> {
-                return;
-            }
-        }
-        event.consume();
+        TimeMoves.by(event, view, MIDDLE).ifPresent(other -> {
+            look(other);
+            event.consume();
+        });
     }
 
     // --- moving by hand ----------------------------------------------------------------------------------------
@@ -191,7 +175,7 @@ final class PairWave extends PaintedRegion {
 
     private void paintReference(GraphicsContext g, PairView.Seen both, int columns, double middle) {
         float[][] ends = PairPlace.columns(both.reference(), view.from(), view.to(), columns);
-        double scale = FILLED * middle / Math.max(1e-6, PairPlace.peak(both.reference()));
+        double scale = FILLED * middle / Math.max(1e-6, both.referencePeak());
         Color ink = color(Ink.AVERAGE);
         g.setFill(Color.color(ink.getRed(), ink.getGreen(), ink.getBlue(), 0.45));
         for (int column = 0; column < columns; column++) {
@@ -205,7 +189,7 @@ final class PairWave extends PaintedRegion {
     private void paintOther(GraphicsContext g, PairView.Seen both, int columns, double middle) {
         double shift = draggedSeconds * both.place().sampleRateHz();
         float[][] ends = PairPlace.columns(both.other(), view.from() - shift, view.to() - shift, columns);
-        double scale = FILLED * middle / Math.max(1e-6, PairPlace.peak(both.other()));
+        double scale = FILLED * middle / Math.max(1e-6, both.otherPeak());
         g.setStroke(color(Ink.PEAK));
         g.setLineWidth(1.4);
         for (float[] edge : ends) {

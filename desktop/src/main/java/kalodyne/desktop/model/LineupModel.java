@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.application.Platform;
@@ -15,11 +14,13 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.copies.Copy;
 import kalodyne.core.copies.CopyWriter;
+import kalodyne.core.files.FileNames;
 import kalodyne.core.lineup.Alignment;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.LineUp;
 import kalodyne.core.lineup.LineUpWords;
 import kalodyne.core.lineup.PairPlace;
+import kalodyne.core.lineup.TypedClock;
 import kalodyne.core.recording.Speakers;
 import kalodyne.core.setup.Take;
 import kalodyne.core.sound.CopyFormat;
@@ -27,116 +28,26 @@ import kalodyne.core.takes.Progress;
 import kalodyne.core.tidy.AlignedCopy;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
-import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.job.Jobs;
 
 /** Two recordings of the same sound: where they belong to each other, by finding and by hand. */
 public final class LineupModel implements AutoCloseable {
     private static final double MILLION = 1e6;
     private static final double PLACE_SECONDS = 12;
-    private static final double MOST_OFFSET_SECONDS = 48 * 3600.0;
-    private static final double MOST_DRIFT_PPM = 5000;
 
     private static final Pattern RECORDING =
             Pattern.compile("(?i).*\\.(wav|wave|aiff?|flac|mp3|m4a|aac|ogg|opus|mp4|mov|mkv)");
     private static final int MOST_OFFERED = 60;
-    private static final Pattern OFFSET =
-            Pattern.compile("([-+]?)(?:(?:([0-9]{1,3}):)?([0-9]{1,4}):)?([0-9]{1,7}(?:\\.[0-9]{1,9})?) ?(s|ms)?");
-    private static final Pattern DRIFT = Pattern.compile("([-+]?[0-9]{1,5}(?:\\.[0-9]{1,6})?) ?(?:ppm)?");
-
     private final StudioModel studio;
     private final TakesModel takes;
     private final Jobs jobs;
     private final PairSound sound;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.EMPTY);
+    private final ReadOnlyObjectWrapper<LineupState> state =
+            new ReadOnlyObjectWrapper<>(this, "state", LineupState.EMPTY);
     private final PairView start = new PairView();
     private final PairView end = new PairView();
     /** How many were begun: only the newest counts. */
     private final AtomicInteger searches = new AtomicInteger();
-
-    /**
-     * What is shown.
-     *
-     * @param reference what stays as it is
-     * @param other what is to fit it
-     * @param isSearching whether it is being looked for
-     * @param guess where it seems to be, while it is being looked for
-     * @param result what was found
-     * @param clock where the moments of the reference are in the other one, as it stands now
-     * @param isDriftCorrected whether the drift is corrected in what is seen and heard
-     * @param problem why there is nothing to see, as a sentence
-     */
-    public record State(
-            Optional<Path> reference,
-            Optional<Path> other,
-            boolean isSearching,
-            Optional<ClockLine> guess,
-            Optional<LineUp.Result> result,
-            Optional<ClockLine> clock,
-            boolean isDriftCorrected,
-            String problem) {
-        static final State EMPTY = new State(
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                true,
-                "");
-
-        public Optional<Alignment> alignment() {
-            return result.flatMap(LineUp.Result::alignment);
-        }
-
-        public boolean canSearch() {
-            return reference.isPresent() && other.isPresent() && !isSearching;
-        }
-
-        /** Whether it was moved away from what was found. */
-        public boolean isMoved() {
-            return clock.isPresent() && !clock.equals(alignment().map(Alignment::clock));
-        }
-
-        State of(Optional<Path> newReference, Optional<Path> newOther) {
-            return new State(
-                    newReference, newOther, false, Optional.empty(), Optional.empty(), Optional.empty(), true, "");
-        }
-
-        State searching() {
-            return new State(reference, other, true, Optional.empty(), Optional.empty(), Optional.empty(), true, "");
-        }
-
-        State guessed(ClockLine line) {
-            return new State(
-                    reference, other, isSearching, Optional.of(line), result, clock, isDriftCorrected, problem);
-        }
-
-        State found(LineUp.Result newResult) {
-            return new State(
-                    reference,
-                    other,
-                    false,
-                    Optional.empty(),
-                    Optional.of(newResult),
-                    newResult.alignment().map(Alignment::clock),
-                    true,
-                    newResult.reason());
-        }
-
-        State with(ClockLine line) {
-            return new State(
-                    reference, other, isSearching, guess, result, Optional.of(line), isDriftCorrected, problem);
-        }
-
-        State corrected(boolean is) {
-            return new State(reference, other, isSearching, guess, result, clock, is, problem);
-        }
-
-        State failed(String why) {
-            return new State(reference, other, false, Optional.empty(), Optional.empty(), Optional.empty(), true, why);
-        }
-    }
 
     public LineupModel(StudioModel studio, TakesModel takes, Jobs jobs, Speakers speakers) {
         this.studio = studio;
@@ -145,11 +56,11 @@ public final class LineupModel implements AutoCloseable {
         sound = new PairSound(speakers, studio);
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<LineupState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
-    public State state() {
+    public LineupState state() {
         return state.get();
     }
 
@@ -221,7 +132,7 @@ public final class LineupModel implements AutoCloseable {
         choose(state().of(state().other(), state().reference()));
     }
 
-    private void choose(State chosen) {
+    private void choose(LineupState chosen) {
         // Whoever still looks for the pair of before gives up.
         searches.incrementAndGet();
         sound.stop();
@@ -298,7 +209,7 @@ public final class LineupModel implements AutoCloseable {
 
     /** Reads both places of both recordings. */
     private void look() {
-        State now = state();
+        LineupState now = state();
         if (now.clock().isEmpty() || now.result().isEmpty()) {
             return;
         }
@@ -311,7 +222,7 @@ public final class LineupModel implements AutoCloseable {
         read(now, clock, to - seconds, seconds, end);
     }
 
-    private void read(State now, ClockLine clock, double from, double seconds, PairView into) {
+    private void read(LineupState now, ClockLine clock, double from, double seconds, PairView into) {
         Path reference = now.reference().orElseThrow();
         Path other = now.other().orElseThrow();
         jobs.run(
@@ -397,41 +308,17 @@ public final class LineupModel implements AutoCloseable {
 
     /** Sets the offset, as it was typed: "6.75 s", "-120 ms", "1:02:03.5". */
     public void setOffset(String typed) {
-        double seconds = readSeconds(typed);
+        double seconds = TypedClock.offsetSeconds(typed);
         state().clock().ifPresent(clock -> move(new ClockLine(seconds, clock.drift())));
     }
 
     /** Sets the drift, as it was typed: "35 ppm"; where both begin stays. */
     public void setDrift(String typed) {
-        Matcher matcher = DRIFT.matcher(plain(typed));
-        if (!matcher.matches() || Math.abs(Double.parseDouble(matcher.group(1))) > MOST_DRIFT_PPM) {
-            throw new UnreadableQuantity("That is no drift.", "Write -5000 to 5000 ppm, for example 35 ppm.");
-        }
-        double drift = Double.parseDouble(matcher.group(1)) / MILLION;
+        double drift = TypedClock.drift(typed);
         state().clock().ifPresent(clock -> {
             double first = start.middle().orElse(0.0);
             move(new ClockLine(clock.inOther(first) - first * (1 + drift), drift));
         });
-    }
-
-    private static String plain(String typed) {
-        return typed.strip().replace('−', '-').replace(',', '.');
-    }
-
-    private static double readSeconds(String typed) {
-        Matcher matcher = OFFSET.matcher(plain(typed));
-        if (!matcher.matches()) {
-            throw new UnreadableQuantity("That is no offset.", "Write for example 6.75 s, -120 ms or 1:02:03.5.");
-        }
-        double seconds = 0;
-        for (int group = 2; group <= 4; group++) {
-            seconds = 60 * seconds + (matcher.group(group) == null ? 0 : Double.parseDouble(matcher.group(group)));
-        }
-        double size = "ms".equals(matcher.group(5)) ? seconds / 1000 : seconds;
-        if (size > MOST_OFFSET_SECONDS) {
-            throw new UnreadableQuantity("It is more than two days.", "Write for example 6.75 s.");
-        }
-        return "-".equals(matcher.group(1)) ? -size : size;
     }
 
     /** Goes back to what was found. */
@@ -452,16 +339,13 @@ public final class LineupModel implements AutoCloseable {
 
     /** A name for the copy, beside the other one. */
     public Optional<Path> proposedCopy(CopyFormat format) {
-        return state().other().map(other -> {
-            String name = other.getFileName().toString();
-            int dot = name.lastIndexOf('.');
-            return other.resolveSibling((dot > 0 ? name.substring(0, dot) : name) + " lined up." + format.ending());
-        });
+        return state().other()
+                .map(other -> other.resolveSibling(FileNames.stem(other) + " lined up." + format.ending()));
     }
 
     /** Writes the other one as it fits the reference. Its owner was asked before where a file of that name is. */
     public void write(Path target, CopyFormat format, boolean replaces) {
-        State now = state();
+        LineupState now = state();
         if (now.clock().isEmpty()) {
             return;
         }
@@ -510,7 +394,7 @@ public final class LineupModel implements AutoCloseable {
 
     /** How it stands now, in words. */
     public String sentence() {
-        State now = state();
+        LineupState now = state();
         if (now.isSearching()) {
             return now.guess()
                     .map(guess -> "At first sight: " + LineUpWords.begins(guess) + ". Looking closer…")

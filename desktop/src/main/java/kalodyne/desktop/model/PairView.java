@@ -18,11 +18,17 @@ public final class PairView {
         private final PairPlace place;
         private final float[][] reference;
         private final float[][] other;
+        /** Looked for once: it is drawn many times a second. */
+        private final float referencePeak;
+
+        private final float otherPeak;
 
         Seen(PairPlace place, float[][] reference, float[][] other) {
             this.place = place;
             this.reference = reference;
             this.other = other;
+            referencePeak = PairPlace.peak(reference);
+            otherPeak = PairPlace.peak(other);
         }
 
         public PairPlace place() {
@@ -37,6 +43,16 @@ public final class PairView {
         /** Left and right; not to be changed. */
         public float[][] other() {
             return other;
+        }
+
+        /** The largest sample of the reference here. */
+        public float referencePeak() {
+            return referencePeak;
+        }
+
+        /** The largest sample of the other one here. */
+        public float otherPeak() {
+            return otherPeak;
         }
     }
 

@@ -15,6 +15,7 @@ import java.util.function.LongSupplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.files.FileNames;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.runsheet.Countdown;
 import kalodyne.core.runsheet.Intention;
@@ -352,9 +353,8 @@ public final class SheetModel {
     private static Path free(Path folder, String name) {
         Path wanted = folder.resolve(name);
         for (int number = 2; Files.exists(wanted); number++) {
-            int dot = name.lastIndexOf('.');
-            wanted = folder.resolve(
-                    dot < 0 ? name + " " + number : name.substring(0, dot) + " " + number + name.substring(dot));
+            Path plain = Path.of(name);
+            wanted = folder.resolve(FileNames.stem(plain) + " " + number + FileNames.ending(plain));
         }
         return wanted;
     }

@@ -17,6 +17,7 @@ import kalodyne.core.takes.WaveWindow;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
 import kalodyne.desktop.control.TimeAxis;
+import kalodyne.desktop.control.TimeMoves;
 import kalodyne.desktop.control.TimeView;
 import kalodyne.desktop.job.PartReader;
 import kalodyne.desktop.model.TakesModel;
@@ -27,8 +28,6 @@ import kalodyne.desktop.model.TakesModel;
  */
 final class Waveform extends PaintedRegion {
     private static final int MOST_LANES = 8;
-    private static final double NEARER = 1.5;
-    private static final double STEP = 0.2;
     private static final double NEAR_PIXELS = 7;
 
     private final PartReader reader = new PartReader();
@@ -91,7 +90,12 @@ final class Waveform extends PaintedRegion {
     }
 
     void zoom(double factor) {
-        look(view.zoomed(factor, Math.max(0, Math.min(1, view.share(frame(cursorSeconds))))));
+        look(view.zoomed(factor, cursorShare()));
+    }
+
+    /** What stays in its place when one goes nearer. */
+    private double cursorShare() {
+        return Math.max(0, Math.min(1, view.share(frame(cursorSeconds))));
     }
 
     void whole() {
@@ -185,16 +189,10 @@ final class Waveform extends PaintedRegion {
     }
 
     private void scrolled(ScrollEvent event) {
-        if (take == null) {
-            return;
+        if (take != null) {
+            look(TimeMoves.by(event, view, shareAt(event.getX())));
+            event.consume();
         }
-        if (event.getDeltaX() != 0 || event.isShiftDown()) {
-            double by = event.getDeltaX() != 0 ? event.getDeltaX() : event.getDeltaY();
-            look(view.moved(-Math.signum(by) * STEP));
-        } else if (event.getDeltaY() != 0) {
-            look(view.zoomed(event.getDeltaY() > 0 ? NEARER : 1 / NEARER, shareAt(event.getX())));
-        }
-        event.consume();
     }
 
     private void pressed(MouseEvent event) {
@@ -245,20 +243,12 @@ final class Waveform extends PaintedRegion {
     }
 
     private void key(KeyEvent event) {
-        if (take == null || event.isShortcutDown()) {
-            return;
+        if (take != null) {
+            TimeMoves.by(event, view, cursorShare()).ifPresent(other -> {
+                look(other);
+                event.consume();
+            });
         }
-        switch (event.getCode()) {
-            case LEFT -> look(view.moved(-STEP));
-            case RIGHT -> look(view.moved(STEP));
-            case UP -> zoom(NEARER);
-            case DOWN -> zoom(1 / NEARER);
-            case HOME -> whole();
-            default -> {
-                return;
-            }
-        }
-        event.consume();
     }
 
     // --- painting ------------------------------------------------------------------------------------------------
