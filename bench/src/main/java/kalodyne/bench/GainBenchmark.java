@@ -33,6 +33,7 @@ import kalodyne.core.rig.Rig;
 import kalodyne.core.rig.Settings;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.SignalLevels;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -125,7 +126,8 @@ public class GainBenchmark {
         for (int run = 0; run < RUNS; run++) {
             double peak = -45 + 3 * run;
             String station = "channel " + run;
-            Sound sound = new Sound(station, new Level(peak), new Level(peak - 12), new Level(peak - 75), Gain.NONE);
+            Sound sound = Sound.played(
+                    station, new SignalLevels(new Level(peak), new Level(peak - 12), new Level(peak - 75)), Gain.NONE);
             points.add(point(points, station, Optional.of(sound), knob(knobs, ControlKind.VOLUME, -40, 0), NONE, NONE));
             Taper pad = new SteppedTaper(List.of(new Gain(-20), new Gain(-10), Gain.NONE));
             points.add(point(points, station, Optional.empty(), add(knobs, ControlKind.PAD, pad), NONE, NONE));

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Way;
@@ -41,7 +42,8 @@ public class PlanBenchmark {
     private String wish;
 
     private final Studio studio = GeneratedStudio.make();
-    private final Planner planner = new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE);
+    private final Planner planner =
+            new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE, Settings.NONE);
 
     private Wish wished() {
         String[] ends = wish.split(" > ", 2);

@@ -18,6 +18,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.json.Problem;
 import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Also;
 import kalodyne.core.route.Budget;
 import kalodyne.core.route.Extras;
@@ -137,7 +138,8 @@ public final class PlanCommand implements Callable<Integer> {
     public Integer call() {
         try {
             Studio studio = AnyStudio.read(file);
-            Planner planner = new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE);
+            Planner planner =
+                    new Planner(studio.devices(), studio.leads(), Catalogue.shipped(), Wiring.NONE, Settings.NONE);
             if (isObvious) {
                 tell(obvious(studio, planner));
             } else {

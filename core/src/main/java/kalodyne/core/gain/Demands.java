@@ -141,7 +141,7 @@ final class Demands {
                 new Bounds.Cause(point.sound().isPresent() ? Bounds.Cause.Kind.SOUND : Bounds.Cause.Kind.GAIN, index);
         if (point.sound().isPresent()) {
             lower = Bounds.ZERO;
-            before = point.sound().get().peak().dbu();
+            before = point.sound().get().levels().peak().dbu();
         } else if (point.isBus()) {
             lower = bounds.unknown();
             before = 0;
@@ -249,8 +249,12 @@ final class Demands {
                 double way = Gain.ofRatio(ratios[i]).db();
                 add(some, point.outputNoise(), out[i], way);
                 if (point.sound().isPresent()) {
-                    Level own = point.sound().get().floor().withUncorrelated(point.inputNoise());
-                    add(some, own, Bounds.ZERO, way - point.sound().get().peak().dbu());
+                    Level own = point.sound().get().levels().floor().withUncorrelated(point.inputNoise());
+                    add(
+                            some,
+                            own,
+                            Bounds.ZERO,
+                            way - point.sound().get().levels().peak().dbu());
                 } else {
                     double before = point.isBus() ? 0 : Mixes.db(point.feeds().get(0));
                     add(some, point.inputNoise(), in[i], way - before);

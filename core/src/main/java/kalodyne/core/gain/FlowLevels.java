@@ -8,6 +8,7 @@ import java.util.Optional;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.SignalLevels;
 
 /**
  * What a flow does with its controls where they stand: the lines at every point and where the noise at every end comes from.
@@ -47,7 +48,8 @@ public final class FlowLevels {
                     ? flow.knobs().get(point.knob().getAsInt()).gain().db()
                     : 0;
             gains[i] = new Gain(point.gain().db() + knob).ratio();
-            double own = point.sound().map(sound -> sound.floor().volts()).orElse(0.0);
+            double own =
+                    point.sound().map(sound -> sound.levels().floor().volts()).orElse(0.0);
             added[i] = Math.hypot(
                     Math.hypot(own, point.inputNoise().volts()) * gains[i],
                     point.outputNoise().volts());
@@ -113,9 +115,9 @@ public final class FlowLevels {
                 double[] peak = peaks.computeIfAbsent(player, each -> new double[count]);
                 double[] average = averages.computeIfAbsent(player, each -> new double[count]);
                 double[] under = upside.computeIfAbsent(player, each -> new double[count]);
-                double crest = sound.get().crest().ratio();
+                double crest = sound.get().levels().crest().ratio();
                 for (int i = source; i < count; i++) {
-                    double volts = sound.get().peak().volts() * passed[source][i] * gains[source];
+                    double volts = sound.get().levels().peak().volts() * passed[source][i] * gains[source];
                     under[i] += Math.max(0, -volts);
                     peak[i] += Math.max(0, volts);
                     average[i] = Math.max(average[i], 1 / crest);
@@ -148,6 +150,11 @@ public final class FlowLevels {
     }
 
     // --- lines -------------------------------------------------------------------------------------------------
+
+    /** The three lines of all players together. */
+    public SignalLevels lines(int point) {
+        return new SignalLevels(peak(point), average(point), floor(point));
+    }
 
     /** The loudest peak of all players together, whose loudest moments seldom meet: their powers add. */
     public Level peak(int point) {
@@ -309,7 +316,7 @@ public final class FlowLevels {
         for (int source = 0; source < flow.points().size(); source++) {
             Optional<Sound> sound = flow.points().get(source).sound();
             if (sound.isPresent()) {
-                double volts = sound.get().peak().volts() * Math.abs(passed[source][point]);
+                double volts = sound.get().levels().peak().volts() * Math.abs(passed[source][point]);
                 square += Math.pow(volts * sound.get().spread().db(), 2);
                 all += volts * volts;
             }

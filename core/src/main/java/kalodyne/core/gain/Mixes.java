@@ -137,7 +137,7 @@ final class Mixes {
                         : 0);
         if (point.sound().isPresent()) {
             peaks.put(point.sound().get().player(), 1.0);
-            present += point.sound().get().peak().dbu();
+            present += point.sound().get().levels().peak().dbu();
         } else {
             double reference = Double.NEGATIVE_INFINITY;
             for (int f = 0; f < balance.length; f++) {
@@ -181,7 +181,7 @@ final class Mixes {
         return flow.points().stream()
                 .flatMap(point -> point.sound().stream())
                 .filter(sound -> sound.player().equals(player))
-                .mapToDouble(sound -> ratio(-sound.crest().db()))
+                .mapToDouble(sound -> ratio(-sound.levels().crest().db()))
                 .max()
                 .orElse(1);
     }

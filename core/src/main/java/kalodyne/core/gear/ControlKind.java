@@ -29,4 +29,9 @@ public enum ControlKind implements Coded {
     public String word() {
         return word;
     }
+
+    /** Whether it is there to take a level down, not to make gain. */
+    public boolean isVolume() {
+        return this == LEVEL || this == VOLUME || this == FADER;
+    }
 }

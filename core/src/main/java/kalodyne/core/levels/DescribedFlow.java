@@ -19,6 +19,7 @@ import kalodyne.core.units.Gain;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
+import kalodyne.core.units.SignalLevels;
 
 /** A run that was described by its numbers, without gear on the shelf, as a flow: source, socket, gain, track. */
 final class DescribedFlow {
@@ -76,11 +77,12 @@ final class DescribedFlow {
     }
 
     private static Point source(Source source) {
-        Sound sound = new Sound(
+        Sound sound = Sound.played(
                 source.name(),
-                source.levels().peak(),
-                source.levels().average(),
-                source.levels().floor(),
+                new SignalLevels(
+                        source.levels().peak(),
+                        source.levels().average(),
+                        source.levels().floor()),
                 Gain.NONE);
         return new Point(
                 "source",

@@ -97,12 +97,7 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
                 loss,
                 Optional.empty(),
                 Level.SILENCE);
-        return new StageLevel(
-                stage,
-                levels.peak(from).plus(loss),
-                levels.average(from).plus(loss),
-                levels.floor(from).plus(loss),
-                0);
+        return new StageLevel(stage, levels.lines(from).plus(loss), 0);
     }
 
     private static StageLevel stage(Trace trace, FlowLevels levels, int at, int station, Gain feed) {
@@ -119,11 +114,7 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
                 point.ceiling(),
                 levels.added(at));
         return new StageLevel(
-                stage,
-                levels.peak(at),
-                levels.average(at),
-                levels.floor(at),
-                levels.noiseShare(at, trace.path().end()));
+                stage, levels.lines(at), levels.noiseShare(at, trace.path().end()));
     }
 
     // --- the run -------------------------------------------------------------------------------------------------
@@ -171,8 +162,10 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
     public LevelPlan louderBy(Gain gain) {
         Point source = flow().points().get(trace.path().source());
         Sound sound = source.sound().orElseThrow().louderBy(gain);
-        Optional<Level> ceiling =
-                source.ceiling().map(most -> sound.peak().compareTo(most) > 0 && gain.db() > 0 ? sound.peak() : most);
+        Optional<Level> ceiling = source.ceiling()
+                .map(most -> sound.levels().peak().compareTo(most) > 0 && gain.db() > 0
+                        ? sound.levels().peak()
+                        : most);
         Point louder = new Point(
                 source.id(),
                 source.station(),

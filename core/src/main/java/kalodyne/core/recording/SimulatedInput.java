@@ -76,7 +76,7 @@ public final class SimulatedInput implements InputDevice {
         LevelPlan plan = now.plan();
         Sound sound =
                 plan.flow().points().get(plan.trace().path().source()).sound().orElseThrow();
-        return Round.of(Player.of(now.source()), sampleRateHz, sound.crest());
+        return Round.of(Player.of(now.source()), sampleRateHz, sound.levels().crest());
     }
 
     private final class Line implements InputLine {

@@ -23,14 +23,11 @@ import kalodyne.core.units.Gain;
 
 /** The controls of a patch: which act where, and how they stand. */
 final class Controls {
-    private static final Set<ControlKind> VOLUMES =
-            EnumSet.of(ControlKind.VOLUME, ControlKind.LEVEL, ControlKind.FADER);
-
     /** The order in which a stage with several controls has them. */
     private static final List<Set<ControlKind>> ORDER = List.of(
             EnumSet.of(ControlKind.PAD, ControlKind.INPUT_SELECT),
             EnumSet.of(ControlKind.GAIN, ControlKind.TRIM),
-            VOLUMES);
+            EnumSet.of(ControlKind.VOLUME, ControlKind.LEVEL, ControlKind.FADER));
 
     private final Patch patch;
     private final Settings settings;
@@ -58,7 +55,7 @@ final class Controls {
     }
 
     static boolean isVolume(DeviceControl control) {
-        return VOLUMES.contains(control.kind());
+        return control.kind().isVolume();
     }
 
     /** The volume that acts on an output by itself: one that belongs to no stage. Beside stages it is that of the headphones. */

@@ -28,17 +28,20 @@ public final class Corrections {
         String mark = "socket " + socket;
         Gain louder = new Gain(calibration.source().db());
         Facts facts = Parts.find(Parts.of(device), mark).orElseThrow().facts();
-        Facts changed = facts.with(Fact.LOUDEST_PEAK, measured(sound.peak().plus(louder), calibration, today))
-                .with(Fact.AVERAGE_LEVEL, measured(sound.average().plus(louder), calibration, today));
+        Facts changed = facts.with(
+                        Fact.LOUDEST_PEAK, measured(sound.levels().peak().plus(louder), calibration, today))
+                .with(Fact.AVERAGE_LEVEL, measured(sound.levels().average().plus(louder), calibration, today));
         Optional<Level> most = facts.quantity(Fact.MAXIMUM_LEVEL);
-        boolean passes = most.filter(level -> sound.peak().plus(louder).compareTo(level) > 0)
+        boolean passes = most.filter(level -> sound.levels().peak().plus(louder).compareTo(level) > 0)
                 .isPresent();
         // What was whole in a take can evidently be given.
         return Parts.with(
                 device,
                 mark,
                 passes
-                        ? changed.with(Fact.MAXIMUM_LEVEL, measured(sound.peak().plus(louder), calibration, today))
+                        ? changed.with(
+                                Fact.MAXIMUM_LEVEL,
+                                measured(sound.levels().peak().plus(louder), calibration, today))
                         : changed);
     }
 

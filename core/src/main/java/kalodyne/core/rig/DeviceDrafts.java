@@ -1,6 +1,7 @@
 package kalodyne.core.rig;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,12 +27,14 @@ import kalodyne.core.rig.Sides.Side;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.SignalLevels;
 
 /** What is inside a device, from the signals that its sockets receive to those that they give and to its tracks. */
 final class DeviceDrafts {
     private static final Level USUAL_FULL_SCALE = new Level(18);
     private static final DigitalLevel USUAL_CONVERTER_NOISE = new DigitalLevel(-95);
     private static final int USUAL_BITS = 24;
+    private static final Set<Carries> SIGNALS = EnumSet.of(Carries.HOT, Carries.SIGNAL, Carries.LEFT, Carries.RIGHT);
 
     /** A pan pot in the middle takes so much from both sides; common practice, others take up to 6 dB. */
     private static final double MIDDLE_DB = -3;
@@ -210,12 +213,9 @@ final class DeviceDrafts {
                 Level noise = converterNoise(stage).at(fullScale);
                 draft.clippingAt(Optional.of(ceiling.orElse(fullScale))).noisy(in, noise);
                 if (links.isEmpty()) {
-                    draft.with(new Sound(
-                            id + " playback",
-                            fullScale,
-                            fullScale.plus(new Gain(-PLAYBACK_CREST_DB)),
-                            Level.SILENCE,
-                            Gain.NONE));
+                    draft.with(Sound.playedBack(
+                            id,
+                            new SignalLevels(fullScale, fullScale.plus(new Gain(-PLAYBACK_CREST_DB)), Level.SILENCE)));
                 }
             }
             default -> draft.clippingAt(ceiling).noisy(in, out);
@@ -383,6 +383,37 @@ final class DeviceDrafts {
         } else {
             links.forEach(draft::fedBy);
         }
+    }
+
+    /** With a usual converter behind each of its line outputs, where it records nothing itself. */
+    Map<String, Draft> recorded() {
+        boolean recordsItself =
+                drafts.values().stream().anyMatch(draft -> draft.end().isPresent());
+        if (!recordsItself) {
+            device.sockets().stream()
+                    .filter(socket -> socket.way() == Way.OUT && socket.signal() == SignalKind.LINE)
+                    .flatMap(socket -> signals(socket).stream())
+                    .forEach(this::record);
+        }
+        return drafts;
+    }
+
+    private List<Signal> signals(Socket socket) {
+        return socket.contacts().values().stream()
+                .filter(SIGNALS::contains)
+                .map(carries -> new Signal(socket, carries))
+                .toList();
+    }
+
+    private void record(Signal signal) {
+        if (!drafts.containsKey(mark(signal))) {
+            give(signal);
+        }
+        Optional.ofNullable(drafts.get(mark(signal))).ifPresent(draft -> {
+            Draft converter = add(mark(signal) + "/recorded", label(signal));
+            converter.fedBy(Link.of(draft.id(), 0));
+            track(converter, USUAL_FULL_SCALE, USUAL_CONVERTER_NOISE, Optional.empty());
+        });
     }
 
     // --- ears --------------------------------------------------------------------------------------------------

@@ -61,7 +61,15 @@ public record Rig(
 
     /** Reads a setup. */
     public static Rig of(List<JointRules.Checked> joints, Patch patch, Settings settings) {
-        return new Building(joints, patch, settings).rig();
+        return new Building(joints, patch, settings, "").rig();
+    }
+
+    /**
+     * Reads a setup as if a usual converter stood behind each line output of a device: what a mixer gathers, before anybody says what
+     * records it.
+     */
+    public static Rig recordedBehind(String mixer, List<JointRules.Checked> joints, Patch patch, Settings settings) {
+        return new Building(joints, patch, settings, mixer).rig();
     }
 
     /** The same with its controls elsewhere: nothing else is looked at again. */
@@ -85,7 +93,7 @@ public record Rig(
     public String name(Flow.Run run) {
         Point source = flow.points().get(run.source());
         String played = station(source);
-        boolean isPlayback = source.sound().orElseThrow().player().endsWith(" playback");
+        boolean isPlayback = source.sound().orElseThrow().isPlayback();
         List<String> outputs = flow.points().stream()
                 .filter(point -> point.sound().isPresent() && point.station().equals(source.station()))
                 .map(Point::id)
@@ -119,12 +127,14 @@ public record Rig(
         private final Patch patch;
         private final Settings settings;
         private final Controls controls;
+        private final String gathering;
         private final List<Doubt> doubts = new ArrayList<>();
         private final List<Loop> loops = new ArrayList<>();
         private final Map<String, Draft> drafts = new LinkedHashMap<>();
         private final Map<String, String> leads = new HashMap<>();
 
-        Building(List<JointRules.Checked> joints, Patch patch, Settings settings) {
+        Building(List<JointRules.Checked> joints, Patch patch, Settings settings, String gathering) {
+            this.gathering = gathering;
             this.joints = joints;
             this.patch = patch;
             this.settings = settings;
@@ -154,10 +164,13 @@ public record Rig(
                         signal(device, from.socket(), from.channel()).ifPresent(given::add);
                     }
                 }
-                drafts.putAll(new DeviceDrafts(entry.getKey(), device, controls, doubts)
-                        .drafts(
-                                received.stream().distinct().toList(),
-                                given.stream().distinct().toList()));
+                DeviceDrafts inside = new DeviceDrafts(entry.getKey(), device, controls, doubts);
+                drafts.putAll(inside.drafts(
+                        received.stream().distinct().toList(),
+                        given.stream().distinct().toList()));
+                if (entry.getKey().equals(gathering)) {
+                    drafts.putAll(inside.recorded());
+                }
             }
             ways.forEach(this::join);
             Flow flow = flow();
@@ -346,7 +359,7 @@ public record Rig(
                     && (device.kind() == DeviceKind.MICROPHONE || device.kind() == DeviceKind.INSTRUMENT);
             return isByHand
                     && source.sound()
-                            .filter(sound -> sound.crest().db() >= UNEVEN_CREST_DB)
+                            .filter(sound -> sound.levels().crest().db() >= UNEVEN_CREST_DB)
                             .isPresent();
         }
     }

@@ -40,7 +40,7 @@ public record Captured(
         return new Captured(
                 wish.target(),
                 way.strands().stream().map(strand -> line(wish, way, strand)).toList(),
-                way.monitoring().delayMilliseconds() == 0,
+                way.monitoring().isDirect(),
                 wish.heard().headphones().isPresent(),
                 !wish.heard().speakers().isEmpty(),
                 way.patch());

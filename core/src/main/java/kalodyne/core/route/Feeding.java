@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -13,8 +12,9 @@ import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.BusLoad;
+import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Current;
-import kalodyne.core.units.Print;
 
 /** What feeds what on a way: bus power against what the ports give, phantom power, chargers for hubs and phones. */
 final class Feeding {
@@ -30,8 +30,8 @@ final class Feeding {
         this.wish = wish;
     }
 
-    /** Plugs what has to be fed, and tells of all that is fed. */
-    List<Aside> asides() {
+    /** Plugs what has to be fed, and tells of it. */
+    List<Aside> plugged() {
         List<Aside> asides = new ArrayList<>();
         boolean isHubFed = true;
         for (String hub : hubs()) {
@@ -42,10 +42,6 @@ final class Feeding {
                 asides.add(fed);
             }
         }
-        hops().filter(hop -> hop.from().shape().isDigital())
-                .flatMap(hop -> bus(hop).stream())
-                .distinct()
-                .forEach(asides::add);
         hops().flatMap(hop -> phantom(hop).stream()).distinct().forEach(asides::add);
         if (wish.extras().charging()) {
             asides.add(charging(isHubFed));
@@ -162,24 +158,25 @@ final class Feeding {
 
     // --- bus power ---------------------------------------------------------------------------------------------
 
-    /** What a device draws of the port that it hangs on, against what that gives. */
-    private Optional<Aside> bus(Hop hop) {
-        Device device = stock.device(hop.from().device());
-        Device host = stock.device(hop.to().device());
-        double drawn = drawn(device);
-        Socket port = host.socket(hop.to().parts().get(0)).orElseThrow();
-        if (drawn <= 0 || device.kind() == DeviceKind.HUB) {
-            return Optional.empty();
-        }
-        String draws = device.name() + " draws " + Print.prefixed(drawn, "A");
-        Optional<Current> given = port.busSupply();
-        return Optional.of(given.map(current -> new Aside(
+    /** What is drawn of each port that gives bus power, against what it gives; what nobody knows of a port. */
+    List<Aside> loads(List<JointRules.Checked> joints) {
+        Stream<Aside> known = joints.stream()
+                .flatMap(joint -> BusLoad.of(joint).stream()
+                        .filter(load -> !load.living().isEmpty())
+                        .map(load -> new Aside(Aside.Of.POWER, load.words(joint.patch()), load.isFed())));
+        Stream<Aside> unknown = hops().filter(hop -> hop.from().shape().isDigital())
+                .filter(hop -> drawn(stock.device(hop.from().device())) > 0)
+                .filter(hop -> port(hop).busSupply().isEmpty())
+                .map(hop -> new Aside(
                         Aside.Of.POWER,
-                        draws + "; " + host.name() + ", " + port.name() + " gives "
-                                + Print.prefixed(current.amperes(), "A"),
-                        drawn <= current.amperes()))
-                .orElseGet(() ->
-                        new Aside(Aside.Of.POWER, draws + "; what " + host.name() + " gives is not known", true)));
+                        "What " + stock.name(hop.to().device()) + " gives is not known; "
+                                + stock.name(hop.from().device()) + " runs on it",
+                        true));
+        return Stream.concat(known, unknown).distinct().toList();
+    }
+
+    private Socket port(Hop hop) {
+        return stock.device(hop.to().device()).socket(hop.to().parts().get(0)).orElseThrow();
     }
 
     /** What a device draws of its bus; nothing where it usually runs on something else. */

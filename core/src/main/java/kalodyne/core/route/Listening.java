@@ -21,6 +21,10 @@ final class Listening {
     private final List<Chain> chains;
     private final Heard heard;
     private final Plugs plugs;
+    private boolean isPluggedAlready;
+
+    /** The device that the headphones were plugged into. */
+    private Optional<String> into = Optional.empty();
 
     Listening(Stock stock, List<Chain> chains, Heard heard, Plugs plugs) {
         this.stock = stock;
@@ -31,25 +35,44 @@ final class Listening {
 
     // --- headphones --------------------------------------------------------------------------------------------
 
-    /** Plugs the headphones in and tells how they hear. */
-    Way.Monitoring headphones() {
-        if (heard.headphones().isEmpty() || !stock.has(heard.headphones().get())) {
-            return new Way.Monitoring("Not on headphones", 0, true);
+    /** Plugs the headphones in, where they are not yet. */
+    void plugHeadphones() {
+        List<Port> sockets = headphones().map(Listening::sockets).orElse(List.of());
+        boolean isWished = !sockets.isEmpty() && sockets.stream().anyMatch(plugs::isFree);
+        isPluggedAlready = !sockets.isEmpty() && !isWished;
+        if (isWished) {
+            into = nearest().stream()
+                    .filter(id -> plugs.join(outs(stock.device(id)), sockets).isPresent())
+                    .findFirst();
         }
-        Device head = stock.device(heard.headphones().get());
-        List<Port> sockets = Port.each(head, socket -> socket.signal() == SignalKind.HEADPHONE, 2);
-        if (sockets.stream().noneMatch(plugs::isFree)) {
-            return new Way.Monitoring(head.name() + " as they are plugged already", 0, true);
+    }
+
+    /** How the headphones hear, once it is known what comes of all that is plugged. */
+    Way.Monitoring monitoring(Expectation expected) {
+        Set<String> speakers = Set.copyOf(heard.speakers());
+        if (headphones().isEmpty()) {
+            return new Way.Monitoring("Not on headphones", expected.isDirect(speakers), 0, true);
         }
-        for (String id : nearest()) {
-            Device device = stock.device(id);
-            Optional<Hop> hop = plugs.join(outs(device), sockets);
-            if (hop.isPresent()) {
-                return monitoring(device, hop.get().from(), head);
-            }
+        Device head = headphones().get();
+        boolean isDirect = expected.isDirect(Set.of(head.id()));
+        if (isPluggedAlready) {
+            return new Way.Monitoring(head.name() + " as they are plugged already", isDirect, 0, true);
         }
-        return new Way.Monitoring(
-                "No socket on this way takes " + head.name() + ": listen to the take afterwards", 0, false);
+        return into.map(stock::device)
+                .map(device -> monitoring(device, head, isDirect))
+                .orElseGet(() -> new Way.Monitoring(
+                        "No socket on this way takes " + head.name() + ": listen to the take afterwards",
+                        expected.isDirect(speakers),
+                        0,
+                        false));
+    }
+
+    private Optional<Device> headphones() {
+        return heard.headphones().filter(stock::has).map(stock::device);
+    }
+
+    private static List<Port> sockets(Device head) {
+        return Port.each(head, socket -> socket.signal() == SignalKind.HEADPHONE, 2);
     }
 
     /** Where all sources are together first: of what stands before the recorder the nearest to it, then the recorder itself. */
@@ -84,25 +107,17 @@ final class Listening {
         return socket.signal() == SignalKind.HEADPHONE && !socket.way().word().equals("in");
     }
 
-    private Way.Monitoring monitoring(Device device, Port out, Device head) {
-        boolean isDirect = hearsInput(device, out) && !(heard.through() == Through.APP && playsBack(device.id()));
+    /** What plays back can be listened to through the app, whatever else comes out there. */
+    private Way.Monitoring monitoring(Device device, Device head, boolean canBeDirect) {
+        boolean isDirect = canBeDirect && !(heard.through() == Through.APP && playsBack(device.id()));
         String where = head.name() + " on " + device.name();
         return isDirect
-                ? new Way.Monitoring(where + ", direct", 0, heard.through() != Through.APP)
+                ? new Way.Monitoring(where + ", direct", true, 0, heard.through() != Through.APP)
                 : new Way.Monitoring(
-                        where + ", through the app", THROUGH_AN_APP_MILLISECONDS, heard.through() != Through.DIRECT);
-    }
-
-    /** Whether what is played comes out here without a computer. */
-    private boolean hearsInput(Device device, Port out) {
-        Inside inside = stock.inside(device.id());
-        boolean isPassed = Chain.hops(chains)
-                .filter(hop -> hop.to().device().equals(device.id())
-                        && !hop.to().shape().isDigital())
-                .anyMatch(hop -> inside.passes(hop.to(), out));
-        boolean isSource = chains.stream()
-                .anyMatch(chain -> chain.hops().get(0).from().device().equals(device.id()));
-        return isPassed || isSource;
+                        where + ", through the app",
+                        false,
+                        THROUGH_AN_APP_MILLISECONDS,
+                        heard.through() != Through.DIRECT);
     }
 
     // --- loudspeakers ------------------------------------------------------------------------------------------

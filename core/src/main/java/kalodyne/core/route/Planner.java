@@ -17,6 +17,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.units.Print;
 
 /** Finds the ways to record what somebody wishes, with what is owned and, where that does not do, with little that is not. */
@@ -28,13 +29,16 @@ public final class Planner {
     private final List<Lead> leads;
     private final Catalogue catalogue;
     private final Wiring taken;
+    private final Settings settings;
 
     /**
      * A planner.
      *
      * @param taken what is plugged already
+     * @param settings how the controls stand, and how they should be set
      */
-    public Planner(List<Device> owned, List<Lead> leads, Catalogue catalogue, Wiring taken) {
+    public Planner(List<Device> owned, List<Lead> leads, Catalogue catalogue, Wiring taken, Settings settings) {
+        this.settings = settings;
         this.owned = List.copyOf(owned);
         this.leads = List.copyOf(leads);
         this.catalogue = catalogue;
@@ -58,7 +62,7 @@ public final class Planner {
     }
 
     private Plan search(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {
-        return new Search(wish, isCancelled, early, owned, leads, catalogue, taken).plan();
+        return new Search(wish, isCancelled, early, owned, leads, catalogue, taken, settings).plan();
     }
 
     /** Where nothing that may be bought helps: what would. */

@@ -8,8 +8,9 @@ import kalodyne.core.units.DigitalLevel;
  * @param peak of the loudest playing
  * @param noise while nothing is played, 20 Hz to 20 kHz
  * @param overDb how far the loudest peak is above what its narrowest place takes, in dB; 0 where nothing clips
+ * @param fadersAddDb how much volumes and faders have to add, which are there to take away; 0 or more
  */
-public record Prediction(DigitalLevel peak, DigitalLevel noise, double overDb) {
+public record Prediction(DigitalLevel peak, DigitalLevel noise, double overDb, double fadersAddDb) {
     /** How far the noise lies under the loudest peak, in dB. */
     public double rangeDb() {
         return peak.above(noise).db();

@@ -28,6 +28,11 @@ final class Scoring {
     private static final double CLIPPED = 20;
 
     private static final double CLIPPED_DB = 3;
+    /** Trims make gain; where faders have to, nothing is left for a quieter player; common practice. */
+    private static final double NO_RESERVE = 6;
+
+    private static final double FINE_TRAVEL_DB = 3;
+
     private static final double UNPLUGGED = 0.5;
 
     /** Who wants left and right apart would rather get something than lose them. */
@@ -237,6 +242,12 @@ final class Scoring {
                         Reason.Of.SOUND,
                         CLIPPED + CLIPPED_DB * Math.rint(prediction.overDb()),
                         "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB");
+            }
+            if (prediction.fadersAddDb() > FINE_TRAVEL_DB) {
+                add(
+                        Reason.Of.SOUND,
+                        NO_RESERVE * weight(Matters.CLEAN),
+                        "faders have to make " + Print.decimal(prediction.fadersAddDb(), 0) + " dB of gain");
             }
             add(
                     Reason.Of.SOUND,

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,8 +23,10 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.RouteGraph.Node;
 import kalodyne.core.route.RouteGraph.Route;
 import kalodyne.core.units.Print;
@@ -63,7 +66,13 @@ final class Search {
     private final Nearness nearness;
     private final Set<String> used;
     private final Present present;
+    private final Wiring taken;
+    private final Settings settings;
     private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
+
+    /** What each way was made from: each is itself only. */
+    private final Map<Way, WayMaker.Proposal> proposals = new IdentityHashMap<>();
+
     private final Map<Patch, JointRules.Checked> exactly = new HashMap<>();
     private boolean mayGet;
     private boolean isToldEarly;
@@ -84,7 +93,10 @@ final class Search {
             List<Device> owned,
             List<Lead> leads,
             Catalogue catalogue,
-            Wiring taken) {
+            Wiring taken,
+            Settings settings) {
+        this.taken = taken;
+        this.settings = settings;
         this.wish = wish;
         this.isCancelled = isCancelled;
         this.early = early;
@@ -153,10 +165,12 @@ final class Search {
                 .toList();
     }
 
-    /** With their joints computed on a fine grid; what several ways have in common once. */
+    /** On a fine grid, and beside all that stays plugged; what several ways have in common is computed once. */
     private List<Way> exact(List<Way> ways) {
+        Map<Way, Patch> whole = new IdentityHashMap<>();
+        ways.forEach(way -> whole.put(way, whole(way)));
         List<Patch> parts = ways.stream()
-                .flatMap(way -> way.patch().parted().stream())
+                .flatMap(way -> Stream.concat(way.patch().parted().stream(), whole.get(way).parted().stream()))
                 .distinct()
                 .filter(part -> !exactly.containsKey(part))
                 .toList();
@@ -165,9 +179,29 @@ final class Search {
                 .toList()
                 .forEach(checked -> exactly.put(checked.patch(), checked));
         return ways.stream()
-                .map(way -> way.withJoints(
-                        way.patch().parted().stream().map(exactly::get).toList()))
+                .map(way -> maker().way(
+                                proposals.get(way),
+                                exactly(way.patch()),
+                                Expectation.of(exactly(whole.get(way)), whole.get(way), wish.target(), settings)))
                 .toList();
+    }
+
+    private List<JointRules.Checked> exactly(Patch patch) {
+        return patch.parted().stream().map(exactly::get).toList();
+    }
+
+    /** All that is plugged once a way is used. */
+    private Patch whole(Way way) {
+        List<Plugging> all = Stream.concat(
+                        taken.unplugged(way.unplugged()).plugged().stream(), way.patch().pluggings().stream())
+                .distinct()
+                .filter(plugging -> plugging.spots().stream()
+                        .allMatch(spot -> stock.has(spot.item()) || hops.leads().containsKey(spot.item())))
+                .toList();
+        Patch patch = hops.patch(all);
+        return patch.withSwitched(taken.switches().stream()
+                .filter(each -> patch.devices().containsKey(each.control().item()))
+                .toList());
     }
 
     /** Whether nothing is left to wish for. */
@@ -265,10 +299,19 @@ final class Search {
     }
 
     private Optional<Way> made(List<Chain> chains) {
-        WayMaker.Made made = new WayMaker(stock, hops, wish, present, mayGet).of(chains);
+        WayMaker maker = maker();
+        WayMaker.Made made = maker.of(chains);
         double cost = chains.stream().mapToDouble(Chain::leadCost).sum();
         made.dropped().ifPresent(each -> dropped.merge(each, cost, Math::min));
-        return made.way();
+        return made.proposal().map(proposal -> {
+            Way way = maker.roughly(proposal);
+            proposals.put(way, proposal);
+            return way;
+        });
+    }
+
+    private WayMaker maker() {
+        return new WayMaker(stock, hops, wish, present, settings, mayGet);
     }
 
     // --- several sources ---------------------------------------------------------------------------------------

@@ -4,11 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gain.Turn;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
-import kalodyne.core.units.Level;
 
 /**
  * A way from sources to a recorder, computed.
@@ -19,6 +18,7 @@ import kalodyne.core.units.Level;
  * @param asides what belongs to it beside the recording
  * @param patch everything that is plugged
  * @param joints what comes of it
+ * @param turns where the controls of all that is plugged then should stand
  * @param missing what is not owned
  * @param unplugged what is plugged now and would not be any more
  * @param score the lower the better
@@ -31,6 +31,7 @@ public record Way(
         List<Aside> asides,
         Patch patch,
         List<JointRules.Checked> joints,
+        List<Turn> turns,
         List<Missing> missing,
         List<Plugging> unplugged,
         double score,
@@ -39,6 +40,7 @@ public record Way(
         strands = List.copyOf(strands);
         asides = List.copyOf(asides);
         joints = List.copyOf(joints);
+        turns = List.copyOf(turns);
         missing = List.copyOf(missing);
         unplugged = List.copyOf(unplugged);
         reasons = List.copyOf(reasons);
@@ -54,7 +56,6 @@ public record Way(
      * @param specialLeads how many of its leads have another plug at each end
      * @param track where it is recorded
      * @param prediction empty where the source sends data: its own level is in it already
-     * @param entry where it comes to the converter; empty where the source sends data
      */
     public record Strand(
             List<String> stations,
@@ -63,8 +64,7 @@ public record Way(
             int breaks,
             int specialLeads,
             Track track,
-            Optional<Prediction> prediction,
-            Optional<Entry> entry) {
+            Optional<Prediction> prediction) {
         public Strand {
             stations = List.copyOf(stations);
             leads = leads.stream().map(List::copyOf).toList();
@@ -72,32 +72,14 @@ public record Way(
     }
 
     /**
-     * The last joint before a converter.
-     *
-     * @param out what gives the voltage, without its own level control
-     * @param in the input of what converts
-     * @param peak of the loudest playing at the output, unloaded
-     * @param noise there while nothing is played
-     * @param leads the marks of those between
-     */
-    public record Entry(Spot out, Spot in, Level peak, Level noise, List<String> leads) {
-        public Entry {
-            leads = List.copyOf(leads);
-        }
-    }
-
-    /**
      * How it is heard while it is recorded.
      *
      * @param words "Headphones on the interface, direct"
-     * @param delayMilliseconds about how late; 0 where the signal does not go through a computer
+     * @param isDirect whether the signal does not go through a computer
+     * @param delayMilliseconds about how late
      * @param isAsWished whether that is what was wished
      */
-    public record Monitoring(String words, double delayMilliseconds, boolean isAsWished) {}
-
-    Way withJoints(List<JointRules.Checked> newJoints) {
-        return new Way(title, strands, monitoring, asides, patch, newJoints, missing, unplugged, score, reasons);
-    }
+    public record Monitoring(String words, boolean isDirect, double delayMilliseconds, boolean isAsWished) {}
 
     public int channels() {
         return strands.stream().mapToInt(Strand::channels).sum();

@@ -15,6 +15,7 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rig.Settings;
 
 /** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
 final class WayMaker {
@@ -22,15 +23,18 @@ final class WayMaker {
     private final Hops hops;
     private final Wish wish;
     private final Present present;
+    private final Settings settings;
     private final boolean mayGet;
 
     /**
      * Makes proposals.
      *
      * @param present what is plugged already
+     * @param settings how controls stand, and how they should be set
      * @param mayGet whether what belongs to a way beside the recording may be got
      */
-    WayMaker(Stock stock, Hops hops, Wish wish, Present present, boolean mayGet) {
+    WayMaker(Stock stock, Hops hops, Wish wish, Present present, Settings settings, boolean mayGet) {
+        this.settings = settings;
         this.present = present;
         this.mayGet = mayGet;
         this.stock = stock;
@@ -38,28 +42,14 @@ final class WayMaker {
         this.wish = wish;
     }
 
-    /** Either of the two. */
-    record Made(Optional<Way> way, Optional<Plan.Dropped> dropped) {}
+    /** A proposal that can be computed, or why there is none; neither where it costs more than it may. */
+    record Made(Optional<Proposal> proposal, Optional<Plan.Dropped> dropped) {
+        private static final Made NONE = new Made(Optional.empty(), Optional.empty());
+    }
 
     Made of(List<Chain> chains) {
-        Plugs plugs = new Plugs(stock, hops, chains, present, mayGet);
-        Listening listening = new Listening(stock, chains, wish.heard(), plugs);
-        Way.Monitoring monitoring = listening.headphones();
-        List<Aside> asides = new ArrayList<>(listening.speakers().stream().toList());
-        if (wish.extras().inTempo()) {
-            asides.add(new Clocking(stock, plugs).of(chains, wish));
-        }
-        asides.addAll(new Feeding(stock, plugs, chains, wish).asides());
-        wish.extras().also().stream()
-                .sorted()
-                .map(new Capturing(stock, chains)::of)
-                .forEach(asides::add);
-        List<Plugging> pluggings = Stream.concat(Chain.pluggings(chains).stream(), plugs.pluggings())
-                .distinct()
-                .toList();
-        Patch patch = hops.patch(pluggings);
-        List<JointRules.Checked> joints = hops.joints(pluggings);
-        Optional<Finding> fatal = joints.stream()
+        Proposal proposal = proposal(chains);
+        Optional<Finding> fatal = proposal.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
                 .filter(finding -> Faults.of(finding) == Faults.Grade.FATAL
                         || (Faults.of(finding) == Faults.Grade.CAUTION && !canBeTurnedDown(chains)))
@@ -71,30 +61,90 @@ final class WayMaker {
                             words(chains),
                             fatal.get().title() + ". " + fatal.get().text())));
         }
-        List<Way.Strand> strands =
-                chains.stream().map(chain -> strand(chain, joints)).toList();
-        List<Missing> missing =
-                missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList());
-        if (missing.stream().anyMatch(each -> !wish.extras().budget().allows(each.price()))) {
-            return new Made(Optional.empty(), Optional.empty());
+        boolean isTooDear = proposal.missing().stream()
+                .anyMatch(each -> !wish.extras().budget().allows(each.price()));
+        return isTooDear ? Made.NONE : new Made(Optional.of(proposal), Optional.empty());
+    }
+
+    private Proposal proposal(List<Chain> chains) {
+        Plugs plugs = new Plugs(stock, hops, chains, present, mayGet);
+        Listening listening = new Listening(stock, chains, wish.heard(), plugs);
+        listening.plugHeadphones();
+        List<Aside> asides = new ArrayList<>(listening.speakers().stream().toList());
+        if (wish.extras().inTempo()) {
+            asides.add(new Clocking(stock, plugs).of(chains, wish));
         }
-        Scoring scoring = new Scoring(wish, stock, strands, joints, missing, sourceChannels(chains));
+        Feeding feeding = new Feeding(stock, plugs, chains, wish);
+        asides.addAll(feeding.plugged());
+        wish.extras().also().stream()
+                .sorted()
+                .map(new Capturing(stock, chains)::of)
+                .forEach(asides::add);
+        List<Plugging> pluggings = Stream.concat(Chain.pluggings(chains).stream(), plugs.pluggings())
+                .distinct()
+                .toList();
+        return new Proposal(
+                chains,
+                listening,
+                feeding,
+                asides,
+                hops.patch(pluggings),
+                hops.joints(pluggings),
+                missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList()),
+                present.replugging().inTheWayOf(pluggings));
+    }
+
+    /**
+     * What is plugged for a proposal, and what belongs to it; all that can be said before it is known what comes of it.
+     *
+     * @param joints what comes of it, roughly
+     */
+    record Proposal(
+            List<Chain> chains,
+            Listening listening,
+            Feeding feeding,
+            List<Aside> asides,
+            Patch patch,
+            List<JointRules.Checked> joints,
+            List<Missing> missing,
+            List<Plugging> unplugged) {}
+
+    /** The way that a proposal is, as far as one sees roughly and by itself. */
+    Way roughly(Proposal proposal) {
+        return way(
+                proposal,
+                proposal.joints(),
+                Expectation.of(proposal.joints(), proposal.patch(), wish.target(), settings));
+    }
+
+    /**
+     * The way that a proposal is.
+     *
+     * @param joints what comes of what it plugs
+     * @param expected what comes of all that is plugged then
+     */
+    Way way(Proposal proposal, List<JointRules.Checked> joints, Expectation expected) {
+        List<Chain> chains = proposal.chains();
+        List<Way.Strand> strands =
+                chains.stream().map(chain -> strand(chain, joints, expected)).toList();
+        Way.Monitoring monitoring = proposal.listening().monitoring(expected);
+        List<Aside> asides = Stream.concat(proposal.asides().stream(), proposal.feeding().loads(joints).stream())
+                .toList();
+        Scoring scoring = new Scoring(wish, stock, strands, joints, proposal.missing(), sourceChannels(chains));
         scoring.asides(monitoring, asides);
-        List<Plugging> unplugged = present.replugging().inTheWayOf(pluggings);
-        scoring.unplugged(unplugged, stock);
-        return new Made(
-                Optional.of(new Way(
-                        title(chains),
-                        strands,
-                        monitoring,
-                        asides,
-                        patch,
-                        joints,
-                        missing,
-                        unplugged,
-                        scoring.score(),
-                        scoring.reasons())),
-                Optional.empty());
+        scoring.unplugged(proposal.unplugged(), stock);
+        return new Way(
+                title(chains),
+                strands,
+                monitoring,
+                asides,
+                proposal.patch(),
+                joints,
+                expected.turns(),
+                proposal.missing(),
+                proposal.unplugged(),
+                scoring.score(),
+                scoring.reasons());
     }
 
     /** Whether what comes last before a recorder has a control that takes its level down. */
@@ -103,7 +153,8 @@ final class WayMaker {
                 .allMatch(chain -> chain.hops().stream()
                         .filter(hop -> !hop.from().shape().isDigital())
                         .map(hop -> stock.device(hop.from().device()))
-                        .anyMatch(GainWalk::canBeTurnedDown));
+                        .anyMatch(device -> device.controls().stream()
+                                .anyMatch(control -> control.kind().isVolume())));
     }
 
     /** How many channels the sources give, headphones left out where there is another output. */
@@ -127,7 +178,7 @@ final class WayMaker {
 
     // --- strands -----------------------------------------------------------------------------------------------
 
-    private Way.Strand strand(Chain chain, List<JointRules.Checked> joints) {
+    private Way.Strand strand(Chain chain, List<JointRules.Checked> joints, Expectation expected) {
         List<String> stations =
                 new ArrayList<>(List.of(chain.hops().get(0).from().device()));
         List<List<String>> leads = new ArrayList<>();
@@ -139,16 +190,16 @@ final class WayMaker {
                     .toList());
             breaks += breaks(hop);
         }
-        Optional<Predicting.Predicted> predicted = new Predicting(stock, joints).of(chain);
+        Track track = Track.of(chain, stock);
+        String recorder = chain.last().device();
         return new Way.Strand(
                 stations,
                 leads,
                 channels(chain, joints),
                 breaks,
                 specialLeads(chain),
-                Track.of(chain, stock),
-                predicted.map(Predicting.Predicted::prediction),
-                predicted.map(Predicting.Predicted::entry));
+                track,
+                expected.of(stations.get(0), recorder, track));
     }
 
     /** USB leads are meant to differ at their ends; adapters too. */

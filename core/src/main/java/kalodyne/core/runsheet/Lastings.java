@@ -108,7 +108,7 @@ final class Lastings {
                         rig.name(load.port().item()),
                         Print.prefixed(load.drawnAmperes(), "A") + " drawn of "
                                 + Print.prefixed(load.mostAmperes(), "A"),
-                        load.drawnAmperes() <= load.mostAmperes())));
+                        load.isFed())));
         return all;
     }
 }

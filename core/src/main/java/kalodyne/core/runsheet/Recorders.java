@@ -21,6 +21,8 @@ import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Trace;
+import kalodyne.core.rig.Monitoring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.route.Captured;
 import kalodyne.core.route.Track;
 
@@ -61,9 +63,9 @@ final class Recorders {
     }
 
     Captured captured(String recorder) {
-        Set<String> played = rig.players();
-        boolean isDirect = rig.heard().stream().anyMatch(trace -> played.contains(rig.source(trace)))
-                || senders(recorder).stream().anyMatch(this::canBeHeardDirectly);
+        List<String> heardOn = rig.headphones().isEmpty() ? rig.loud() : rig.headphones();
+        boolean isDirect =
+                Monitoring.of(rig.joints(), rig.patch(), Settings.NONE).isDirect(Set.copyOf(heardOn));
         return new Captured(
                 recorder,
                 lines.get(recorder),

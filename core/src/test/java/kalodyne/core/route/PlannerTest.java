@@ -15,6 +15,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import kalodyne.core.studio.Studio;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -75,7 +76,7 @@ class PlannerTest {
             S7  | mic-usb phone-digital usb-c-c host-adapter-charging usb-a-c | mic-usb > phone-digital | | straight 2
             S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c power-bank | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket, A USB lead, A to C
             S8b | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | interface-1 hub-charging 1
-            S9  | mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 trs-trs xlr-trs | mic-dynamic-low > mixer-small | | preamp-xlr 1
+            S9  | mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 trs-trs xlr-trs | mic-dynamic-low > mixer-small | | preamp-xlr 1
             S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | interface-2 1 + interface-2 1
             S11 | synth-digital interface-4 laptop-combo ts-ts*2 trs-trs*2 usb-a-c | synth-digital > laptop-combo | KEEP | interface-4 2
             S11b | synth-digital interface-4 laptop-combo ts-ts*2 usb-a-c | synth-digital > laptop-combo | KEEP | interface-4 2
@@ -89,7 +90,7 @@ class PlannerTest {
             S3b | modular-output-module mixer-rack laptop-combo 35-ts-635*2 ts-ts*2 trs-trs*2 | modular-output-module > laptop-combo | KEEP | get-interface-2 2; get C Two-input interface, bus powered, A USB lead, A to C
             S7b | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | host-adapter-charging 2; charging
             S7c | mic-usb phone-digital usb-c-c | mic-usb > phone-digital; charging; NOTHING | | straight 2; not charging
-            S9b | mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 | mic-dynamic-low > mixer-small; NOTHING | | straight 1
+            S9b | mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 | mic-dynamic-low > mixer-small; NOTHING | | straight 1
             S10b | mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | get-interface-2 1 + get-interface-2 1; get C Two-input interface, bus powered
             S11c | synth-analogue interface-4 laptop-combo ts-ts trs-trs usb-a-c di-passive xlr-xlr | synth-analogue > laptop-combo | | interface-4 1
             S12 | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | interface-2 1; speakers
@@ -110,14 +111,14 @@ class PlannerTest {
             S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | straight 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
             S16b | wireless-receiver phone-digital mini-mini mic-trs-trrs headset-adapter-usb | wireless-receiver > phone-digital | | headset-adapter-usb 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
             S17 | groovebox phone-ctia mini-mini headset-splitter-ctia | groovebox > phone-ctia | | straight 2; get A USB lead, C to C
-            S17b | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia | | straight 1
+            S17b | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; matters CHEAP | | straight 1
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | interface-2 1
             S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | straight 2
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | phono-preamp interface-rca 2
             S20b | turntable-preamp phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-preamp > laptop-combo | KEEP | interface-rca 2
             """)
     void the_best_way_is_told_first(String situation, String shelf, String wish, String stereo, String expected) {
-        Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish, stereo));
+        Plan plan = Shelf.planned(shelf, wish, stereo);
         String first = plan.ways().stream().findFirst().map(PlannerTest::told).orElse("nothing");
         assertThat(first + plan.impossible().map(words -> " !").orElse(""))
                 .as(situation)
@@ -189,14 +190,16 @@ class PlannerTest {
                             from(longer, next, Optional.of(in));
                         } else if (in.shape().isDigital() || ports.converts(in)) {
                             tried++;
-                            new WayMaker(
-                                            stock,
-                                            hops,
-                                            wish,
-                                            new Present(Wiring.NONE, List.of(), new Replugging(Wiring.NONE, stock)),
-                                            false)
-                                    .of(List.of(longer))
-                                    .way()
+                            WayMaker maker = new WayMaker(
+                                    stock,
+                                    hops,
+                                    wish,
+                                    new Present(Wiring.NONE, List.of(), new Replugging(Wiring.NONE, stock)),
+                                    Settings.NONE,
+                                    false);
+                            maker.of(List.of(longer))
+                                    .proposal()
+                                    .map(maker::roughly)
                                     .ifPresent(way -> best = Math.min(best, way.score()));
                         }
                     });
@@ -220,7 +223,7 @@ class PlannerTest {
             synth-analogue interface-2 laptop-combo usb-c-c | synth-analogue > laptop-combo; NOTHING | | With something more it works: by Two-input interface
             """)
     void what_is_impossible_is_said(String shelf, String wish, String stereo, String expected) {
-        Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish, stereo));
+        Plan plan = Shelf.planned(shelf, wish, stereo);
         if (expected == null) {
             // A phone's socket hears one channel; by something to get both sides are kept.
             assertThat(plan.ways().get(0).channels()).isEqualTo(2);
@@ -236,8 +239,8 @@ class PlannerTest {
     @CsvSource(delimiter = '|', textBlock = """
             drum-box-headphone interface-2 laptop-combo mini-2ts mini-mini usb-c-c trs-2ts 635-plug-35-socket trs-ts attenuator-phone | drum-box-headphone > laptop-combo | CLEAN | interface-2 2 |
             drum-box-headphone interface-2 laptop-combo mini-2ts mini-mini usb-c-c trs-2ts 635-plug-35-socket trs-ts attenuator-phone | drum-box-headphone > laptop-combo | FEW_BREAKS | straight 1 |
-            mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 xlr-trs xlr-socket-trs-plug | mic-dynamic-low > mixer-small | CLEAN | preamp-xlr 1 | XLR socket to 6.35 mm three-pole, balanced
-            mic-dynamic-low preamp-xlr mixer-small xlr-xlr*2 xlr-trs xlr-socket-trs-plug | mic-dynamic-low > mixer-small | ORDINARY_LEADS | preamp-xlr 1 | Adapter, XLR socket to 6.35 mm three-pole plug
+            mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 xlr-trs xlr-socket-trs-plug | mic-dynamic-low > mixer-small | CLEAN | preamp-xlr 1 | XLR socket to 6.35 mm three-pole, balanced
+            mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 xlr-trs xlr-socket-trs-plug | mic-dynamic-low > mixer-small | ORDINARY_LEADS | preamp-xlr 1 | Adapter, XLR socket to 6.35 mm three-pole plug
             """)
     void what_counts_most_decides(String shelf, String wish, String matters, String expected, String lead) {
         Plan plan = Shelf.of(shelf).plan(Shelf.wish(wish + "; matters " + matters, null));
@@ -276,7 +279,8 @@ class PlannerTest {
                         studio.devices(),
                         studio.leads(),
                         Catalogue.shipped(),
-                        studio.setups().get(0).wiring())
+                        studio.setups().get(0).wiring(),
+                        Settings.NONE)
                 .plan(wish, () -> false)
                 .ways()
                 .get(0);
@@ -306,7 +310,7 @@ class PlannerTest {
         Shelf shelf = Shelf.of(out.item() + " " + in.item() + " " + leads);
         Device one = shelf.devices().get(0);
         Device other = shelf.devices().get(1);
-        Obvious first = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
+        Obvious first = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE, Settings.NONE)
                 .obvious(
                         one,
                         one.socket(out.part()).orElseThrow(),
@@ -351,7 +355,7 @@ class PlannerTest {
         Shelf shelf = Shelf.of(
                 "synth-analogue drum-machine interface-4 interface-2 laptop-combo mixer-small ts-ts*3 trs-trs*2 usb-a-c usb-c-c");
         List<List<Way>> early = new ArrayList<>();
-        Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
+        Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE, Settings.NONE)
                 .plan(Shelf.wish(wish, null), () -> false, early::add);
         assertThat(early).hasSize(1);
         assertThat(early.get(0)).isNotEmpty();
@@ -365,7 +369,7 @@ class PlannerTest {
     void a_search_can_be_cancelled(int after) {
         Shelf shelf = Shelf.of("synth-analogue interface-2 laptop-combo mixer-small ts-ts trs-trs*2 usb-a-c");
         int[] asked = new int[1];
-        Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE)
+        Plan plan = new Planner(shelf.devices(), shelf.leads(), Catalogue.shipped(), Wiring.NONE, Settings.NONE)
                 .plan(Shelf.wish("synth-analogue > laptop-combo", null), () -> asked[0]++ >= after);
         assertThat(asked[0]).isLessThan(after + 10);
         assertThat(plan.ways().isEmpty()).isEqualTo(after == 0);

@@ -9,15 +9,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import kalodyne.core.catalogue.Catalogue;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
+import kalodyne.core.rig.Settings;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -32,20 +28,13 @@ class RandomShelvesTest {
         Random random = new Random(seed);
         int told = 0;
         for (int shelf = 0; shelf < SHELVES; shelf++) {
-            List<Device> devices = IntStream.range(0, 6 + random.nextInt(8))
-                    .mapToObj(i -> any(random, CATALOGUE.devices()).gear().withId("device-" + i))
-                    .toList();
-            List<Lead> leads = IntStream.range(0, 8 + random.nextInt(12))
-                    .mapToObj(i -> any(random, CATALOGUE.leads())
-                            .gear()
-                            .withId("lead-" + i)
-                            .withOwned(1 + random.nextInt(3)))
-                    .toList();
+            Shelf owned = RandomShelves.any(random);
             Wiring wiring = Wiring.NONE;
             for (int again = 0; again < 2; again++) {
-                Optional<Wish> wish = wish(random, devices);
+                Optional<Wish> wish = RandomShelves.wish(random, owned.devices());
                 if (wish.isPresent()) {
-                    Plan plan = new Planner(devices, leads, CATALOGUE, wiring).plan(wish.get(), () -> false);
+                    Plan plan = new Planner(owned.devices(), owned.leads(), CATALOGUE, wiring, Settings.NONE)
+                            .plan(wish.get(), () -> false);
                     assertThat(plan.ways().isEmpty() && plan.impossible().isEmpty())
                             .as("neither a way nor why there is none")
                             .isFalse();
@@ -71,47 +60,6 @@ class RandomShelvesTest {
                 new LinkedHashSet<>(wiring.unplugged(way.unplugged()).plugged());
         all.addAll(way.patch().pluggings());
         return all;
-    }
-
-    private static <T> T any(Random random, List<T> some) {
-        return some.get(random.nextInt(some.size()));
-    }
-
-    private static <E extends Enum<E>> E any(Random random, Class<E> kind) {
-        return any(random, List.of(kind.getEnumConstants()));
-    }
-
-    private static Optional<Wish> wish(Random random, List<Device> devices) {
-        List<Device> sources = devices.stream().filter(Planner::isSource).toList();
-        List<Device> recorders = devices.stream().filter(Planner::isRecorder).toList();
-        if (sources.isEmpty() || recorders.isEmpty()) {
-            return Optional.empty();
-        }
-        Set<String> played = new LinkedHashSet<>();
-        Stream.generate(() -> any(random, sources).id())
-                .limit(1 + random.nextInt(2))
-                .forEach(played::add);
-        List<String> speakers = devices.stream()
-                .filter(device -> device.kind() == DeviceKind.SPEAKER && random.nextBoolean())
-                .map(Device::id)
-                .toList();
-        Optional<String> headphones = devices.stream()
-                .filter(device -> device.kind() == DeviceKind.HEADPHONES)
-                .map(Device::id)
-                .findFirst();
-        return Optional.of(new Wish(
-                List.copyOf(played),
-                any(random, recorders).id(),
-                any(random, Stereo.class),
-                new Heard(headphones, speakers, any(random, Through.class)),
-                new Extras(
-                        random.nextBoolean(),
-                        random.nextBoolean(),
-                        Set.of(any(random, Also.class)),
-                        random.nextBoolean(),
-                        any(random, Budget.class)),
-                any(random, Matters.class),
-                any(random, Matters.class)));
     }
 
     private static void check(Wish wish, Way way, Wiring wiring) {

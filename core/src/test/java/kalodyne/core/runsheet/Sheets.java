@@ -21,8 +21,7 @@ final class Sheets {
 
     /** Of the way that is told first. */
     static SheetRig planned(String shelf, String wish, String stereo) {
-        Patch patch =
-                Shelf.of(shelf).plan(Shelf.wish(wish, stereo)).ways().get(0).patch();
+        Patch patch = Shelf.planned(shelf, wish, stereo).ways().get(0).patch();
         return rig(patch, Intention.USUAL);
     }
 }

@@ -19,6 +19,7 @@ import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.SignalLevels;
 
 /** Puts flows together, point by point. Levels in dBu, gains in dB; NaN where there is none. */
 public final class Flows {
@@ -55,7 +56,8 @@ public final class Flows {
 
     /** Without a control: −1. */
     public int sound(String player, double peak, double average, double floor, double ceiling, int knob) {
-        Sound sound = new Sound(player, new Level(peak), new Level(average), level(floor), Gain.NONE);
+        Sound sound =
+                Sound.played(player, new SignalLevels(new Level(peak), new Level(average), level(floor)), Gain.NONE);
         return add(new Point(
                 "p" + points.size(),
                 player,

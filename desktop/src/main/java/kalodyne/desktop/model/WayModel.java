@@ -123,7 +123,12 @@ public final class WayModel {
     private Planner planner() {
         List<Device> devices = studio.studio().devices();
         List<Lead> leads = studio.studio().leads();
-        return new Planner(devices, leads, Catalogue.shipped(), studio.setup().wiring());
+        return new Planner(
+                devices,
+                leads,
+                Catalogue.shipped(),
+                studio.setup().wiring(),
+                studio.setup().settings());
     }
 
     /** The choice stays with the studio; all that is looked for from one opening on is one step to take back. */

@@ -6,10 +6,14 @@ import java.util.Optional;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.PowerSource;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Current;
+import kalodyne.core.units.Print;
 
 /**
  * What hangs on a port that gives bus power.
@@ -17,8 +21,28 @@ import kalodyne.core.units.Current;
  * @param port which
  * @param drawnAmperes by all that hangs on it, 0 or more
  * @param mostAmperes that it gives
+ * @param living marks of the devices on it that usually run on nothing else
  */
-public record BusLoad(Spot port, double drawnAmperes, double mostAmperes) {
+public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<String> living) {
+    public BusLoad {
+        living = List.copyOf(living);
+    }
+
+    /** Whether it gives enough; what usually runs on something else does not fail. */
+    public boolean isFed() {
+        return drawnAmperes <= mostAmperes || living.isEmpty();
+    }
+
+    /** "Interface draws 340 mA; Laptop, USB 1 gives 900 mA". */
+    public String words(Patch patch) {
+        List<String> fed =
+                living.stream().map(id -> patch.devices().get(id).name()).toList();
+        Device giving = patch.devices().get(port.item());
+        return String.join(" and ", fed) + (fed.size() == 1 ? " draws " : " draw ")
+                + Print.prefixed(drawnAmperes, "A") + "; " + giving.name() + ", "
+                + giving.socket(port.part()).orElseThrow().name() + " gives " + Print.prefixed(mostAmperes, "A");
+    }
+
     /** Of all ports of something that hangs together, those that feed something. */
     public static List<BusLoad> of(JointRules.Checked joint) {
         return joint.reading().stream()
@@ -39,7 +63,21 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes) {
                                         .filter(entry -> entry.getValue() == Carries.POWER)
                                         .mapToDouble(entry -> -amperes(reading, port, entry.getKey()))
                                         .sum(),
-                                most)));
+                                most,
+                                living(patch, reading))));
+    }
+
+    private static List<String> living(Patch patch, JointReading reading) {
+        return reading.atRest().keySet().stream()
+                .filter(spot -> patch.socket(spot)
+                        .filter(socket -> socket.has(PowerKind.BUS, PowerRole.NEEDS))
+                        .isPresent())
+                .map(Spot::item)
+                .distinct()
+                .filter(id -> patch.devices().get(id).powering().stream()
+                        .limit(1)
+                        .allMatch(powering -> powering.source() == PowerSource.BUS))
+                .toList();
     }
 
     private static double amperes(JointReading reading, Spot port, Contact contact) {

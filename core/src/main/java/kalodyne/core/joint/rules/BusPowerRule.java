@@ -7,7 +7,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
-import kalodyne.core.gear.PowerSource;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
 
@@ -19,13 +18,14 @@ final class BusPowerRule implements JointRule {
     }
 
     private static Stream<Finding> check(Joint joint, Spot port) {
-        Optional<BusLoad> load = BusLoad.at(joint.patch(), joint.reading(), port)
-                .filter(each -> each.drawnAmperes() > each.mostAmperes());
-        Optional<Spot> fed = joint.spots()
-                .filter(spot -> joint.has(spot, PowerKind.BUS, PowerRole.NEEDS))
-                .filter(spot -> livesOnBus(joint, spot))
+        Optional<BusLoad> load =
+                BusLoad.at(joint.patch(), joint.reading(), port).filter(each -> !each.isFed());
+        Optional<Spot> fed = load.stream()
+                .flatMap(each -> joint.spots()
+                        .filter(spot -> joint.has(spot, PowerKind.BUS, PowerRole.NEEDS))
+                        .filter(spot -> each.living().contains(spot.item())))
                 .findFirst();
-        if (load.isEmpty() || fed.isEmpty()) {
+        if (fed.isEmpty()) {
             return Stream.empty();
         }
         double drawn = load.get().drawnAmperes();
@@ -39,13 +39,5 @@ final class BusPowerRule implements JointRule {
                         + " gives " + Print.prefixed(load.get().mostAmperes(), "A")
                         + ": its lamp blinks, or it falls out in mid-take.",
                 "Use a hub or adapter that is fed by a charger or power bank, or the device's own supply");
-    }
-
-    /** What usually runs on something else does not fail. */
-    private static boolean livesOnBus(Joint joint, Spot spot) {
-        return joint.device(spot).powering().stream()
-                .findFirst()
-                .filter(powering -> powering.source() != PowerSource.BUS)
-                .isEmpty();
     }
 }

@@ -7,8 +7,6 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.gear.Fact;
-import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Earthing;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.JointCircuit;
@@ -23,11 +21,6 @@ final class HumRule implements JointRule {
 
     private static final double LOUD_DB = 40;
 
-    /** Where nothing is known of the source, by its kind; common practice. */
-    private static final Level USUAL_LINE = new Level(-8);
-
-    private static final Level USUAL_SMALL = new Level(-50);
-
     @Override
     public Stream<Finding> check(Joint joint) {
         return joint.hearings().flatMap(hearing -> check(joint, hearing));
@@ -41,7 +34,10 @@ final class HumRule implements JointRule {
         if (way.isEmpty() || hum.compareTo(Level.SILENCE) == 0) {
             return Stream.empty();
         }
-        Level signal = average(joint, way.get()).plus(way.get().atMiddle());
+        Level signal = joint.source(way.get().from().socket())
+                .levels()
+                .average()
+                .plus(way.get().atMiddle());
         double room = signal.above(hum).db();
         if (room >= QUIET_DB) {
             return Stream.empty();
@@ -66,14 +62,5 @@ final class HumRule implements JointRule {
                 isBalanced
                         ? "Put both on one outlet"
                         : "Use a balanced lead, an isolator, batteries, or one outlet for both; never lift a mains earth");
-    }
-
-    private static Level average(Joint joint, Transfer way) {
-        SignalKind kind = joint.socket(way.from().socket()).signal();
-        boolean isSmall = kind == SignalKind.MIC || kind == SignalKind.PHONO;
-        return joint.socket(way.from().socket())
-                .facts()
-                .quantity(Fact.AVERAGE_LEVEL)
-                .orElse(isSmall ? USUAL_SMALL : USUAL_LINE);
     }
 }

@@ -9,7 +9,6 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.Socket;
@@ -19,9 +18,9 @@ import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.LeadPath;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
-import kalodyne.core.units.Level;
 
 /** What is plugged together, with what was read from it: what rules look at. */
 record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
@@ -79,13 +78,9 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
         return best(sounding).filter(transfer -> !transfer.isLost()).isPresent();
     }
 
-    /** The loudest that a socket gives, open-circuit, where anything is known of it. */
-    Optional<Level> loudest(Spot spot) {
-        return socket(spot)
-                .facts()
-                .quantity(Fact.LOUDEST_PEAK)
-                .or(() -> socket(spot).facts().quantity(Fact.MAXIMUM_LEVEL))
-                .or(() -> socket(spot).facts().quantity(Fact.NOMINAL_LEVEL));
+    /** How loud it is at an output. */
+    SourceLevel source(Spot spot) {
+        return SourceLevel.of(device(spot), socket(spot));
     }
 
     /** Whether something could be harmed by phantom power from here, whether that is on or not. */

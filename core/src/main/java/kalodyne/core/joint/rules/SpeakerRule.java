@@ -6,14 +6,12 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Level;
 
 /** An amplifier's output for loudspeakers in anything else: volts and amperes that break inputs. */
 final class SpeakerRule implements JointRule {
-    /** Where nothing is known of the amplifier: some 20 W into 8 Ω. */
-    private static final Level USUAL = new Level(24);
-
     @Override
     public Stream<Finding> check(Joint joint) {
         return joint.circuit().soundings().stream()
@@ -26,7 +24,8 @@ final class SpeakerRule implements JointRule {
 
     private static Stream<Finding> found(Joint joint, Transfer way) {
         Sounding sounding = way.from();
-        Level level = joint.loudest(sounding.socket()).orElse(USUAL).plus(way.atMiddle());
+        SourceLevel source = joint.source(sounding.socket());
+        Level level = source.most().orElse(source.levels().peak()).plus(way.atMiddle());
         return Joint.found(
                 "caution.speaker-into-input",
                 Severity.HARM,

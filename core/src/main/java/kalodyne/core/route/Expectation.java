@@ -1,0 +1,103 @@
+package kalodyne.core.route;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import kalodyne.core.gain.Advised;
+import kalodyne.core.gain.End;
+import kalodyne.core.gain.Flow;
+import kalodyne.core.gain.FlowLevels;
+import kalodyne.core.gain.GainAdviser;
+import kalodyne.core.gain.Point;
+import kalodyne.core.gain.Turn;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.rig.Monitoring;
+import kalodyne.core.rig.Rig;
+import kalodyne.core.rig.Settings;
+import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
+
+/** What comes of a way once it is plugged and every control stands as advised: the same rig, advice and lines as in Levels. */
+final class Expectation {
+    private final Flow flow;
+    private final Advised advised;
+    private final FlowLevels levels;
+    private final Monitoring monitoring;
+
+    private Expectation(Flow flow, Advised advised, Monitoring monitoring) {
+        this.flow = flow;
+        this.advised = advised;
+        this.levels = FlowLevels.of(advised.followedOn(flow));
+        this.monitoring = monitoring;
+    }
+
+    /**
+     * Of all that is plugged then.
+     *
+     * @param target what it is to be recorded by; of a mixer that records nothing, what it gathers counts
+     */
+    static Expectation of(List<Checked> joints, Patch patch, String target, Settings settings) {
+        Flow flow = Rig.recordedBehind(target, joints, patch, settings).flow();
+        return new Expectation(
+                flow, GainAdviser.advise(flow, settings.wanted()), Monitoring.of(joints, patch, settings));
+    }
+
+    /** Where the controls should stand. */
+    List<Turn> turns() {
+        return advised.turns();
+    }
+
+    /** Whether what is recorded is heard without going through the computer. */
+    boolean isDirect(Set<String> heardOn) {
+        return monitoring.isDirect(heardOn);
+    }
+
+    /** What is recorded of a source, on the hottest of its tracks; empty where it sends data, or does not arrive. */
+    Optional<Prediction> of(String source, String recorder, Track track) {
+        return flow.runs().stream()
+                .filter(run -> isOf(run, source, recorder, track))
+                .map(this::prediction)
+                .max(Comparator.comparing(Prediction::peak));
+    }
+
+    private boolean isOf(Flow.Run run, String source, String recorder, Track track) {
+        End end = flow.ends().get(run.end());
+        Point first = flow.points().get(run.source());
+        String converting = flow.points().get(end.point()).station();
+        return end.kind() == End.Kind.TRACK
+                && first.station().equals(source)
+                && converting.equals(track.sender().orElse(recorder))
+                && !converting.equals(source)
+                && (track.channels().isEmpty()
+                        || track.channels().stream()
+                                .anyMatch(channel -> end.name().equals("track " + channel)));
+    }
+
+    private double fadersAdd(Flow.Run run) {
+        return run.points().stream()
+                .map(point -> flow.points().get(point).knob())
+                .filter(OptionalInt::isPresent)
+                .map(knob -> advised.turns().get(knob.getAsInt()).advised())
+                .distinct()
+                .filter(knob -> knob.kind().isVolume())
+                .mapToDouble(knob -> Math.max(0, knob.gain().db()))
+                .sum();
+    }
+
+    private Prediction prediction(Flow.Run run) {
+        End end = flow.ends().get(run.end());
+        double over = run.points().stream()
+                .flatMap(point -> levels.headroom(point).stream())
+                .mapToDouble(Gain::db)
+                .min()
+                .orElse(0);
+        return new Prediction(
+                new DigitalLevel(end.onScale(levels.peak(end.point()))),
+                new DigitalLevel(end.onScale(levels.floor(end.point()))),
+                Math.max(0, -over),
+                fadersAdd(run));
+    }
+}

@@ -1,0 +1,88 @@
+package kalodyne.core.route;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Lead;
+
+/** Shelves and wishes by chance. */
+public final class RandomShelves {
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+
+    private RandomShelves() {}
+
+    /** Some gear and leads of the catalogue. */
+    public static Shelf any(Random random) {
+        List<Device> devices = IntStream.range(0, 6 + random.nextInt(8))
+                .mapToObj(i -> any(random, CATALOGUE.devices()).gear().withId("device-" + i))
+                .toList();
+        List<Lead> leads = IntStream.range(0, 8 + random.nextInt(12))
+                .mapToObj(i -> any(random, CATALOGUE.leads())
+                        .gear()
+                        .withId("lead-" + i)
+                        .withOwned(1 + random.nextInt(3)))
+                .toList();
+        return new Shelf(devices, leads);
+    }
+
+    private static <T> T any(Random random, List<T> some) {
+        return some.get(random.nextInt(some.size()));
+    }
+
+    private static <E extends Enum<E>> E any(Random random, Class<E> kind) {
+        return any(random, List.of(kind.getEnumConstants()));
+    }
+
+    /** An interface and a laptop with the usual leads, and a few other things: most of what is wished of it can be had. */
+    public static Shelf usual(Random random) {
+        Shelf usual = Shelf.of(
+                "interface-4 laptop-combo usb-a-c ts-ts*4 trs-trs*2 xlr-xlr*2 xlr-trs mini-2ts mini-mini rca-rca"
+                        + " headphones-80 speakers-powered");
+        Shelf more = any(random);
+        List<Device> devices = Stream.concat(
+                        usual.devices().stream(), more.devices().stream().limit(4))
+                .toList();
+        return new Shelf(devices, usual.leads());
+    }
+
+    /** Something that could be wished of it; empty where nothing on it sounds, or nothing records. */
+    public static Optional<Wish> wish(Random random, List<Device> devices) {
+        List<Device> sources = devices.stream().filter(Planner::isSource).toList();
+        List<Device> recorders = devices.stream().filter(Planner::isRecorder).toList();
+        if (sources.isEmpty() || recorders.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> played = new LinkedHashSet<>();
+        Stream.generate(() -> any(random, sources).id())
+                .limit(1 + random.nextInt(2))
+                .forEach(played::add);
+        List<String> speakers = devices.stream()
+                .filter(device -> device.kind() == DeviceKind.SPEAKER && random.nextBoolean())
+                .map(Device::id)
+                .toList();
+        Optional<String> headphones = devices.stream()
+                .filter(device -> device.kind() == DeviceKind.HEADPHONES)
+                .map(Device::id)
+                .findFirst();
+        return Optional.of(new Wish(
+                List.copyOf(played),
+                any(random, recorders).id(),
+                any(random, Stereo.class),
+                new Heard(headphones, speakers, any(random, Through.class)),
+                new Extras(
+                        random.nextBoolean(),
+                        random.nextBoolean(),
+                        Set.of(any(random, Also.class)),
+                        random.nextBoolean(),
+                        any(random, Budget.class)),
+                any(random, Matters.class),
+                any(random, Matters.class)));
+    }
+}
