@@ -199,6 +199,15 @@ public class GainBenchmark {
     }
 
     private static End end(int point, String name) {
-        return new End(point, name, End.Kind.TRACK, new Level(18), -12, -6, End.Line.PEAK, OptionalInt.of(24));
+        return new End(
+                point,
+                name,
+                OptionalInt.empty(),
+                End.Kind.TRACK,
+                new Level(18),
+                -12,
+                -6,
+                End.Line.PEAK,
+                OptionalInt.of(24));
     }
 }

@@ -8,7 +8,12 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** The rooms of the core and what each may know, as docs/architecture.md tells. */
@@ -115,5 +120,20 @@ class ArchitectureTest {
                 .should()
                 .callMethod(Math.class, "log10", double.class)
                 .check(CORE);
+    }
+
+    /** The way back from decibels has one place too: powers of ten look like any other in the classes, not in the sources. */
+    @Test
+    void decibels_become_ratios_in_units_only() throws IOException {
+        Pattern fromDecibels = Pattern.compile("Math\\.pow\\(10, .*/ (10|20)\\)");
+        try (Stream<Path> sources = Files.walk(Path.of("src/main/java/kalodyne/core"))) {
+            List<Path> others = sources.filter(file -> file.toString().endsWith(".java"))
+                    .filter(file -> !file.getParent().endsWith("units"))
+                    .toList();
+            assertThat(others).hasSizeGreaterThan(500);
+            for (Path file : others) {
+                assertThat(Files.readString(file)).as(file.toString()).doesNotContainPattern(fromDecibels);
+            }
+        }
     }
 }

@@ -4,11 +4,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.job.Jobs.Listener;
+import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.MainWindow;
 
@@ -32,21 +35,45 @@ final class StudioOpener implements MainWindow.Opener {
             run(
                     "Opening " + file.getFileName(),
                     "This studio could not be opened",
-                    () -> OpenedStudio.named(file, clock));
+                    () -> OpenedStudio.named(file, clock),
+                    () -> {});
         }
     }
 
     @Override
     public void openDemo(boolean afresh) {
-        Path file = demoFile(demoFolder);
-        if (afresh && file.toAbsolutePath().normalize().equals(studio.file())) {
+        Path file = demoFile(demoFolder).toAbsolutePath().normalize();
+        boolean isShown = afresh && file.equals(studio.file());
+        if (isShown) {
             // It is about to be written anew, and nobody else may hold it meanwhile.
             studio.letGo();
         }
         run(
                 "Making the demonstration studio",
                 "The demonstration studio could not be made",
-                () -> OpenedStudio.named(demoFile(demoFolder, afresh), clock));
+                () -> OpenedStudio.named(demoFile(demoFolder, afresh), clock),
+                isShown ? () -> takeBack(file) : () -> {});
+    }
+
+    /** Opens again what was let go for something that came to nothing; what was said of that stays. */
+    private void takeBack(Path file) {
+        Optional<Notice> said = studio.noticeProperty().get();
+        jobs.run("Opening " + file.getFileName(), progress -> OpenedStudio.named(file, clock), new Listener<>() {
+            @Override
+            public void delivered(OpenedStudio again) {
+                show(new OpenedStudio(again.studio(), said.or(again::notice)));
+            }
+
+            @Override
+            public void failed(Exception failure) {
+                // It can still be looked at; the first failure was told.
+            }
+
+            @Override
+            public void stopped() {
+                takeBack(file);
+            }
+        });
     }
 
     /** Shows a studio that is open; closes the present one. */
@@ -65,8 +92,14 @@ final class StudioOpener implements MainWindow.Opener {
         return Files.exists(file) && !afresh ? file : Boathouse.build(folder);
     }
 
-    private void run(String title, String ifNot, Callable<OpenedStudio> open) {
-        jobs.run(title, progress -> open.call(), new Jobs.Listener<OpenedStudio>() {
+    /**
+     * Opens something.
+     *
+     * @param ifNot what to say where that fails
+     * @param otherwise what to do then, or when somebody stops it
+     */
+    private void run(String title, String ifNot, Callable<OpenedStudio> open, Runnable otherwise) {
+        jobs.run(title, progress -> open.call(), new Listener<OpenedStudio>() {
             @Override
             public void delivered(OpenedStudio opened) {
                 show(opened);
@@ -78,11 +111,12 @@ final class StudioOpener implements MainWindow.Opener {
                         ? failure.getMessage()
                         : demoFolder + " cannot be written. Free some space, or set KALODYNE_HOME to another folder.";
                 studio.notice(ifNot, text);
+                otherwise.run();
             }
 
             @Override
             public void stopped() {
-                // Nothing was opened: the present studio is still there.
+                otherwise.run();
             }
         });
     }

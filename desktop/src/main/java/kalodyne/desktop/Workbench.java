@@ -64,6 +64,9 @@ public final class Workbench implements AutoCloseable {
     public Workbench(Path dataFolder, OpenedStudio opened) {
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
+        jobs.onBriefFailure(failure -> studio.notice(
+                "This could not be worked out",
+                "Something went wrong inside Kalodyne. What you have is kept as it is."));
         this.takes = new TakesModel(studio, jobs, clock);
         this.sheet = new SheetModel(studio, clock, System::nanoTime);
         this.paper = new PaperModel(studio, sheet, clock);

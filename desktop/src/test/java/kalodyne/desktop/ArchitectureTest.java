@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -65,6 +66,12 @@ class ArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAPackage(others)
                 .check(all);
+    }
+
+    /** Windows too are tested where a decimal comma and a dotless i would show what depends on the locale. */
+    @Test
+    void windows_are_tested_under_another_locale() {
+        assertThat(Locale.getDefault().getCountry()).isEqualTo("TR");
     }
 
     /** What was imported is the whole program: a rule over nothing would always hold. */

@@ -308,7 +308,7 @@ final class Demands {
         for (int e = 0; e < aims.length; e++) {
             double power = 0;
             for (Noise noise : noises.get(e)) {
-                power += Math.pow(10, (noise.db() - levels[noise.unknown()]) / 10);
+                power += new Gain(noise.db() - levels[noise.unknown()]).powerRatio();
             }
             cost += (power > 0 ? Gain.ofPowerRatio(power).db() : 0) + missed(e, off(e, levels));
         }

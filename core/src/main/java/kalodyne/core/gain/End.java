@@ -9,6 +9,7 @@ import kalodyne.core.units.Level;
  *
  * @param point index of the point
  * @param name "track 3", "Headphones, left ear"
+ * @param number of a track as its recorder counts; empty for ears, and where tracks have no numbers
  * @param kind which of both
  * @param zero the level at which its scale reads 0: that of full scale, or of 0 dB SPL
  * @param low lower edge of where the aimed line should lie on that scale, in dB
@@ -16,7 +17,16 @@ import kalodyne.core.units.Level;
  * @param line which line is aimed
  * @param bits per sample of a track
  */
-public record End(int point, String name, Kind kind, Level zero, double low, double high, Line line, OptionalInt bits) {
+public record End(
+        int point,
+        String name,
+        OptionalInt number,
+        Kind kind,
+        Level zero,
+        double low,
+        double high,
+        Line line,
+        OptionalInt bits) {
     public End {
         if (!(low < high)) {
             throw new IllegalArgumentException("an aim must rise, got " + low + " to " + high);
@@ -36,12 +46,17 @@ public record End(int point, String name, Kind kind, Level zero, double low, dou
     }
 
     public End withAim(double newLow, double newHigh, Line newLine) {
-        return new End(point, name, kind, zero, newLow, newHigh, newLine, bits);
+        return new End(point, name, number, kind, zero, newLow, newHigh, newLine, bits);
+    }
+
+    /** A track with its number: "track 3". */
+    public End numbered(int newNumber) {
+        return new End(point, "track " + newNumber, OptionalInt.of(newNumber), kind, zero, low, high, line, bits);
     }
 
     /** The same at another point. */
     public End at(int newPoint) {
-        return new End(newPoint, name, kind, zero, low, high, line, bits);
+        return new End(newPoint, name, number, kind, zero, low, high, line, bits);
     }
 
     public double middle() {

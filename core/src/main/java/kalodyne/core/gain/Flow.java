@@ -191,15 +191,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         }
         List<End> its = ends.stream()
                 .filter(end -> head(group, end.point()) == head)
-                .map(end -> new End(
-                        now[end.point()],
-                        end.name(),
-                        end.kind(),
-                        end.zero(),
-                        end.low(),
-                        end.high(),
-                        end.line(),
-                        end.bits()))
+                .map(end -> end.at(now[end.point()]))
                 .toList();
         return new Flow(some, theirs, its);
     }

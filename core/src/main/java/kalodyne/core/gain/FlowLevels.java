@@ -295,7 +295,7 @@ public final class FlowLevels {
 
     private static double with(double floor, int bits) {
         double rounding = DigitalLevel.quantisingNoise(bits).dbfs();
-        return Gain.ofPowerRatio(Math.pow(10, floor / 10) + Math.pow(10, rounding / 10))
+        return Gain.ofPowerRatio(new Gain(floor).powerRatio() + new Gain(rounding).powerRatio())
                 .db();
     }
 
@@ -304,7 +304,7 @@ public final class FlowLevels {
             return floor;
         }
         double rounding = DigitalLevel.quantisingNoise(end.bits().getAsInt()).dbfs();
-        double power = Math.pow(10, floor / 10) - Math.pow(10, rounding / 10);
+        double power = new Gain(floor).powerRatio() - new Gain(rounding).powerRatio();
         return power > 0 ? Gain.ofPowerRatio(power).db() : floor;
     }
 

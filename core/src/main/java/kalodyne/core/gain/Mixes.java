@@ -191,6 +191,6 @@ final class Mixes {
     }
 
     static double ratio(double db) {
-        return Math.pow(10, db / 20);
+        return new Gain(db).ratio();
     }
 }

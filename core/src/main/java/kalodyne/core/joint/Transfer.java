@@ -100,8 +100,10 @@ public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Compl
     }
 
     private double crossing(int low, int high, double edge) {
-        double share = (edge - values.get(low).db())
-                / (values.get(high).db() - values.get(low).db());
+        double from = values.get(low).db();
+        double to = values.get(high).db();
+        // Where nothing at all passes at one of both there is no slope: it is there.
+        double share = Double.isInfinite(from) ? 1 : Double.isInfinite(to) ? 0 : (edge - from) / (to - from);
         return hertz.get(low) * Math.pow(hertz.get(high) / hertz.get(low), share);
     }
 
@@ -114,8 +116,6 @@ public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Compl
         for (int i = highest; i < hertz.size(); i++) {
             highest = values.get(i).magnitude() > values.get(highest).magnitude() ? i : highest;
         }
-        return new Resonance(
-                hertz.get(highest),
-                new Gain(values.get(highest).db() - atMiddle().db()));
+        return new Resonance(hertz.get(highest), new Gain(values.get(highest).db()).minus(atMiddle()));
     }
 }

@@ -147,6 +147,7 @@ final class DescribedFlow {
         return new End(
                 TRACK,
                 converter.track(),
+                OptionalInt.empty(),
                 End.Kind.TRACK,
                 converter.fullScale(),
                 run.aim().low().dbfs(),

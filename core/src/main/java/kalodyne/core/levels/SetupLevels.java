@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gain.Advised;
+import kalodyne.core.gain.End;
 import kalodyne.core.gain.Flow;
 import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gain.GainAdviser;
@@ -99,6 +100,31 @@ public final class SetupLevels {
     /** Their names by the keys that takes know them by. */
     public Map<String, String> runNames() {
         return traces.stream().collect(Collectors.toMap(Trace::key, Trace::name, (one, other) -> one));
+    }
+
+    /** What is recorded on each track of a device, from the first on; empty names where nothing is. */
+    public List<String> playedOn(String recorder) {
+        List<String> names = new ArrayList<>();
+        for (Trace trace : traces) {
+            End end = rig.flow().ends().get(trace.path().end());
+            boolean isThere = rig.flow().points().get(end.point()).station().equals(recorder);
+            if (isThere && end.number().isPresent()) {
+                int track = end.number().getAsInt();
+                while (names.size() < track) {
+                    names.add("");
+                }
+                names.set(track - 1, rig.played(trace.path()));
+            }
+        }
+        return names;
+    }
+
+    /** The device that makes numbers of a run; empty where it is only heard. */
+    public Optional<String> recorder(String key) {
+        return trace(key)
+                .map(trace -> rig.flow().ends().get(trace.path().end()))
+                .filter(end -> end.kind() == End.Kind.TRACK)
+                .map(end -> rig.flow().points().get(end.point()).station());
     }
 
     public Optional<Trace> trace(String key) {

@@ -1,5 +1,7 @@
 package kalodyne.core.listening;
 
+import kalodyne.core.units.Gain;
+
 /**
  * How long ears bear a level, by published limits. Levels are taken as A-weighted, which for music differs by a decibel or two.
  * All figures are from memory of the documents named.
@@ -26,7 +28,7 @@ public final class Exposure {
 
     /** Hours a week at a level until the allowance of ITU-T H.870 is used up: equal energy, 3 dB for half the time. */
     public static double hoursAWeek(double db) {
-        return WEEKLY_HOURS * Math.pow(10, (WEEKLY_DB - db) / 10);
+        return WEEKLY_HOURS * new Gain(WEEKLY_DB - db).powerRatio();
     }
 
     /** Hours a day at a level by NIOSH 98-126. */

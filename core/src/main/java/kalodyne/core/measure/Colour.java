@@ -42,7 +42,7 @@ public final class Colour {
         for (int band = LOWEST_BAND; band <= HIGHEST_BAND; band++) {
             strongest = Math.max(strongest, all.density(from(band), to(band)));
         }
-        double least = strongest * Math.pow(10, -UNDER_STRONGEST_DB / 10);
+        double least = strongest * new Gain(-UNDER_STRONGEST_DB).powerRatio();
         for (int band = LOWEST_BAND; band <= HIGHEST_BAND; band++) {
             double from = from(band);
             double to = to(band);

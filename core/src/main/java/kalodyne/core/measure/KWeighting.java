@@ -1,5 +1,7 @@
 package kalodyne.core.measure;
 
+import kalodyne.core.units.Gain;
+
 /**
  * The weighting before loudness is measured (ITU-R BS.1770-5, Annex 1): a shelf that raises treble by 4 dB, as a head does,
  * and a high-pass. The standard gives its coefficients at 48 kHz; at other rates the same analogue filters are transformed
@@ -7,7 +9,7 @@ package kalodyne.core.measure;
  */
 final class KWeighting {
     private static final double SHELF_HZ = 1681.974450955533;
-    private static final double SHELF_RATIO = Math.pow(10, 3.999843853973347 / 20);
+    private static final double SHELF_RATIO = new Gain(3.999843853973347).ratio();
     private static final double SHELF_MIDDLE = Math.pow(SHELF_RATIO, 0.4996667741545416);
     private static final double SHELF_Q = 0.7071752369554196;
     private static final double HIGH_PASS_HZ = 38.13547087602444;

@@ -307,8 +307,16 @@ final class DeviceDrafts {
         draft.clippingAt(Optional.of(
                         ceiling.filter(each -> each.compareTo(fullScale) < 0).orElse(fullScale)))
                 .noisy(Level.SILENCE, noise.at(fullScale).withUncorrelated(rounding))
-                .ending(AimSchool.EVEN.on(
-                        new End(0, "", End.Kind.TRACK, fullScale, -1, 0, End.Line.PEAK, OptionalInt.of(bits))));
+                .ending(AimSchool.EVEN.on(new End(
+                        0,
+                        "",
+                        OptionalInt.empty(),
+                        End.Kind.TRACK,
+                        fullScale,
+                        -1,
+                        0,
+                        End.Line.PEAK,
+                        OptionalInt.of(bits))));
     }
 
     /** Names the tracks as the computer counts them; what a mixer sends as data without saying how gets a usual converter. */
@@ -353,9 +361,7 @@ final class DeviceDrafts {
     }
 
     private static void name(Draft draft, int number) {
-        End end = draft.end().orElseThrow();
-        draft.ending(
-                new End(0, "track " + number, end.kind(), end.zero(), end.low(), end.high(), end.line(), end.bits()));
+        draft.ending(draft.end().orElseThrow().numbered(number));
     }
 
     /** Of "3–4" the 3; 0 where channels have no numbers. */

@@ -82,6 +82,15 @@ final class Listening {
     }
 
     private static End ears(String name, Level zero) {
-        return new End(0, name, End.Kind.EARS, zero, LOW_DB_SPL, HIGH_DB_SPL, End.Line.AVERAGE, OptionalInt.empty());
+        return new End(
+                0,
+                name,
+                OptionalInt.empty(),
+                End.Kind.EARS,
+                zero,
+                LOW_DB_SPL,
+                HIGH_DB_SPL,
+                End.Line.AVERAGE,
+                OptionalInt.empty());
     }
 }

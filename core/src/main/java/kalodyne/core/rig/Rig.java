@@ -91,6 +91,11 @@ public record Rig(
 
     /** "Bass synth → track 3". */
     public String name(Flow.Run run) {
+        return played(run) + " → " + endName(run.end());
+    }
+
+    /** What is played in a run: "Drum box, left". */
+    public String played(Flow.Run run) {
         Point source = flow.points().get(run.source());
         String played = station(source);
         boolean isPlayback = source.sound().orElseThrow().isPlayback();
@@ -106,7 +111,7 @@ public record Rig(
         // Of one socket only the side matters: "Drum box, left".
         String label = isOneSocket ? source.label().replaceFirst(".*, ", "") : source.label();
         String which = isPlayback || outputs.size() > 1 ? ", " + label : "";
-        return played + which + " → " + endName(run.end());
+        return played + which;
     }
 
     /** With the device where several record. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Supplier;
 import kalodyne.core.gain.Advised;
 import kalodyne.core.gain.End;
 import kalodyne.core.gain.Flow;
@@ -25,9 +26,9 @@ final class Expectation {
     private final Flow flow;
     private final Advised advised;
     private final FlowLevels levels;
-    private final Monitoring monitoring;
+    private final Supplier<Monitoring> monitoring;
 
-    private Expectation(Flow flow, Advised advised, Monitoring monitoring) {
+    private Expectation(Flow flow, Advised advised, Supplier<Monitoring> monitoring) {
         this.flow = flow;
         this.advised = advised;
         this.levels = FlowLevels.of(advised.followedOn(flow));
@@ -42,7 +43,9 @@ final class Expectation {
     static Expectation of(List<Checked> joints, Patch patch, String target, Settings settings) {
         Flow flow = Rig.recordedBehind(target, joints, patch, settings).flow();
         return new Expectation(
-                flow, GainAdviser.advise(flow, settings.wanted()), Monitoring.of(joints, patch, settings));
+                flow,
+                GainAdviser.advise(flow, settings.wanted()),
+                () -> Monitoring.of(joints, patch, settings));
     }
 
     /** Where the controls should stand. */
@@ -50,9 +53,9 @@ final class Expectation {
         return advised.turns();
     }
 
-    /** Whether what is recorded is heard without going through the computer. */
+    /** Whether what is recorded is heard without going through the computer; so is what nobody listens to. */
     boolean isDirect(Set<String> heardOn) {
-        return monitoring.isDirect(heardOn);
+        return heardOn.isEmpty() || monitoring.get().isDirect(heardOn);
     }
 
     /** What is recorded of a source, on the hottest of its tracks; empty where it sends data, or does not arrive. */
@@ -73,7 +76,7 @@ final class Expectation {
                 && !converting.equals(source)
                 && (track.channels().isEmpty()
                         || track.channels().stream()
-                                .anyMatch(channel -> end.name().equals("track " + channel)));
+                                .anyMatch(channel -> end.number().equals(OptionalInt.of(channel))));
     }
 
     private double fadersAdd(Flow.Run run) {

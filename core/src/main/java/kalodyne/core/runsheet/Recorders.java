@@ -111,11 +111,10 @@ final class Recorders {
             String sender = key.get(1);
             String recorder = host(sender);
             List<Integer> channels = found.stream()
-                    .map(End::name)
-                    .filter(name -> name.matches("track [0-9]{1,4}"))
-                    .map(name -> Integer.valueOf(name.substring("track ".length())))
+                    .flatMapToInt(end -> end.number().stream())
                     .distinct()
                     .sorted()
+                    .boxed()
                     .toList();
             boolean isSent = !recorder.equals(sender);
             String words = found.stream().map(End::name).distinct().collect(Collectors.joining(" and "));

@@ -70,7 +70,7 @@ final class Keeper implements AutoCloseable {
                 waiting.subList(0, batch.size()).clear();
             }
             listener.accept(new Kept(file, ""));
-        } catch (SQLException | StudioTrouble e) {
+        } catch (SQLException | StudioTrouble | RuntimeException e) {
             // Whoever listens says so; it is tried again.
             LOG.info("could not write {}", file, e);
             drop();
@@ -105,6 +105,7 @@ final class Keeper implements AutoCloseable {
         try {
             if (!written.await(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS)) {
                 LOG.error("the studio was not written within {} s", LONGEST_WAIT_SECONDS);
+                listener.accept(new Kept(file, "it took longer than " + LONGEST_WAIT_SECONDS + " s"));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

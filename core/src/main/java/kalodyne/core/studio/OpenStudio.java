@@ -18,12 +18,17 @@ public final class OpenStudio implements AutoCloseable {
 
     private static final String AWAITED = "It is still being opened. Try again in a moment.";
 
+    private static final String CLOSED = "Another studio is being opened. Try again in a moment.";
+
     private final Path file;
     private final History history;
     private final Optional<Keeper> keeper;
     private final Optional<StudioLock> lock;
     private final String readOnlyBecause;
     private final String rescued;
+
+    /** Set once its file is let go. */
+    private volatile boolean isClosed;
 
     private OpenStudio(
             Path file,
@@ -80,11 +85,11 @@ public final class OpenStudio implements AutoCloseable {
 
     /** Why it can only be read, in a sentence or two; empty where it can be edited. */
     public String readOnlyBecause() {
-        return readOnlyBecause;
+        return isClosed && readOnlyBecause.isEmpty() ? CLOSED : readOnlyBecause;
     }
 
     public boolean isReadOnly() {
-        return !readOnlyBecause.isEmpty();
+        return !readOnlyBecause().isEmpty();
     }
 
     public boolean isAwaited() {
@@ -121,6 +126,10 @@ public final class OpenStudio implements AutoCloseable {
     /** Writes what is left to write and lets go of the file. */
     @Override
     public void close() {
+        if (isClosed) {
+            return;
+        }
+        isClosed = true;
         keeper.ifPresent(Keeper::close);
         lock.ifPresent(each -> {
             try {

@@ -43,12 +43,18 @@ public record Gain(double db) implements Comparable<Gain> {
         return Math.pow(10, db / 20);
     }
 
+    /** The ratio of powers; 0 where nothing passes. */
+    public double powerRatio() {
+        return Math.pow(10, db / 10);
+    }
+
     public Gain plus(Gain other) {
         return new Gain(db + other.db);
     }
 
+    /** By how much it is more than the other. Of two that let nothing pass: nothing. */
     public Gain minus(Gain other) {
-        return new Gain(db - other.db);
+        return db == other.db ? NONE : new Gain(db - other.db);
     }
 
     public Gain negated() {

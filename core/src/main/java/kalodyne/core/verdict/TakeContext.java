@@ -63,15 +63,15 @@ public record TakeContext(
                 List.of());
     }
 
-    /** The run of the next track of the same recorder, by the names of tracks: "track 4" after "track 3". */
+    /** The run of the next track of the same recorder. */
     private static Optional<LevelPlan> beside(SetupLevels levels, End end) {
         Flow flow = levels.levels().flow();
-        String next = next(end.name());
         return levels.traces().stream()
                 .filter(other -> {
                     End its = flow.ends().get(other.path().end());
                     return its.kind() == End.Kind.TRACK
-                            && its.name().equals(next)
+                            && its.number().isPresent()
+                            && its.number().getAsInt() - 1 == end.number().orElse(-1)
                             && station(flow, its).equals(station(flow, end));
                 })
                 .findFirst()
@@ -80,15 +80,6 @@ public record TakeContext(
 
     private static String station(Flow flow, End end) {
         return flow.points().get(end.point()).station();
-    }
-
-    private static String next(String track) {
-        int digits = track.length();
-        while (digits > 0 && Character.isDigit(track.charAt(digits - 1))) {
-            digits--;
-        }
-        boolean hasNumber = digits < track.length() && track.length() - digits < 9;
-        return hasNumber ? track.substring(0, digits) + (Integer.parseInt(track.substring(digits)) + 1) : "";
     }
 
     /** The same with another take to compare with. */

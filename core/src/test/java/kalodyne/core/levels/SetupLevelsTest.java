@@ -67,6 +67,23 @@ class SetupLevelsTest {
         return FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
     }
 
+    /** With two recorders each has tracks of its own, and their names come from what is plugged into each. */
+    @Test
+    void each_recorder_knows_what_is_played_on_its_tracks() {
+        SetupLevels levels = levels(
+                "mic-dynamic-voice.out xlr-xlr interface-2.mic-1; guitar-humbucker.out ts-ts interface-4.inst-1;"
+                        + " synth-analogue.out trs-trs interface-4.line-3",
+                Settings.NONE);
+        assertThat(levels.playedOn("interface-2")).containsExactly("Dynamic voice microphone");
+        assertThat(levels.playedOn("interface-4"))
+                .containsExactly("Electric guitar, humbuckers", "", "Analogue synth, mono output");
+        assertThat(levels.traces())
+                .allSatisfy(trace -> assertThat(levels.recorder(trace.key()))
+                        .get()
+                        .asString()
+                        .startsWith("interface-"));
+    }
+
     /** Followed, the advice has every track in its aim and clips nothing, in every situation and school. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """

@@ -20,6 +20,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
@@ -402,6 +403,38 @@ class StudioFileTest {
                 .last()
                 .satisfies(oldest -> assertThat(oldest).isAfter(today.minusMonths(12)));
         assertThat(StudioFile.read(backups.list().get(0).file())).isEqualTo(Studio.empty());
+    }
+
+    /** After its file was let go nothing may change in memory that is not kept. */
+    @Test
+    void a_closed_studio_is_only_read() throws IOException {
+        OpenStudio studio = open();
+        studio.history().edit("add a device", Studio.empty().with(device(1)));
+        assertThat(studio.isReadOnly()).isFalse();
+        studio.close();
+        assertThat(studio.isReadOnly()).isTrue();
+        assertThat(studio.readOnlyBecause()).contains("Try again in a moment");
+        assertThat(studio.studio().devices()).hasSize(1);
+    }
+
+    /** A mistake of ours while writing is told like a full disk: "all kept" must not be untrue. */
+    @Test
+    void tells_of_whatever_keeps_it_from_writing() {
+        List<Kept> kept = Collections.synchronizedList(new ArrayList<>());
+        try (Keeper keeper = new Keeper(file, List.of())) {
+            keeper.onKept(kept::add);
+            Item broken = new Item.OfDevice(null);
+            Change change = new Change(
+                    new Item.Key(Item.Kind.DEVICE, List.of("none")),
+                    Optional.empty(),
+                    Optional.of(new Placed(broken, 0)));
+            keeper.keep(new Commit(
+                    List.of(change), new Commit.Log.Made(1, Instant.EPOCH, "add a device", List.of(change))));
+            keeper.flush();
+        }
+        assertThat(kept)
+                .isNotEmpty()
+                .allSatisfy(each -> assertThat(each.isKept()).isFalse());
     }
 
     /** What cannot be written now is written as soon as it can be; nothing is lost and the editing goes on. */

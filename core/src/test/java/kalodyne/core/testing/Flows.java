@@ -91,6 +91,7 @@ public final class Flows {
         ends.add(new End(
                 point,
                 "track " + (ends.size() + 1),
+                OptionalInt.of(ends.size() + 1),
                 End.Kind.TRACK,
                 new Level(fullScale),
                 -12,

@@ -24,6 +24,7 @@ public final class Jobs implements AutoCloseable {
     });
     private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(this, "status", Status.IDLE);
     private int open;
+    private Consumer<Exception> briefFailed = failure -> {};
 
     /** Shared by all work that was handed in since the last cancelling; set to stop them. */
     private AtomicBoolean cancelled = new AtomicBoolean();
@@ -50,6 +51,11 @@ public final class Jobs implements AutoCloseable {
 
     public ReadOnlyObjectProperty<Status> statusProperty() {
         return status.getReadOnlyProperty();
+    }
+
+    /** Who tells that brief work failed, whose callers wait for nothing but its result. */
+    public void onBriefFailure(Consumer<Exception> listener) {
+        briefFailed = listener;
     }
 
     /** Whether nothing is running or waiting. */
@@ -88,8 +94,24 @@ public final class Jobs implements AutoCloseable {
             } catch (Exception e) {
                 LOG.info("{} failed", title, e);
                 finish(() -> listener.failed(e));
+            } catch (OutOfMemoryError e) {
+                LOG.error("{} failed", title, e);
+                finish(() -> listener.failed(new TooLarge(e)));
+            } catch (Error e) {
+                LOG.error("{} failed", title, e);
+                finish(() -> listener.failed(new IllegalStateException(e)));
+                throw e;
             }
         });
+    }
+
+    /** There is not enough memory for a piece of work. */
+    private static final class TooLarge extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        TooLarge(OutOfMemoryError cause) {
+            super("There is not enough memory for it. Close other programs, or try a shorter recording.", cause);
+        }
     }
 
     /** Runs work that is over before anybody would look for its progress. Call on the screen's thread. */
@@ -102,7 +124,7 @@ public final class Jobs implements AutoCloseable {
 
             @Override
             public void failed(Exception failure) {
-                // It is in the log; what was to be shown stays away.
+                briefFailed.accept(failure);
             }
 
             @Override

@@ -373,7 +373,7 @@ public final class LineupModel implements AutoCloseable {
                         String cut = written.clipped() == 0
                                 ? ""
                                 : " " + Print.counted(written.clipped(), "sample") + " were cut off at full scale.";
-                        studio.notice(
+                        studio.tell(
                                 target.getFileName() + " is written",
                                 "It is as long as the reference and keeps time with it. Its peak is "
                                         + DigitalLevel.ofPeak(written.peak()) + "." + cut

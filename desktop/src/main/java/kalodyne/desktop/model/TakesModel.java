@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.causes.Inquiry;
@@ -194,17 +195,32 @@ public final class TakesModel {
         return file.startsWith(folder) ? folder.relativize(file).toString().replace('\\', '/') : file.toString();
     }
 
-    /** Adds to the note of the take, if any, that has this recording. */
+    /** The run of the take, if any, of whatever setup, that has this recording. */
+    Optional<String> runOf(Path recording) {
+        return takesOf(recording).map(Take::run).findFirst();
+    }
+
+    private Stream<Take> takesOf(Path recording) {
+        return studio.studio().setups().stream()
+                .flatMap(setup -> setup.takes().stream())
+                .filter(take -> fileOf(take).toAbsolutePath().equals(recording.toAbsolutePath()));
+    }
+
+    /** Adds to the notes of the takes that have this recording, in whatever setup and of whatever run. */
     void noteCopy(Path recording, String words) {
-        selection().takes().stream()
-                .filter(take -> !isReadOnly() && fileOf(take).toAbsolutePath().equals(recording.toAbsolutePath()))
-                .findFirst()
-                .ifPresent(take -> noteCopy(take, words));
+        if (!isReadOnly()) {
+            takesOf(recording).toList().forEach(take -> noteCopy(take, words));
+        }
     }
 
     private void noteCopy(Take take, String words) {
         try {
-            note(take, take.note().isBlank() ? words : take.note() + "\n" + words);
+            Take noted = take.withNote(take.note().isBlank() ? words : take.note() + "\n" + words);
+            studio.studio().setups().stream()
+                    .filter(setup -> setup.takes().contains(take))
+                    .findFirst()
+                    .ifPresent(setup -> studio.change(
+                            null, "note on a take", studio.studio().with(setup.replacing(take, noted))));
         } catch (UnreadableQuantity full) {
             studio.notice("The note of " + take.name() + " is full", "What was done stands beside the copy.");
         }

@@ -27,7 +27,6 @@ import kalodyne.desktop.job.Jobs;
 /** The last clean-up of several recordings: what is wanted, what would come of it, and writing it. */
 public final class TidyModel {
     private static final Pattern NUMBER = Pattern.compile("([-+]?[0-9]{1,4}(?:\\.[0-9]{1,3})?) ?[A-Za-z]*");
-    private static final Pattern TRACK = Pattern.compile("(.+) → track ([0-9]{1,2})");
     private static final double LEAVE_SECONDS = 0.3;
     private static final int BEATS_OF_BAR = 4;
 
@@ -274,20 +273,15 @@ public final class TidyModel {
                 false);
     }
 
-    /** What is recorded on which track of the setup, from the first on. */
+    /** What is recorded on each track of the device that made the first of the files, else of the run that is looked at. */
     private List<String> channelNames() {
-        List<String> names = new ArrayList<>();
-        studio.levels().traces().forEach(trace -> {
-            Matcher matcher = TRACK.matcher(trace.name());
-            if (matcher.matches()) {
-                int track = Integer.parseInt(matcher.group(2));
-                while (names.size() < track) {
-                    names.add("");
-                }
-                names.set(track - 1, matcher.group(1));
-            }
-        });
-        return names;
+        Optional<String> ofFile = state().files().stream()
+                .flatMap(file -> takes.runOf(file).stream())
+                .findFirst();
+        return ofFile.or(() -> studio.reading().map(run -> run.plan().trace().key()))
+                .flatMap(run -> studio.levels().recorder(run))
+                .map(recorder -> studio.levels().playedOn(recorder))
+                .orElse(List.of());
     }
 
     private LevelAim level(Wanted wanted) {
@@ -401,11 +395,12 @@ public final class TidyModel {
                 .findFirst()
                 .map(each -> " They lie in " + each.target().getParent() + ".")
                 .orElse("");
-        studio.notice(
-                outcome.written().size() + " of " + Print.counted(wanted, "file") + " written",
-                outcome.failed().isEmpty()
-                        ? "What was done stands beside each, and in the notes of the takes." + where
-                        : String.join(" ", outcome.failed()));
+        String written = outcome.written().size() + " of " + Print.counted(wanted, "file") + " written";
+        if (outcome.failed().isEmpty()) {
+            studio.tell(written, "What was done stands beside each, and in the notes of the takes." + where);
+        } else {
+            studio.notice(written, String.join(" ", outcome.failed()));
+        }
     }
 
     private void note(List<Proposal> written) {

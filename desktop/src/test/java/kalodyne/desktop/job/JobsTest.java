@@ -75,6 +75,35 @@ class JobsTest {
         assertThat(heard).containsExactly("first gave 1", "second failed: no disk", "third gave 3");
     }
 
+    /** A recording too large for the memory must not be "being read" for ever. */
+    @Test
+    void tells_that_there_is_too_little_memory_and_goes_on() {
+        run("huge", progress -> {
+            throw new OutOfMemoryError("Java heap space");
+        });
+        run("next", progress -> 2);
+        rest();
+        assertThat(heard)
+                .containsExactly(
+                        "huge failed: There is not enough memory for it. Close other programs, or try a shorter recording.",
+                        "next gave 2");
+    }
+
+    @Test
+    void brief_work_that_fails_is_told_too() {
+        Desk.onScreen(() -> {
+            jobs.onBriefFailure(failure -> heard.add("told: " + failure.getMessage()));
+            jobs.runBriefly(
+                    progress -> {
+                        throw new IllegalStateException("no way");
+                    },
+                    result -> heard.add("delivered"));
+            return null;
+        });
+        rest();
+        assertThat(heard).containsExactly("told: no way");
+    }
+
     /** What was handed in before the cancelling stops, waiting work too; what comes after runs. */
     @Test
     void cancels_what_was_handed_in_so_far_and_nothing_later() throws InterruptedException {

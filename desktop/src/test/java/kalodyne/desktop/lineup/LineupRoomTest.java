@@ -13,12 +13,14 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 import kalodyne.desktop.model.LineupModel;
+import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -172,6 +174,8 @@ class LineupRoomTest {
         });
         Desk.until(() -> desk.shows("#notice-title"));
         assertThat(desk.text("#notice-title")).isEqualTo("copy.flac is written");
+        assertThat(desk.workbench().studio().noticeProperty().get().map(Notice::severity))
+                .contains(Severity.NOTE);
         try (SoundStream stream = SoundFiles.open(copy)) {
             assertThat(stream.header().seconds()).isCloseTo(50, within(1e-3));
             assertThat(stream.header().channels()).isEqualTo(2);

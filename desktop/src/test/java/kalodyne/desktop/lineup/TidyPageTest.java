@@ -10,11 +10,14 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.setup.Take;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 import kalodyne.core.tidy.Proposal;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.model.Notice;
+import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
@@ -77,6 +80,16 @@ class TidyPageTest {
     @Test
     void takes_are_matched_and_the_log_knows() throws IOException {
         assertThat(desk.text("#tidy-sentence")).isEqualTo("Clean up recordings, on copies");
+        // The notes go to the takes that have these recordings, whichever run is looked at.
+        StudioModel studio = desk.workbench().studio();
+        String bass = studio.setup().takes().get(1).run();
+        Desk.onScreen(() -> {
+            studio.runs().stream()
+                    .filter(run -> !run.key().equals(bass))
+                    .findFirst()
+                    .ifPresent(run -> studio.showRun(run.key()));
+            return null;
+        });
         add("bass-take-1.wav", "bass-take-2.wav");
         assertThat(desk.text("#tidy-sentence")).isEqualTo("Say what you want of all 2, then measure");
         choose("#tidy-level", TidyModel.Level.MATCH);
@@ -90,6 +103,7 @@ class TidyPageTest {
         desk.click("#tidy-write");
         Desk.until(() -> desk.shows("#notice-title"));
         assertThat(desk.text("#notice-title")).isEqualTo("2 of 2 files written");
+        assertThat(studio.noticeProperty().get().map(Notice::severity)).contains(Severity.NOTE);
         assertThat(folder.resolve("takes/bass-take-2 tidy.wav")).exists();
         assertThat(folder.resolve("takes/bass-take-2 tidy.wav.json")).exists();
         Take second = desk.workbench().studio().setup().takes().get(1);
