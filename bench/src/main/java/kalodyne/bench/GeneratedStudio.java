@@ -6,18 +6,18 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Intention;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Take;
 
 /** A studio far larger than anybody's: 500 devices, 2,000 leads, 10,000 takes of 20 runs. */
 public final class GeneratedStudio {

@@ -10,7 +10,7 @@ import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.LevelRules;
 import kalodyne.core.levels.LevelVerdict;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;

@@ -3,7 +3,7 @@ package kalodyne.bench;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import org.openjdk.jmh.annotations.Benchmark;

@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
-import kalodyne.core.catalogue.Catalogue;
-import kalodyne.core.catalogue.CatalogueWriter;
-import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.CatalogueWriter;
+import kalodyne.core.gear.catalogue.Profile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 

@@ -7,15 +7,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import kalodyne.core.exchange.AnyStudio;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.exchange.AnyStudio;
+import kalodyne.core.studio.setup.Setup;
 
 /**
  * The setup that a command is about, computed.

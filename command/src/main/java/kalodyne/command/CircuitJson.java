@@ -9,11 +9,11 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
-import kalodyne.core.circuit.Complex;
-import kalodyne.core.circuit.Probe;
-import kalodyne.core.circuit.SolvedNetlist;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.joint.circuit.Complex;
+import kalodyne.core.joint.circuit.Probe;
+import kalodyne.core.joint.circuit.SolvedNetlist;
 
 /** A solved circuit as JSON, after docs/formats/circuit.md. Other programs read it: fields are added, never changed. */
 final class CircuitJson {

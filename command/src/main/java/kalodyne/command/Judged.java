@@ -2,13 +2,13 @@ package kalodyne.command;
 
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.causes.Inquiry;
-import kalodyne.core.causes.Known;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.TakeSentence;
-import kalodyne.core.verdict.TakeContext;
-import kalodyne.core.verdict.TakeVerdict;
+import kalodyne.core.takes.causes.Inquiry;
+import kalodyne.core.takes.causes.Known;
+import kalodyne.core.takes.verdict.TakeContext;
+import kalodyne.core.takes.verdict.TakeVerdict;
 
 /**
  * A take with what is said of it.

@@ -5,17 +5,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import kalodyne.core.gain.Wanted;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.run.Run;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Take;
-import kalodyne.core.verdict.TakeContext;
+import kalodyne.core.levels.gain.Wanted;
+import kalodyne.core.levels.run.Run;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Take;
+import kalodyne.core.takes.verdict.TakeContext;
 
 /** The runs of a setup that takes are judged by. */
 final class TakesOfRuns {

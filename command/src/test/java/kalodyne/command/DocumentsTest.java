@@ -10,10 +10,10 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import kalodyne.core.exchange.StudioReader;
-import kalodyne.core.exchange.StudioTables;
-import kalodyne.core.json.JsonFormat;
-import kalodyne.core.setup.SetupReader;
+import kalodyne.core.files.json.JsonFormat;
+import kalodyne.core.studio.exchange.StudioReader;
+import kalodyne.core.studio.exchange.StudioTables;
+import kalodyne.core.studio.setup.SetupReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,7 +26,7 @@ class DocumentsTest {
     /** Each code of a finding stands once in its table, with its severity among those of the rule, and none that is not. */
     @ParameterizedTest
     @CsvSource({
-        "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/verdict, docs/formats/analyse.md, 9",
+        "core/src/main/java/kalodyne/core/takes core/src/main/java/kalodyne/core/takes/verdict, docs/formats/analyse.md, 9",
         "core/src/main/java/kalodyne/core/levels, docs/formats/levels.md, 9",
         "core/src/main/java/kalodyne/core/joint/rules, docs/formats/joint.md, 9",
         "core/src/main/java/kalodyne/core/runsheet, docs/formats/runsheet.md, 4"
@@ -94,7 +94,7 @@ class DocumentsTest {
         try {
             SetupReader.read(example.group(1), Path.of("example"));
             throw new AssertionError("the example leaves parts out");
-        } catch (kalodyne.core.json.UnreadableFile e) {
+        } catch (kalodyne.core.files.json.UnreadableFile e) {
             assertThat(e.problems())
                     .isNotEmpty()
                     .allMatch(problem -> problem.what().endsWith(" is missing."));

@@ -6,7 +6,7 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.util.concurrent.Callable;
 import kalodyne.command.Output;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.UnreadableFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 

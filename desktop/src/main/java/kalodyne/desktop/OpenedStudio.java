@@ -5,12 +5,12 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import kalodyne.core.exchange.StudioReader;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.exchange.StudioReader;
 import kalodyne.desktop.model.Notice;
 
 /**

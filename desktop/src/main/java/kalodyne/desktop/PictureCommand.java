@@ -12,7 +12,7 @@ import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kalodyne.command.Output;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.desktop.shell.Appearance.Look;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;

@@ -7,7 +7,7 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.job.Jobs.Listener;

@@ -7,17 +7,17 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.rig.Rig;
+import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.route.Wish;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.SetupReader;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.SetupReader;
 
 /** The studio "The Boathouse", with takes that are played and recorded here. */
 public final class Boathouse {

@@ -8,7 +8,7 @@ import java.util.Random;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.lineup.ClockedStream;
-import kalodyne.core.players.Player;
+import kalodyne.core.recording.players.Player;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;

@@ -6,9 +6,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import kalodyne.core.circuit.Circuit;
-import kalodyne.core.circuit.Element;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.joint.circuit.Circuit;
+import kalodyne.core.joint.circuit.Element;
 
 /** A circuit while it is being built: gives names that any simulator reads, and leaves out what is not worth a part. */
 final class Board {

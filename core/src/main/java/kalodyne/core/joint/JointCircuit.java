@@ -10,14 +10,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.circuit.Circuit;
-import kalodyne.core.circuit.Element.Drive;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
+import kalodyne.core.joint.circuit.Circuit;
+import kalodyne.core.joint.circuit.Element.Drive;
 import kalodyne.core.units.Gain;
 
 /**

@@ -2,11 +2,11 @@ package kalodyne.core.joint;
 
 import java.util.ArrayList;
 import java.util.List;
-import kalodyne.core.circuit.Circuit;
-import kalodyne.core.circuit.Element;
-import kalodyne.core.circuit.Netlist;
-import kalodyne.core.circuit.Network;
-import kalodyne.core.circuit.Probe;
+import kalodyne.core.joint.circuit.Circuit;
+import kalodyne.core.joint.circuit.Element;
+import kalodyne.core.joint.circuit.Netlist;
+import kalodyne.core.joint.circuit.Network;
+import kalodyne.core.joint.circuit.Probe;
 
 /**
  * A joint as a netlist that a general simulator runs as it is: its circuit for signals, with one of them driven, and beside it

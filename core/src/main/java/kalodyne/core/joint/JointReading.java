@@ -11,11 +11,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import kalodyne.core.circuit.Complex;
-import kalodyne.core.circuit.Network;
-import kalodyne.core.circuit.Solution;
-import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.joint.circuit.Complex;
+import kalodyne.core.joint.circuit.Network;
+import kalodyne.core.joint.circuit.Solution;
+import kalodyne.core.joint.circuit.UnsolvableCircuit;
 import kalodyne.core.units.Level;
 
 /**

@@ -1,7 +1,7 @@
 package kalodyne.core.joint;
 
-import kalodyne.core.circuit.Element.Drive;
 import kalodyne.core.gear.Carries;
+import kalodyne.core.joint.circuit.Element.Drive;
 import kalodyne.core.units.Gain;
 
 /** Puts a winding or a divider of a box between the two sockets that it joins. */

@@ -2,13 +2,13 @@ package kalodyne.core.joint;
 
 import java.util.List;
 import java.util.Set;
-import kalodyne.core.circuit.Element.Drive;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SocketPower;
+import kalodyne.core.joint.circuit.Element.Drive;
 import kalodyne.core.units.Current;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Voltage;

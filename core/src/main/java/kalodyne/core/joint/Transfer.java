@@ -3,7 +3,7 @@ package kalodyne.core.joint;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
-import kalodyne.core.circuit.Complex;
+import kalodyne.core.joint.circuit.Complex;
 import kalodyne.core.units.Gain;
 
 /**

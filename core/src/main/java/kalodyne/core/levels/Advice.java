@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Remedy;
-import kalodyne.core.gain.Advised;
-import kalodyne.core.gain.Hindrance;
-import kalodyne.core.gain.Turn;
+import kalodyne.core.levels.gain.Advised;
+import kalodyne.core.levels.gain.Hindrance;
+import kalodyne.core.levels.gain.Turn;
 
 /**
  * Where the controls along a run should stand.

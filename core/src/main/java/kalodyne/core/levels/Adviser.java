@@ -1,8 +1,8 @@
 package kalodyne.core.levels;
 
-import kalodyne.core.gain.GainAdviser;
-import kalodyne.core.gain.Wanted;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.gain.GainAdviser;
+import kalodyne.core.levels.gain.Wanted;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Gain;
 
 /** Finds where the controls along one run should stand. */

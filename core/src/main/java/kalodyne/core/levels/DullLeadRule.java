@@ -5,7 +5,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 

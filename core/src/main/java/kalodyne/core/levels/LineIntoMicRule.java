@@ -5,7 +5,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.InputKind;
+import kalodyne.core.levels.run.InputKind;
 import kalodyne.core.units.Level;
 
 /** The caution on a line or speaker level in a mic input, with the phantom power that may come back out of it. */

@@ -4,7 +4,7 @@ import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 

@@ -5,8 +5,8 @@ import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.Hindrance;
-import kalodyne.core.gain.Knob;
+import kalodyne.core.levels.gain.Hindrance;
+import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Print;
 
 /** Reports that no position of the controls does what is wanted, and what would. */

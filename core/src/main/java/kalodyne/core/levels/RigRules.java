@@ -6,15 +6,15 @@ import java.util.Set;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.Feed;
-import kalodyne.core.gain.FlowLevels;
-import kalodyne.core.gain.Knob;
-import kalodyne.core.gain.Point;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
-import kalodyne.core.rig.Doubt;
-import kalodyne.core.rig.Loop;
-import kalodyne.core.rig.Rig;
+import kalodyne.core.levels.gain.Feed;
+import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.gain.Knob;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.rig.Doubt;
+import kalodyne.core.levels.rig.Loop;
+import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.units.Print;
 
 /** What there is to say about a run as a part of all that is plugged. */

@@ -8,9 +8,9 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.Point;
 import kalodyne.core.gear.Device;
-import kalodyne.core.rig.Rig;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.rig.Rig;
 
 /** What is noticed on a run of what is plugged, as it is collected. */
 abstract class RunFindings {

@@ -5,12 +5,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import kalodyne.core.gain.Point;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.run.RunJoint;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.run.RunJoint;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 

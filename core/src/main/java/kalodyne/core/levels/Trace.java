@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import kalodyne.core.gain.End;
-import kalodyne.core.gain.Flow;
-import kalodyne.core.gain.Point;
-import kalodyne.core.rig.Rig;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Print;
 
 /**

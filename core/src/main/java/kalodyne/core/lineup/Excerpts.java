@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
-import kalodyne.core.takes.Progress;
 
 /** Stretches of a recording as one channel, held in memory. */
 final class Excerpts {

@@ -1,6 +1,6 @@
 package kalodyne.core.lineup;
 
-import kalodyne.core.measure.Windows;
+import kalodyne.core.sound.measure.Windows;
 
 /**
  * The weights by which a sample between samples is made of its neighbours: a sine cardinal faded by Kaiser's window, tabulated at many

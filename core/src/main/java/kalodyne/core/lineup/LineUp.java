@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 
 /** Finds where two recordings of the same sound belong to each other: from rough to fine. */
 public final class LineUp {

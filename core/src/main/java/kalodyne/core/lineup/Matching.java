@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 

@@ -3,10 +3,10 @@ package kalodyne.core.lineup;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 import kalodyne.core.sound.Usable;
-import kalodyne.core.takes.Progress;
 
 /**
  * A place of two recordings, held in memory, where both can be seen and heard together, however the one is moved against the other.

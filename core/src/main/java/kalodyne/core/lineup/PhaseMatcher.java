@@ -1,6 +1,6 @@
 package kalodyne.core.lineup;
 
-import kalodyne.core.measure.Windows;
+import kalodyne.core.sound.measure.Windows;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /**

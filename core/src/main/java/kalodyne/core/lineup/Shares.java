@@ -1,6 +1,6 @@
 package kalodyne.core.lineup;
 
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 
 /** A part of a long piece of work, told as a share of the whole. */
 final class Shares {

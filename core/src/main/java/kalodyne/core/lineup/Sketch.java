@@ -3,10 +3,10 @@ package kalodyne.core.lineup;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
-import kalodyne.core.takes.Progress;
 
 /**
  * What is kept of a recording to find it in another one: a hundred times a second, how much it swells in a few bands. Swelling is a ratio,

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 
 /** The sketches of both recordings, read side by side. */
 record Sketches(Sketch reference, Sketch other) {

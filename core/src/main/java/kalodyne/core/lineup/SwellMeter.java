@@ -1,8 +1,8 @@
 package kalodyne.core.lineup;
 
 import java.util.Arrays;
-import kalodyne.core.measure.Windows;
 import kalodyne.core.sound.Usable;
+import kalodyne.core.sound.measure.Windows;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /** Tells how much a recording swells, as its samples come by. */

@@ -3,11 +3,11 @@ package kalodyne.core.recording;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.Supplier;
-import kalodyne.core.gain.Sound;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.players.Player;
-import kalodyne.core.players.Round;
+import kalodyne.core.levels.gain.Sound;
+import kalodyne.core.recording.players.Player;
+import kalodyne.core.recording.players.Round;
 
 /**
  * An interface that is not there: it gives what a run is predicted to give, with a made-up player at its source. Turning a control while it

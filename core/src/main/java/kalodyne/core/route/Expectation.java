@@ -6,18 +6,18 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Supplier;
-import kalodyne.core.gain.Advised;
-import kalodyne.core.gain.End;
-import kalodyne.core.gain.Flow;
-import kalodyne.core.gain.FlowLevels;
-import kalodyne.core.gain.GainAdviser;
-import kalodyne.core.gain.Point;
-import kalodyne.core.gain.Turn;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.rig.Monitoring;
-import kalodyne.core.rig.Rig;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.gain.Advised;
+import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.gain.GainAdviser;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.Turn;
+import kalodyne.core.levels.rig.Monitoring;
+import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 
@@ -43,9 +43,7 @@ final class Expectation {
     static Expectation of(List<Checked> joints, Patch patch, String target, Settings settings) {
         Flow flow = Rig.recordedBehind(target, joints, patch, settings).flow();
         return new Expectation(
-                flow,
-                GainAdviser.advise(flow, settings.wanted()),
-                () -> Monitoring.of(joints, patch, settings));
+                flow, GainAdviser.advise(flow, settings.wanted()), () -> Monitoring.of(joints, patch, settings));
     }
 
     /** Where the controls should stand. */

@@ -8,16 +8,16 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.catalogue.Catalogue;
-import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
+import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.units.Print;
 
 /** Finds the ways to record what somebody wishes, with what is owned and, where that does not do, with little that is not. */

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.Turn;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.gain.Turn;
 
 /**
  * A way from sources to a recorder, computed.

@@ -15,7 +15,7 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 
 /** Makes a proposal of chains of hops: computes all of it together, and says what comes of it. */
 final class WayMaker {

@@ -3,7 +3,7 @@ package kalodyne.core.runsheet;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 
 /** Runs that were described by their numbers, without gear: what can be said of them without knowing what they are plugged with. */
 final class DescribedSteps implements SheetPart {

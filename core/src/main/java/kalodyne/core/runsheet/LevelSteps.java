@@ -9,14 +9,14 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.FlowLevels;
-import kalodyne.core.gain.Knob;
-import kalodyne.core.gain.Point;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
+import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.gain.Knob;
+import kalodyne.core.levels.gain.Point;
 import kalodyne.core.units.Print;
 
 /** Level setting station by station: where each knob should stand as advised, and what its meter should then show. */

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.Knob;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.levels.gain.Knob;
 
 /** Everything off and down before the first plug moves: speakers, headphones, gains, mutes. */
 final class Quietening implements SheetPart {

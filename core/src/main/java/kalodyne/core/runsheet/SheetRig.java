@@ -12,8 +12,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gain.End;
-import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
@@ -23,7 +21,9 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.run.Run;
 
 /** What a sheet is made from, and what of it many parts ask for; that is looked for once. */
 public final class SheetRig {

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import kalodyne.core.gear.Names;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 
 /**
  * One time that a run sheet was gone through, with the rig as it then was.

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 
 /**
  * How a rig stood at some time, as far as it was kept.

@@ -7,8 +7,8 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 
 /**
  * What a studio file holds.

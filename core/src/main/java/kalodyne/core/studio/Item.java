@@ -5,13 +5,13 @@ import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.route.Wish;
-import kalodyne.core.run.Run;
 import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.Sitting;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Take;
 
 /** What a studio is kept as: pieces small enough to be written at every edit. */
 public sealed interface Item {

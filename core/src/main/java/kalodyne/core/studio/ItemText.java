@@ -4,18 +4,18 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.List;
+import kalodyne.core.files.json.JsonFormat;
+import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Mapping;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.gear.file.GearMapping;
 import kalodyne.core.gear.file.GearWriter;
-import kalodyne.core.json.JsonFormat;
-import kalodyne.core.json.JsonPlace;
-import kalodyne.core.json.Mapping;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
-import kalodyne.core.setup.SettingsMapping;
-import kalodyne.core.setup.SetupMapping;
-import kalodyne.core.setup.SetupWriter;
-import kalodyne.core.setup.SheetMapping;
-import kalodyne.core.setup.WishMapping;
+import kalodyne.core.studio.setup.SettingsMapping;
+import kalodyne.core.studio.setup.SetupMapping;
+import kalodyne.core.studio.setup.SetupWriter;
+import kalodyne.core.studio.setup.SheetMapping;
+import kalodyne.core.studio.setup.WishMapping;
 
 /**
  * The bodies of items, as the studio file holds them: the same JSON as in an exported studio. One is made for many items, so

@@ -10,10 +10,10 @@ import java.util.Optional;
 import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Sitting;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Take;
 
 /**
  * A studio as a value and as placed items at once: says which items differ in another value, and which value comes of

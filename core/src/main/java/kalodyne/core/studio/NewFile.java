@@ -8,8 +8,8 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 
 /** Makes studio files. */
 final class NewFile {

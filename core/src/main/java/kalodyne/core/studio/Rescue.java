@@ -18,9 +18,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.json.UnreadableFile;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.Intention;
 
 /**

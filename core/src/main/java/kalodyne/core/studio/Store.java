@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.UnreadableFile;
 
 /** The tables of a studio file, over one connection that it owns. */
 final class Store implements AutoCloseable {

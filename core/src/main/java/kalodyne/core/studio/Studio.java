@@ -15,7 +15,7 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.runsheet.SpotWords;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.studio.setup.Setup;
 
 /**
  * All that somebody owns and how it is connected.

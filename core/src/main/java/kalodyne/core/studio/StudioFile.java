@@ -7,8 +7,8 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.Optional;
-import kalodyne.core.json.Problem;
-import kalodyne.core.json.UnreadableFile;
+import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.UnreadableFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

@@ -1,7 +1,7 @@
 package kalodyne.core.takes;
 
 import java.util.Optional;
-import kalodyne.core.measure.WaveShapes;
+import kalodyne.core.sound.measure.WaveShapes;
 
 /**
  * A level that the wave does not exceed, and where it is flat. Square waves are flat too, but at whatever height they are played;

@@ -1,9 +1,9 @@
 package kalodyne.core.takes;
 
 import java.util.OptionalDouble;
-import kalodyne.core.measure.ChannelEar;
-import kalodyne.core.measure.Heard;
 import kalodyne.core.sound.SoundHeader;
+import kalodyne.core.sound.measure.ChannelEar;
+import kalodyne.core.sound.measure.Heard;
 
 /** Measures one channel as its samples come by. */
 final class ChannelMeter {

@@ -3,7 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import kalodyne.core.measure.Heard;
+import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;

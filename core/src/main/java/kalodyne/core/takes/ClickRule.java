@@ -3,7 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Event;
+import kalodyne.core.sound.measure.Event;
 import kalodyne.core.units.Print;
 
 /** Reports clicks that belong to no note. */

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Event;
-import kalodyne.core.measure.Heard;
-import kalodyne.core.measure.LevelChange;
+import kalodyne.core.sound.measure.Event;
+import kalodyne.core.sound.measure.Heard;
+import kalodyne.core.sound.measure.LevelChange;
 
 /**
  * A place in a take that shows what was found.

@@ -8,7 +8,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.LevelChange;
+import kalodyne.core.sound.measure.LevelChange;
 import kalodyne.core.units.Print;
 
 /**

@@ -7,9 +7,9 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Pauses;
-import kalodyne.core.measure.Spectrum;
-import kalodyne.core.measure.Weighting;
+import kalodyne.core.sound.measure.Pauses;
+import kalodyne.core.sound.measure.Spectrum;
+import kalodyne.core.sound.measure.Weighting;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 

@@ -8,7 +8,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Hum;
+import kalodyne.core.sound.measure.Hum;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 

@@ -8,7 +8,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Pair;
+import kalodyne.core.sound.measure.Pair;
 import kalodyne.core.units.Print;
 
 /** Reports two channels that do not go together: one upside down, both the same, or lost where they are added up. */

@@ -7,7 +7,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.WaveShapes;
+import kalodyne.core.sound.measure.WaveShapes;
 import kalodyne.core.units.Print;
 
 /**

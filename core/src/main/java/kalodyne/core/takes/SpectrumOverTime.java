@@ -3,9 +3,10 @@ package kalodyne.core.takes;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
-import kalodyne.core.measure.BandPowers;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.measure.BandPowers;
 
 /** How loud each band of a take is over time, for drawing: of a part of it, the first channel or the mean of the first two. */
 public final class SpectrumOverTime {

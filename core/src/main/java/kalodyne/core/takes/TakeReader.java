@@ -7,13 +7,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
-import kalodyne.core.measure.ChannelEar;
-import kalodyne.core.measure.LoudnessMeter;
-import kalodyne.core.measure.Pair;
-import kalodyne.core.measure.PairMeter;
+import java.util.function.Consumer;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.SoundStream;
+import kalodyne.core.sound.measure.ChannelEar;
+import kalodyne.core.sound.measure.LoudnessMeter;
+import kalodyne.core.sound.measure.Pair;
+import kalodyne.core.sound.measure.PairMeter;
 
 /** Measures a take from beginning to end, in one pass. */
 public final class TakeReader {
@@ -22,6 +24,15 @@ public final class TakeReader {
 
     private static final int LOW_EFFECTS = 0x8;
     private static final int SIDES_AND_BACKS = 0x10 | 0x20 | 0x200 | 0x400;
+
+    /**
+     * What is known of a take of which a part was read.
+     *
+     * @param seconds how much that was
+     * @param samplePeak the largest sample in it, full scale is 1
+     * @param clippedSamples how many are cut off
+     */
+    public record SoFar(double seconds, double samplePeak, long clippedSamples) {}
 
     private final SoundStream stream;
     private final List<ChannelMeter> channels = new ArrayList<>();
@@ -49,9 +60,18 @@ public final class TakeReader {
      * @throws CancellationException where the progress asked to stop
      */
     public static TakeReport read(Path file, Progress progress) throws IOException {
+        return read(file, progress, soFar -> {});
+    }
+
+    /**
+     * The same.
+     *
+     * @param heard hears now and then what is known already
+     */
+    public static TakeReport read(Path file, Progress progress, Consumer<SoFar> heard) throws IOException {
         long sizeBefore = size(file);
         try (SoundStream stream = SoundFiles.open(file)) {
-            TakeReport take = new TakeReader(stream).measure(file, progress);
+            TakeReport take = new TakeReader(stream).measure(file, progress, heard);
             return size(file) > sizeBefore ? take.with(TakeRules.withGrowing(take)) : take;
         }
     }
@@ -65,13 +85,13 @@ public final class TakeReader {
         }
     }
 
-    private TakeReport measure(Path file, Progress progress) throws IOException {
+    private TakeReport measure(Path file, Progress progress, Consumer<SoFar> heard) throws IOException {
         long expected = Math.max(1, stream.header().frames());
         long done = 0;
         for (int count = stream.next(); count > 0; count = stream.next()) {
             accept(stream.samples(), count);
             done += count;
-            progress.heard(soFar(done));
+            heard.accept(soFar(done));
             if (!progress.report(Math.min(1, (double) done / expected))) {
                 throw new CancellationException("Reading " + file.getFileName() + " was stopped.");
             }
@@ -83,14 +103,14 @@ public final class TakeReader {
         return measured.with(TakeRules.check(measured));
     }
 
-    private Progress.SoFar soFar(long frames) {
+    private SoFar soFar(long frames) {
         double peak = 0;
         long clipped = 0;
         for (ChannelMeter channel : channels) {
             peak = Math.max(peak, channel.peak());
             clipped += channel.clippedSamples();
         }
-        return new Progress.SoFar((double) frames / stream.header().sampleRateHz(), peak, clipped);
+        return new SoFar((double) frames / stream.header().sampleRateHz(), peak, clipped);
     }
 
     private void accept(float[][] samples, int count) {

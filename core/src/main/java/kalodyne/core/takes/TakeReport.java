@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
-import kalodyne.core.measure.Hum;
-import kalodyne.core.measure.Loudness;
-import kalodyne.core.measure.Pair;
 import kalodyne.core.sound.SoundHeader;
+import kalodyne.core.sound.measure.Hum;
+import kalodyne.core.sound.measure.Loudness;
+import kalodyne.core.sound.measure.Pair;
 import kalodyne.core.units.DigitalLevel;
 
 /**

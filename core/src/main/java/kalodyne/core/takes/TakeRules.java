@@ -14,7 +14,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Heard;
+import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.units.DigitalLevel;
 
 /** All rules on a take by itself, whatever run it came from. */

@@ -3,6 +3,7 @@ package kalodyne.core.takes;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 

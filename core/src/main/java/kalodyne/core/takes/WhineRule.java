@@ -7,8 +7,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.measure.Pauses;
-import kalodyne.core.measure.Spectrum;
+import kalodyne.core.sound.measure.Pauses;
+import kalodyne.core.sound.measure.Spectrum;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.setup.Take;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.setup.Take;
 import kalodyne.core.testing.Tool;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
-import kalodyne.core.catalogue.Catalogue;
-import kalodyne.core.catalogue.Profile;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.Cures;
 import kalodyne.core.joint.rules.JointRules;

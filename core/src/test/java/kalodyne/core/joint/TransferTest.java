@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.Stream;
-import kalodyne.core.circuit.Complex;
 import kalodyne.core.gear.Carries;
+import kalodyne.core.joint.circuit.Complex;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 

@@ -7,10 +7,10 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
 
 /** Shelves and wishes by chance. */
 public final class RandomShelves {

@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
@@ -18,8 +17,9 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.units.Level;
 
 /** Gear of the catalogue by its ids: "ts-ts*2 interface-2"; "mic-dynamic-low@-60" for one that peaks at −60 dBu. */

@@ -12,7 +12,7 @@ import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.Progress.State;
 import kalodyne.core.runsheet.Tick.Outcome;
 import kalodyne.core.testing.Plugged;

@@ -5,8 +5,8 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.rig.Rig;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.route.Shelf;
 
 /** Sheets of rigs, in a line. */

@@ -4,8 +4,8 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.catalogue.Catalogue;
 
 /**
  * A program that edits a studio as fast as it can until it is killed. Prints the number of every edit that it was told is

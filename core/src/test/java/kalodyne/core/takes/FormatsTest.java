@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import kalodyne.core.files.Progress;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.testing.Tool;

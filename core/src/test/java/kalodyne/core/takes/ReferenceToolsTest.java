@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kalodyne.core.files.Progress;
 import kalodyne.core.testing.Tool;
 import kalodyne.core.units.DigitalLevel;
 import org.junit.jupiter.api.Test;

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.BeforeEach;

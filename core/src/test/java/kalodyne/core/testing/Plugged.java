@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import kalodyne.core.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
 import kalodyne.core.joint.Spot;

@@ -14,12 +14,12 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import kalodyne.core.circuit.Complex;
-import kalodyne.core.circuit.Netlist;
-import kalodyne.core.circuit.NetlistReader;
-import kalodyne.core.circuit.Network;
-import kalodyne.core.circuit.Solution;
-import kalodyne.core.circuit.UnsolvableCircuit;
+import kalodyne.core.joint.circuit.Complex;
+import kalodyne.core.joint.circuit.Netlist;
+import kalodyne.core.joint.circuit.NetlistReader;
+import kalodyne.core.joint.circuit.Network;
+import kalodyne.core.joint.circuit.Solution;
+import kalodyne.core.joint.circuit.UnsolvableCircuit;
 import org.junit.jupiter.api.Assumptions;
 
 /** The general circuit simulator ngspice, to compare with. Where it is not installed, tests that need it are skipped. */

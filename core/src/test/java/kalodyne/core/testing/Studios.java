@@ -5,8 +5,8 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 
 /** Studios in which something is plugged. */
 public final class Studios {

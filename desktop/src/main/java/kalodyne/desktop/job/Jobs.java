@@ -8,7 +8,7 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

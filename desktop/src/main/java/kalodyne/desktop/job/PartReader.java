@@ -7,7 +7,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 
 /** Reads parts of takes for drawing, aside from the screen; a newer wish ends the older one. */
 public final class PartReader {

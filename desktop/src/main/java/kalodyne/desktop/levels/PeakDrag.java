@@ -5,8 +5,8 @@ import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import kalodyne.core.gain.Knob;
 import kalodyne.core.gear.Control;
+import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Gain;
 
 /**

@@ -7,9 +7,9 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.core.gain.FlowLevels;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.units.Print;
 
 /** What is left between the loudest peak and the noise at the end of a run, and what is lost of it. */

@@ -8,8 +8,8 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.core.tidy.Proposal;
-import kalodyne.core.tidy.Tidy;
+import kalodyne.core.lineup.tidy.Proposal;
+import kalodyne.core.lineup.tidy.Tidy;
 import kalodyne.core.units.Print;
 
 /** What would be written, a row a copy, with what there is to know beneath; what cannot be written says why. */

@@ -12,7 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.log.Entry;
+import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.control.SeverityMark;
 
 /** An entry in the list: what and when, what came of it. */

@@ -6,7 +6,7 @@ import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
-import kalodyne.core.log.Entry;
+import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.Command;

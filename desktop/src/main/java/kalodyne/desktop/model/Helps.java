@@ -7,7 +7,7 @@ import javafx.application.Platform;
 import kalodyne.core.levels.LeastChange;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.rig.Settings;
+import kalodyne.core.levels.rig.Settings;
 
 /** Looks for what would help a run where no knob does, beside all other work: many rigs are computed for it. */
 final class Helps {

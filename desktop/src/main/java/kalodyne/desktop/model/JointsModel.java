@@ -16,8 +16,8 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.run.Run;
-import kalodyne.core.run.RunJoint;
+import kalodyne.core.levels.run.Run;
+import kalodyne.core.levels.run.RunJoint;
 import kalodyne.core.units.Print;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */

@@ -10,8 +10,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.shelf.Plausible;
-import kalodyne.core.shelf.SearchIndex;
+import kalodyne.core.gear.shelf.Plausible;
+import kalodyne.core.gear.shelf.SearchIndex;
 
 /**
  * What was worked out for each item of a list, so that an edit works out one item only.

@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.log.Entry;
-import kalodyne.core.log.Habits;
-import kalodyne.core.log.LogBook;
-import kalodyne.core.log.UnreadTakes;
 import kalodyne.core.runsheet.Recall;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.log.Entry;
+import kalodyne.core.studio.log.Habits;
+import kalodyne.core.studio.log.LogBook;
+import kalodyne.core.studio.log.UnreadTakes;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 
 /** The log: what is searched for in it, what is looked at, how that differs from now or from something else. */

@@ -14,7 +14,6 @@ import java.util.stream.Stream;
 import kalodyne.core.files.WholeFile;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
-import kalodyne.core.log.Entry;
 import kalodyne.core.paper.LabelSheet;
 import kalodyne.core.paper.LeadLabels;
 import kalodyne.core.paper.PaperSize;
@@ -24,7 +23,8 @@ import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.RecallSheet;
 import kalodyne.core.runsheet.Stand;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.studio.log.Entry;
+import kalodyne.core.studio.setup.Setup;
 
 /** What can be printed of the setup that is looked at. */
 public final class PaperModel {

@@ -8,9 +8,9 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.rig.Rig;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 
 /** The levels of what is plugged, as it is edited: of what an edit did not touch, nothing is computed again. */
 final class PluggedLevels {

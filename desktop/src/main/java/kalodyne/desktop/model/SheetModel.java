@@ -32,8 +32,8 @@ import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.runsheet.Tick.Outcome;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 
 /** The run sheet of the setup that is looked at, how far it is done, and every command on it. */
 public final class SheetModel {

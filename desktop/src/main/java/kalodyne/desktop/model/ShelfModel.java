@@ -26,8 +26,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
-import kalodyne.core.shelf.Plausible;
-import kalodyne.core.shelf.SearchText;
+import kalodyne.core.gear.shelf.Plausible;
+import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.units.UnreadableQuantity;
 

@@ -27,20 +27,20 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
-import kalodyne.core.gain.Knob;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Names;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.rig.Settings;
-import kalodyne.core.run.Run;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.levels.gain.Knob;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.Kept;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.PastUnreadable;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */

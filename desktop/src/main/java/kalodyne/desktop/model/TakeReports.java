@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.files.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.desktop.job.Jobs;
@@ -20,7 +20,7 @@ final class TakeReports {
     private final Map<Path, State> states = new HashMap<>();
 
     /** Null before anything is known. */
-    private Progress.SoFar soFar;
+    private TakeReader.SoFar soFar;
 
     /** How far a file that is not measured has come. */
     enum State {
@@ -69,7 +69,7 @@ final class TakeReports {
     }
 
     /** What is known of the file that is being read. */
-    Optional<Progress.SoFar> soFar(Path file) {
+    Optional<TakeReader.SoFar> soFar(Path file) {
         return state(file) == State.READING ? Optional.ofNullable(soFar) : Optional.empty();
     }
 
@@ -89,7 +89,7 @@ final class TakeReports {
         FirstNumbers first = new FirstNumbers(file);
         jobs.run(
                 "Reading " + file.getFileName(),
-                progress -> measure(file, first.beside(progress)),
+                progress -> measure(file, progress, first::hear),
                 new Jobs.Listener<Measured>() {
                     @Override
                     public void delivered(Measured result) {
@@ -123,24 +123,14 @@ final class TakeReports {
             this.file = file;
         }
 
-        Progress beside(Progress progress) {
-            return new Progress() {
-                @Override
-                public boolean report(double done) {
-                    return progress.report(done);
-                }
-
-                @Override
-                public void heard(SoFar heard) {
-                    if (System.nanoTime() - told > EVERY_NANOS) {
-                        told = System.nanoTime();
-                        Platform.runLater(() -> tell(heard));
-                    }
-                }
-            };
+        void hear(TakeReader.SoFar heard) {
+            if (System.nanoTime() - told > EVERY_NANOS) {
+                told = System.nanoTime();
+                Platform.runLater(() -> tell(heard));
+            }
         }
 
-        private void tell(Progress.SoFar heard) {
+        private void tell(TakeReader.SoFar heard) {
             if (state(file) == State.READING) {
                 soFar = heard;
                 progressed.run();
@@ -148,8 +138,8 @@ final class TakeReports {
         }
     }
 
-    private static Measured measure(Path file, Progress progress) throws IOException {
-        TakeReport report = TakeReader.read(file, progress);
+    private static Measured measure(Path file, Progress progress, Consumer<TakeReader.SoFar> heard) throws IOException {
+        TakeReport report = TakeReader.read(file, progress, heard);
         return new Measured(
                 report, Files.size(file), Files.getLastModifiedTime(file).toMillis());
     }

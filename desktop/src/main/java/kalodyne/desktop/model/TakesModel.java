@@ -11,22 +11,22 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.causes.Inquiry;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
-import kalodyne.core.log.Judging;
-import kalodyne.core.setup.Judged;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.log.Judging;
+import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.Evidence;
-import kalodyne.core.takes.Progress;
+import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.TakeSentence;
+import kalodyne.core.takes.causes.Inquiry;
+import kalodyne.core.takes.verdict.TakeContext;
+import kalodyne.core.takes.verdict.TakeVerdict;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
-import kalodyne.core.verdict.TakeContext;
-import kalodyne.core.verdict.TakeVerdict;
 import kalodyne.desktop.job.Jobs;
 
 /** The takes of the run that is looked at, the one that is selected, what was measured in it and what it says. */
@@ -378,7 +378,7 @@ public final class TakesModel {
     }
 
     private String waiting(Path file) {
-        Optional<Progress.SoFar> soFar = reports.soFar(file);
+        Optional<TakeReader.SoFar> soFar = reports.soFar(file);
         if (soFar.isPresent()) {
             return " is being read: peak " + DigitalLevel.ofPeak(soFar.get().samplePeak()) + " in the first "
                     + Print.moment(soFar.get().seconds());

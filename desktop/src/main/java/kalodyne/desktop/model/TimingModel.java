@@ -6,11 +6,11 @@ import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import kalodyne.core.files.Progress;
 import kalodyne.core.sums.Clocks;
 import kalodyne.core.sums.Latency;
-import kalodyne.core.takes.Progress;
-import kalodyne.core.timing.BeatFit;
-import kalodyne.core.timing.RoundTrip;
+import kalodyne.core.takes.timing.BeatFit;
+import kalodyne.core.takes.timing.RoundTrip;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.job.Jobs;
 

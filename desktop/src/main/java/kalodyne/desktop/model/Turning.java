@@ -7,8 +7,8 @@ import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 
 /** Puts controls of a setup somewhere: knobs to a position, switches to the one of their positions that is nearest. */
 final class Turning {

@@ -7,12 +7,12 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import javafx.application.Platform;
-import kalodyne.core.catalogue.Catalogue;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.route.Matters;
@@ -21,7 +21,7 @@ import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
-import kalodyne.core.setup.Setup;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 
 /** Finds ways to record what somebody wishes, beside what is plugged already, and makes one of them what is plugged. */

@@ -15,12 +15,12 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import kalodyne.core.catalogue.Catalogue;
-import kalodyne.core.catalogue.Profile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.shelf.SearchIndex;
-import kalodyne.core.shelf.SearchText;
+import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
+import kalodyne.core.gear.shelf.SearchIndex;
+import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.model.ShelfModel;
 

@@ -6,8 +6,8 @@ import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
-import kalodyne.core.shelf.PlugFace;
-import kalodyne.core.shelf.PlugShape;
+import kalodyne.core.gear.shelf.PlugFace;
+import kalodyne.core.gear.shelf.PlugShape;
 import kalodyne.desktop.control.PaintedRegion;
 
 /** A lead in a list: the first end at the left, the others at the right, all to one scale. */

@@ -13,9 +13,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Form;
-import kalodyne.core.shelf.PlugFinder;
-import kalodyne.core.shelf.PlugFinder.Answer;
-import kalodyne.core.shelf.PlugFinder.Question;
+import kalodyne.core.gear.shelf.PlugFinder;
+import kalodyne.core.gear.shelf.PlugFinder.Answer;
+import kalodyne.core.gear.shelf.PlugFinder.Question;
 import kalodyne.desktop.control.DownScroll;
 
 /** Tells which plug somebody has in the hand. */

@@ -3,13 +3,13 @@ package kalodyne.desktop.shell;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import kalodyne.core.exchange.Parcel;
-import kalodyne.core.exchange.ParcelWriter;
-import kalodyne.core.exchange.SetupTables;
 import kalodyne.core.paper.SetupPicture;
 import kalodyne.core.runsheet.PatchList;
-import kalodyne.core.setup.Setup;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.exchange.Parcel;
+import kalodyne.core.studio.exchange.ParcelWriter;
+import kalodyne.core.studio.exchange.SetupTables;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.model.StudioModel;
 
 /** Hands the setup that is looked at to somebody else: whole, as tables, as a picture. */

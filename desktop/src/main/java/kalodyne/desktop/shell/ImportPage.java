@@ -13,10 +13,10 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import kalodyne.core.exchange.ImportPlan;
-import kalodyne.core.exchange.ImportPlan.Effect;
-import kalodyne.core.exchange.ImportPlan.Line;
-import kalodyne.core.exchange.ImportPlan.Mode;
+import kalodyne.core.studio.exchange.ImportPlan;
+import kalodyne.core.studio.exchange.ImportPlan.Effect;
+import kalodyne.core.studio.exchange.ImportPlan.Line;
+import kalodyne.core.studio.exchange.ImportPlan.Mode;
 
 /** Shows what would come in, before it does. */
 final class ImportPage extends VBox {

@@ -12,8 +12,8 @@ import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
+import kalodyne.core.files.Progress;
 import kalodyne.core.files.WholeFile;
-import kalodyne.core.takes.Progress;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 

@@ -13,9 +13,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.core.run.Run;
-import kalodyne.core.setup.Setup;
-import kalodyne.core.setup.Starters;
+import kalodyne.core.levels.run.Run;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Starters;
 import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 

@@ -3,8 +3,8 @@ package kalodyne.desktop.shell;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import kalodyne.core.run.Run;
-import kalodyne.core.setup.Starters;
+import kalodyne.core.levels.run.Run;
+import kalodyne.core.studio.setup.Starters;
 import kalodyne.desktop.model.StudioModel;
 
 /** What an empty setup shows: the first thing to do. */

@@ -15,9 +15,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import kalodyne.core.causes.CauseTest;
-import kalodyne.core.causes.Inquiry;
-import kalodyne.core.causes.Suspect;
+import kalodyne.core.takes.causes.CauseTest;
+import kalodyne.core.takes.causes.Inquiry;
+import kalodyne.core.takes.causes.Suspect;
 import kalodyne.core.units.Print;
 
 /** What most likely makes the worst fault, and the one test that tells the likely causes apart soonest, with its answers to click. */

@@ -6,7 +6,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gain.End;
+import kalodyne.core.levels.gain.End;
 import kalodyne.core.takes.Ceiling;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.Evidence;

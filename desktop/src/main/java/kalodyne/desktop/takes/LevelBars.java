@@ -5,7 +5,7 @@ import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import kalodyne.core.gain.End;
+import kalodyne.core.levels.gain.End;
 import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;

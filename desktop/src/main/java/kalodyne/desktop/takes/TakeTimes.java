@@ -3,7 +3,7 @@ package kalodyne.desktop.takes;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.setup.Take;
 
 /** When a take was added, as the log tells it. */
 final class TakeTimes {

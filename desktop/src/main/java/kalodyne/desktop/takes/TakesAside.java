@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.setup.Take;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Random;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.testing.Runs;
 import org.junit.jupiter.api.Test;
 

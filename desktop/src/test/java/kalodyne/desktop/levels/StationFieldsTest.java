@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Random;
 import kalodyne.core.gear.LinearTaper;
-import kalodyne.core.run.Run;
+import kalodyne.core.levels.run.Run;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.UnreadableQuantity;

@@ -7,7 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
-import kalodyne.core.setup.Take;
+import kalodyne.core.studio.setup.Take;
 import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Mapping;
 import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ChannelPair;
@@ -40,8 +42,6 @@ import kalodyne.core.gear.Taper;
 import kalodyne.core.gear.Value;
 import kalodyne.core.gear.Way;
 import kalodyne.core.gear.Wire;
-import kalodyne.core.json.JsonPlace;
-import kalodyne.core.json.Mapping;
 
 /** Devices and leads from JSON. */
 public final class GearMapping extends Mapping {

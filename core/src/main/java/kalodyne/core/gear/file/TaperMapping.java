@@ -2,14 +2,14 @@ package kalodyne.core.gear.file;
 
 import java.util.ArrayList;
 import java.util.List;
+import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Mapping;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.CalibratedTaper;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.LinearTaper;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
-import kalodyne.core.json.JsonPlace;
-import kalodyne.core.json.Mapping;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Quantity;
 

@@ -2,13 +2,13 @@ package kalodyne.core.joint.rules;
 
 import java.util.List;
 import java.util.stream.Stream;
-import kalodyne.core.circuit.Complex;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.Hearing;
 import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.circuit.Complex;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
@@ -20,6 +19,7 @@ import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Mating;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.circuit.UnsolvableCircuit;
 
 /** All rules on joints. */
 public final class JointRules {

@@ -2,7 +2,6 @@ package kalodyne.core.joint.rules;
 
 import java.util.List;
 import java.util.stream.Stream;
-import kalodyne.core.circuit.UnsolvableCircuit;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -12,6 +11,7 @@ import kalodyne.core.joint.JointCircuit;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Phantom;
+import kalodyne.core.joint.circuit.UnsolvableCircuit;
 
 /**
  * The caution that stands with every microphone that phantom power can harm, however well it is connected: a plug that is pulled

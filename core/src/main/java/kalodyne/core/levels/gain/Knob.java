@@ -1,0 +1,62 @@
+package kalodyne.core.levels.gain;
+
+import kalodyne.core.gear.Control;
+import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.gear.Taper;
+import kalodyne.core.units.Gain;
+
+/**
+ * A control that something in a flow depends on.
+ *
+ * @param id its mark in the flow: "interface.gain-1"
+ * @param owner the device it is on
+ * @param kind what it is for
+ * @param control with the position where it stands
+ * @param isLocked whether its owner wants it to stay there
+ */
+public record Knob(String id, String owner, ControlKind kind, Control control, boolean isLocked) {
+    /** A volume can be shut; further down than this nobody means to set a level. */
+    private static final double LEAST_DB = -60;
+
+    public Knob at(double position) {
+        return new Knob(id, owner, kind, control.at(position), isLocked);
+    }
+
+    public Knob locked(boolean newLocked) {
+        return new Knob(id, owner, kind, control, newLocked);
+    }
+
+    public Gain gain() {
+        return control.gain();
+    }
+
+    /** In words: "the gain on Interface". */
+    public String words() {
+        return "the " + control.name() + " on " + owner;
+    }
+
+    /** The least that it can be meant to add, in dB. */
+    double leastDb() {
+        return isLocked
+                ? presentDb()
+                : Math.max(LEAST_DB, control.taper().lowest().db());
+    }
+
+    double mostDb() {
+        return isLocked ? presentDb() : control.taper().highest().db();
+    }
+
+    /** Where it stands, never lower than can be computed with. */
+    double presentDb() {
+        return Math.max(2 * LEAST_DB, gain().db());
+    }
+
+    /** What it can add where it moves in clicks; empty for what turns freely or must stay. */
+    double[] steps() {
+        Taper taper = control.taper();
+        return !isLocked && taper instanceof SteppedTaper clicks
+                ? clicks.steps().stream().mapToDouble(Gain::db).toArray()
+                : new double[0];
+    }
+}

@@ -1,0 +1,371 @@
+package kalodyne.core.levels.rig;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.circuit.Complex;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.Feed;
+import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.Knob;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.rig.DeviceDrafts.Signal;
+import kalodyne.core.levels.rig.Draft.Link;
+import kalodyne.core.units.Gain;
+
+/**
+ * A setup as a flow.
+ *
+ * @param patch what is plugged
+ * @param flow from every source that is plugged to every track and ear that it reaches
+ * @param leads what each input is plugged by, by its mark: "Lead 7"
+ * @param untold the marks of the knobs of which nobody said where they stand
+ * @param doubts what is not known or contradicts itself
+ * @param loops ways on which a signal comes back; they are cut in the flow
+ */
+public record Rig(
+        Patch patch, Flow flow, Map<String, String> leads, Set<String> untold, List<Doubt> doubts, List<Loop> loops) {
+    private static final double MIDDLE_HERTZ = 1000;
+
+    /** A rise above the middle by less is none. */
+    private static final double LEAST_RISE_DB = 0.5;
+
+    /** Players whose loudest peaks lie this far above their average are uneven, where they play by hand or mouth. */
+    private static final double UNEVEN_CREST_DB = 15;
+
+    public Rig {
+        leads = Map.copyOf(leads);
+        untold = Set.copyOf(untold);
+        doubts = List.copyOf(doubts);
+        loops = List.copyOf(loops);
+    }
+
+    /** Reads a setup. */
+    public static Rig of(List<JointRules.Checked> joints, Patch patch, Settings settings) {
+        return new Building(joints, patch, settings, "").rig();
+    }
+
+    /**
+     * Reads a setup as if a usual converter stood behind each line output of a device: what a mixer gathers, before anybody says what
+     * records it.
+     */
+    public static Rig recordedBehind(String mixer, List<JointRules.Checked> joints, Patch patch, Settings settings) {
+        return new Building(joints, patch, settings, mixer).rig();
+    }
+
+    /** The same with its controls elsewhere: nothing else is looked at again. */
+    public Rig with(Flow newFlow) {
+        return new Rig(patch, newFlow, leads, untold, doubts, loops);
+    }
+
+    /** The name of the device that a point is in. */
+    public String station(Point point) {
+        return Optional.ofNullable(patch.devices().get(point.station()))
+                .map(Device::name)
+                .orElse(point.station());
+    }
+
+    /** What leads from one point to another: "Lead 4, Little adapter". */
+    public String leads(Point from, Point to) {
+        return leads.getOrDefault(from.id() + ">" + to.id(), "plugged straight in");
+    }
+
+    /** "Bass synth → track 3". */
+    public String name(Flow.Run run) {
+        return played(run) + " → " + endName(run.end());
+    }
+
+    /** What is played in a run: "Drum box, left". */
+    public String played(Flow.Run run) {
+        Point source = flow.points().get(run.source());
+        String played = station(source);
+        boolean isPlayback = source.sound().orElseThrow().isPlayback();
+        List<String> outputs = flow.points().stream()
+                .filter(point -> point.sound().isPresent() && point.station().equals(source.station()))
+                .map(Point::id)
+                .toList();
+        boolean isOneSocket = outputs.stream()
+                        .map(id -> id.replaceFirst(":.*", ""))
+                        .distinct()
+                        .count()
+                == 1;
+        // Of one socket only the side matters: "Drum box, left".
+        String label = isOneSocket ? source.label().replaceFirst(".*, ", "") : source.label();
+        String which = isPlayback || outputs.size() > 1 ? ", " + label : "";
+        return played + which;
+    }
+
+    /** With the device where several record. */
+    public String endName(int index) {
+        End end = flow.ends().get(index);
+        long recorders = flow.ends().stream()
+                .filter(each -> each.kind() == End.Kind.TRACK)
+                .map(each -> flow.points().get(each.point()).station())
+                .distinct()
+                .count();
+        return end.kind() == End.Kind.TRACK && recorders > 1
+                ? station(flow.points().get(end.point())) + ", " + end.name()
+                : end.name();
+    }
+
+    private static final class Building {
+        private final List<JointRules.Checked> joints;
+        private final Patch patch;
+        private final Settings settings;
+        private final Controls controls;
+        private final String gathering;
+        private final List<Doubt> doubts = new ArrayList<>();
+        private final List<Loop> loops = new ArrayList<>();
+        private final Map<String, Draft> drafts = new LinkedHashMap<>();
+        private final Map<String, String> leads = new HashMap<>();
+
+        Building(List<JointRules.Checked> joints, Patch patch, Settings settings, String gathering) {
+            this.gathering = gathering;
+            this.joints = joints;
+            this.patch = patch;
+            this.settings = settings;
+            this.controls = new Controls(patch, settings);
+        }
+
+        Rig rig() {
+            List<Transfer> ways = new ArrayList<>();
+            joints.forEach(joint -> joint.reading()
+                    .ifPresent(reading -> reading.ways().stream()
+                            .filter(way -> !way.isLost())
+                            .forEach(way -> {
+                                ways.add(way);
+                                nameLeads(joint.patch(), way);
+                            })));
+            for (Map.Entry<String, Device> entry : patch.devices().entrySet()) {
+                List<Signal> received = new ArrayList<>();
+                List<Signal> given = new ArrayList<>();
+                Device device = entry.getValue();
+                for (Transfer way : ways) {
+                    Hearing to = way.to();
+                    Sounding from = way.from();
+                    if (to.socket().item().equals(entry.getKey())) {
+                        signal(device, to.socket(), to.channel()).ifPresent(received::add);
+                    }
+                    if (from.socket().item().equals(entry.getKey())) {
+                        signal(device, from.socket(), from.channel()).ifPresent(given::add);
+                    }
+                }
+                DeviceDrafts inside = new DeviceDrafts(entry.getKey(), device, controls, doubts);
+                drafts.putAll(inside.drafts(
+                        received.stream().distinct().toList(),
+                        given.stream().distinct().toList()));
+                if (entry.getKey().equals(gathering)) {
+                    drafts.putAll(inside.recorded());
+                }
+            }
+            ways.forEach(this::join);
+            Flow flow = flow();
+            Set<String> untold = flow.knobs().stream()
+                    .map(Knob::id)
+                    .filter(id -> !controls.isTold(Spot.read(id)))
+                    .collect(Collectors.toSet());
+            return new Rig(patch, flow, leads, untold, doubts, loops);
+        }
+
+        private void nameLeads(Patch joint, Transfer way) {
+            String names =
+                    joint.leads().values().stream().map(Lead::name).distinct().collect(Collectors.joining(", "));
+            if (!names.isEmpty()) {
+                leads.put(
+                        Signal.mark(way.from().socket(), way.from().channel()) + ">"
+                                + Signal.mark(way.to().socket(), way.to().channel()),
+                        names);
+            }
+        }
+
+        private static Optional<Signal> signal(Device device, Spot spot, Carries carries) {
+            return device.socket(spot.part()).map(socket -> new Signal(socket, carries));
+        }
+
+        private void join(Transfer way) {
+            Draft from = drafts.get(Signal.mark(way.from().socket(), way.from().channel()));
+            Draft to = drafts.get(Signal.mark(way.to().socket(), way.to().channel()));
+            if (from != null && to != null) {
+                double rise = way.resonance().above().db();
+                Complex middle = way.at(MIDDLE_HERTZ);
+                to.fedBy(new Link(
+                        from.id(), way.atMiddle(), new Gain(rise > LEAST_RISE_DB ? rise : 0), middle.re() < 0));
+            }
+        }
+
+        // --- flow --------------------------------------------------------------------------------------------------
+
+        private Flow flow() {
+            List<String> order = order();
+            Set<String> alive = alive(order);
+            List<String> kept = order.stream().filter(alive::contains).toList();
+            Map<String, Integer> index = new HashMap<>();
+            Map<Spot, Integer> knobs = new LinkedHashMap<>();
+            List<Point> points = new ArrayList<>();
+            List<End> ends = new ArrayList<>();
+            for (String id : kept) {
+                Draft draft = drafts.get(id);
+                index.put(id, points.size());
+                draft.end().ifPresent(end -> ends.add(end.at(points.size())));
+                OptionalInt knob = draft.knob().isEmpty()
+                        ? OptionalInt.empty()
+                        : OptionalInt.of(knobs.computeIfAbsent(draft.knob().get(), spot -> knobs.size()));
+                points.add(new Point(
+                        id,
+                        draft.station(),
+                        draft.label(),
+                        draft.sound(),
+                        draft.links().stream()
+                                .filter(link -> alive.contains(link.from()))
+                                .map(link ->
+                                        new Feed(index.get(link.from()), link.gain(), link.rise(), link.isInverted()))
+                                .toList(),
+                        knob,
+                        draft.gain(),
+                        draft.ceiling(),
+                        draft.inputNoise(),
+                        draft.outputNoise()));
+            }
+            List<Knob> all = knobs.keySet().stream().map(controls::knob).toList();
+            Flow flow = new Flow(points, all, List.of());
+            return new Flow(points, all, aimed(flow, ends));
+        }
+
+        /** Each behind what feeds it. A way that comes back to itself is cut where it was found. */
+        private List<String> order() {
+            List<String> order = new ArrayList<>();
+            Set<String> done = new LinkedHashSet<>();
+            for (String id : drafts.keySet()) {
+                visit(id, done, new ArrayList<>(), order);
+            }
+            return order;
+        }
+
+        private void visit(String id, Set<String> done, List<String> way, List<String> order) {
+            if (done.contains(id)) {
+                return;
+            }
+            way.add(id);
+            for (Link link : List.copyOf(drafts.get(id).links())) {
+                int back = way.indexOf(link.from());
+                if (back >= 0) {
+                    cut(drafts.get(id), link, way.subList(back, way.size()));
+                } else {
+                    visit(link.from(), done, way, order);
+                }
+            }
+            way.remove(way.size() - 1);
+            done.add(id);
+            order.add(id);
+        }
+
+        /** The way was walked against the signal: from what is fed to what feeds it. */
+        private void cut(Draft fed, Link link, List<String> way) {
+            fed.links().remove(link);
+            List<String> points = new ArrayList<>(way);
+            Collections.reverse(points);
+            double db = link.gain().db();
+            for (int i = 0; i < points.size(); i++) {
+                Draft each = drafts.get(points.get(i));
+                db += each.gain().db()
+                        + each.knob()
+                                .map(spot -> controls.knob(spot).gain().db())
+                                .orElse(0.0);
+                String before = i == 0 ? "" : points.get(i - 1);
+                db += each.links().stream()
+                        .filter(one -> one.from().equals(before))
+                        .mapToDouble(one -> one.gain().db())
+                        .max()
+                        .orElse(0);
+            }
+            loops.add(new Loop(points, new Gain(db)));
+        }
+
+        /** Those that a sound reaches and that lead to an end. */
+        private Set<String> alive(List<String> order) {
+            Set<String> reached = new LinkedHashSet<>();
+            for (String id : order) {
+                Draft draft = drafts.get(id);
+                if (draft.sound().isPresent()
+                        || draft.links().stream().anyMatch(link -> reached.contains(link.from()))) {
+                    reached.add(id);
+                }
+            }
+            Set<String> leading = new LinkedHashSet<>();
+            for (int i = order.size() - 1; i >= 0; i--) {
+                String id = order.get(i);
+                if (drafts.get(id).end().isPresent() || leading.contains(id)) {
+                    leading.add(id);
+                    drafts.get(id).links().forEach(link -> leading.add(link.from()));
+                }
+            }
+            reached.retainAll(leading);
+            return reached;
+        }
+
+        // --- aims --------------------------------------------------------------------------------------------------
+
+        private List<End> aimed(Flow flow, List<End> ends) {
+            Map<Integer, Set<Integer>> sources = new HashMap<>();
+            new Flow(flow.points(), flow.knobs(), ends)
+                    .runs()
+                    .forEach(run -> sources.computeIfAbsent(run.end(), end -> new LinkedHashSet<>())
+                            .add(run.source()));
+            List<End> aimed = new ArrayList<>();
+            for (int e = 0; e < ends.size(); e++) {
+                End end = ends.get(e);
+                Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
+                        .map(flow.points()::get)
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
+                aimed.add(
+                        end.kind() == End.Kind.TRACK
+                                ? school(flow, end, players).on(end)
+                                : end);
+            }
+            return aimed;
+        }
+
+        private AimSchool school(Flow flow, End end, Set<Point> players) {
+            if (settings.aim() != AimSchool.PLAYER) {
+                return settings.aim();
+            }
+            Device recorder = patch.devices().get(flow.points().get(end.point()).station());
+            boolean isAutomatic =
+                    recorder.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
+            boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
+            if (isAutomatic && isPhone) {
+                return AimSchool.QUIET;
+            }
+            return players.stream().anyMatch(this::isUneven) ? AimSchool.UNEVEN : AimSchool.EVEN;
+        }
+
+        private boolean isUneven(Point source) {
+            Device device = patch.devices().get(source.station());
+            boolean isByHand = device != null
+                    && (device.kind() == DeviceKind.MICROPHONE || device.kind() == DeviceKind.INSTRUMENT);
+            return isByHand
+                    && source.sound()
+                            .filter(sound -> sound.levels().crest().db() >= UNEVEN_CREST_DB)
+                            .isPresent();
+        }
+    }
+}

@@ -1,2 +1,0 @@
-/** A setup as a value, and as a JSON file after the published schema. */
-package kalodyne.core.setup;

@@ -1,2 +1,0 @@
-/** What helps with a shelf full of gear: searching it, doubting its values, telling plugs apart. */
-package kalodyne.core.shelf;

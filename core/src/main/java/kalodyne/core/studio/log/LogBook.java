@@ -1,0 +1,147 @@
+package kalodyne.core.studio.log;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kalodyne.core.gear.shelf.SearchIndex;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.SpotWords;
+import kalodyne.core.runsheet.Stand;
+import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Tick;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.studio.setup.Take;
+import kalodyne.core.units.Print;
+
+/** All that was done with a studio, newest first. */
+public final class LogBook {
+    private static final int LONGEST_DAY_MINUTES = 24 * 60;
+
+    private final List<Entry> entries;
+    private final SearchIndex<Entry> index;
+
+    private LogBook(List<Entry> entries) {
+        this.entries = entries;
+        index = new SearchIndex<>(entries, Entry::text);
+    }
+
+    /**
+     * Reads the log of a studio.
+     *
+     * @param setups of which
+     * @param runs names of runs of what is plugged, by the keys that takes know them by; others are called by their gear
+     */
+    public static LogBook of(Studio studio, List<Setup> setups, Map<String, String> runs) {
+        SpotWords words = studio.words();
+        Map<String, String> names = new HashMap<>(runs);
+        Function<Take, String> run = take -> names.computeIfAbsent(take.run(), key -> byGear(take, words));
+        return new LogBook(setups.stream()
+                .flatMap(setup -> Stream.concat(
+                        setup.takes().stream().map(take -> entry(setup, take, run.apply(take), words)),
+                        setup.sittings().stream().map(sitting -> entry(setup, sitting))))
+                .sorted(Comparator.comparing(Entry::at).reversed())
+                .toList());
+    }
+
+    public List<Entry> entries() {
+        return entries;
+    }
+
+    /** Those in which each of the words stands; first those that are called so. */
+    public List<Entry> find(String words) {
+        return index.find(words, Entry::name);
+    }
+
+    // --- entries -----------------------------------------------------------------------------------------------
+
+    private static String byGear(Take take, SpotWords words) {
+        return take.isOfPlugged()
+                ? Stream.of(take.run().split(">", -1))
+                        .map(end -> Spot.known(end).map(words::device).orElse(end))
+                        .collect(Collectors.joining(" → "))
+                : take.run();
+    }
+
+    private static Entry entry(Setup setup, Take take, String run, SpotWords words) {
+        List<String> points = new ArrayList<>();
+        take.judged().stream()
+                .flatMap(judged -> judged.faults().stream())
+                .forEach(fault -> points.add(fault.severity().word() + ": " + fault.title()));
+        points.addAll(words.eachPosition(take.positions()));
+        return new Entry(
+                setup.id(),
+                setup.name(),
+                take.name(),
+                run,
+                take.at(),
+                take.judged().map(Judged::sentence).orElse("Not read yet"),
+                take.note(),
+                points,
+                new Stand(Optional.empty(), take.positions()),
+                Optional.of(take));
+    }
+
+    private static Entry entry(Setup setup, Sitting sitting) {
+        long done = count(sitting, Tick.Outcome.DONE);
+        long skipped = count(sitting, Tick.Outcome.SKIPPED);
+        String sentence = Print.counted(done, "step") + " done"
+                + (skipped > 0 ? ", " + skipped + " skipped" : "")
+                + took(sitting)
+                        .map(minutes -> " in " + minutes.toMinutes() + " min")
+                        .orElse("")
+                + (sitting.isOver() ? "" : ", still open");
+        return new Entry(
+                setup.id(),
+                setup.name(),
+                sitting.name(),
+                setup.name(),
+                sitting.begun(),
+                sentence,
+                "",
+                sitting.ticks().stream().flatMap(LogBook::points).toList(),
+                sitting.stand(),
+                Optional.empty());
+    }
+
+    private static long count(Sitting sitting, Tick.Outcome outcome) {
+        return sitting.ticks().stream()
+                .filter(tick -> tick.outcome() == outcome)
+                .count();
+    }
+
+    /** From its beginning to the last step that was done; empty where the clock cannot have been right. */
+    static Optional<Duration> took(Sitting sitting) {
+        return sitting.ticks().stream()
+                .filter(tick -> tick.outcome() == Tick.Outcome.DONE)
+                .map(tick -> Duration.between(sitting.begun(), tick.at()))
+                .max(Comparator.naturalOrder())
+                .filter(took -> took.toMinutes() > 0 && took.toMinutes() < LONGEST_DAY_MINUTES);
+    }
+
+    /** What is to be remembered of a step: that it was skipped, what was noticed or noted, its photographs. */
+    private static Stream<String> points(Tick tick) {
+        List<String> kept = new ArrayList<>();
+        if (tick.outcome() == Tick.Outcome.SKIPPED) {
+            kept.add("skipped");
+        }
+        tick.noticed().stream().map(Symptom::word).map(Print::withinSentence).forEach(kept::add);
+        String own = tick.ownNote();
+        if (!own.isEmpty()) {
+            kept.add("“" + own + "”");
+        }
+        if (!tick.photos().isEmpty()) {
+            kept.add(Print.counted(tick.photos().size(), "photograph"));
+        }
+        return kept.isEmpty() ? Stream.empty() : Stream.of(tick.title() + ": " + String.join(", ", kept));
+    }
+}

@@ -1,0 +1,222 @@
+package kalodyne.core.studio.setup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.levels.run.Run;
+import kalodyne.core.route.Wish;
+import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Stand;
+
+/**
+ * One way of connecting a studio.
+ *
+ * @param id by which a studio knows it; never changes
+ * @param name "Sunday trio"
+ * @param runs those that were described without gear, each with a name of its own; those of what is plugged follow from it
+ * @param wiring how the gear is plugged together
+ * @param settings how the controls of what is plugged stand, and how they should be set
+ * @param wish what was last looked for, if anything
+ * @param takes in the order in which they were added; each of a run, under a name of its own in that run
+ * @param intention what is to be done with it
+ * @param sittings the times that its run sheet was gone through, oldest first, each under a name of its own
+ */
+public record Setup(
+        String id,
+        String name,
+        List<Run> runs,
+        Wiring wiring,
+        Settings settings,
+        Optional<Wish> wish,
+        List<Take> takes,
+        Intention intention,
+        List<Sitting> sittings) {
+    public Setup {
+        runs = List.copyOf(runs);
+        takes = List.copyOf(takes);
+        sittings = List.copyOf(sittings);
+    }
+
+    public Setup withId(String newId) {
+        return new Setup(newId, name, runs, wiring, settings, wish, takes, intention, sittings);
+    }
+
+    /** What a new user starts with. */
+    public static Setup empty() {
+        return bare("setup-1", "First setup");
+    }
+
+    /** With nothing in it. */
+    public static Setup bare(String id, String name) {
+        return new Setup(
+                id,
+                name,
+                List.of(),
+                Wiring.NONE,
+                Settings.NONE,
+                Optional.empty(),
+                List.of(),
+                Intention.USUAL,
+                List.of());
+    }
+
+    public Optional<Run> run(String runName) {
+        return runs.stream().filter(run -> run.name().equals(runName)).findFirst();
+    }
+
+    /** The takes of a run, oldest first. */
+    public List<Take> takesOf(String runName) {
+        return takes.stream().filter(take -> take.run().equals(runName)).toList();
+    }
+
+    /** The same setup with one run changed; its takes follow a new name. */
+    public Setup replacing(String runName, Run changed) {
+        List<Run> newRuns = runs.stream()
+                .map(run -> run.name().equals(runName) ? changed : run)
+                .toList();
+        List<Take> newTakes = takes.stream()
+                .map(take -> take.run().equals(runName) ? take.ofRun(changed.name()) : take)
+                .toList();
+        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, intention, sittings);
+    }
+
+    /** The same with the marks of gear changed, in what is plugged now and in what was when takes and sittings were made. */
+    public Setup renamed(UnaryOperator<Spot> anew) {
+        UnaryOperator<String> mark = id -> anew.apply(new Spot(id, "any")).item();
+        return new Setup(
+                id,
+                name,
+                runs,
+                wiring.renamed(anew),
+                settings.renamed(anew),
+                wish.map(each -> each.renamed(mark)),
+                takes.stream().map(take -> take.renamed(anew)).toList(),
+                intention.renamed(mark),
+                sittings.stream()
+                        .map(each -> each.with(
+                                each.wiring().renamed(anew), each.settings().renamed(anew)))
+                        .toList());
+    }
+
+    /** With its recordings and its photographs under other names. */
+    public Setup withFiles(UnaryOperator<String> takeFile, UnaryOperator<String> photo) {
+        return withTakes(takes.stream()
+                        .map(take -> take.withFile(takeFile.apply(take.file())))
+                        .toList())
+                .withSittings(sittings.stream()
+                        .map(sitting -> sitting.withTicks(sitting.ticks().stream()
+                                .map(tick -> tick.withPhotos(
+                                        tick.photos().stream().map(photo).toList()))
+                                .toList()))
+                        .toList());
+    }
+
+    public Setup named(String newName) {
+        return new Setup(id, newName, runs, wiring, settings, wish, takes, intention, sittings);
+    }
+
+    /** With one more run, whose name gets a number where it is taken. */
+    public Setup with(Run run) {
+        String free = Stream.iterate(1, number -> number + 1)
+                .map(number -> number == 1 ? run.name() : run.name() + " " + number)
+                .filter(candidate -> run(candidate).isEmpty())
+                .findFirst()
+                .orElseThrow();
+        List<Run> more = new ArrayList<>(runs);
+        more.add(run.withName(free));
+        return new Setup(id, name, more, wiring, settings, wish, takes, intention, sittings);
+    }
+
+    /** Without a run and its takes. */
+    public Setup without(String runName) {
+        return new Setup(
+                id,
+                name,
+                runs.stream().filter(run -> !run.name().equals(runName)).toList(),
+                wiring,
+                settings,
+                wish,
+                takes.stream().filter(take -> !take.run().equals(runName)).toList(),
+                intention,
+                sittings);
+    }
+
+    public Setup withWiring(Wiring newWiring) {
+        return new Setup(id, name, runs, newWiring, settings, wish, takes, intention, sittings);
+    }
+
+    public Setup withSettings(Settings newSettings) {
+        return new Setup(id, name, runs, wiring, newSettings, wish, takes, intention, sittings);
+    }
+
+    /** How everything stands. */
+    public Stand stand() {
+        return Stand.of(wiring, settings);
+    }
+
+    /** As everything stood then; what was not kept stays as it is. */
+    public Setup as(Stand then) {
+        return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.spots()));
+    }
+
+    public Setup withWish(Optional<Wish> newWish) {
+        return new Setup(id, name, runs, wiring, settings, newWish, takes, intention, sittings);
+    }
+
+    public Setup withTakes(List<Take> newTakes) {
+        return new Setup(id, name, runs, wiring, settings, wish, newTakes, intention, sittings);
+    }
+
+    /** With one more take. */
+    public Setup with(Take take) {
+        List<Take> more = new ArrayList<>(takes);
+        more.add(take);
+        return withTakes(more);
+    }
+
+    /** With a take put in the place of another. */
+    public Setup replacing(Take old, Take changed) {
+        return withTakes(
+                takes.stream().map(each -> each.equals(old) ? changed : each).toList());
+    }
+
+    public Setup with(Intention newIntention) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, newIntention, sittings);
+    }
+
+    /** The time that its run sheet is being gone through now, if that is so. */
+    public Optional<Sitting> sitting() {
+        return sittings.stream().filter(sitting -> !sitting.isOver()).reduce((first, last) -> last);
+    }
+
+    public Setup withSittings(List<Sitting> newSittings) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, intention, newSittings);
+    }
+
+    /** With a sitting added, or put in the place of the one of its name. */
+    public Setup with(Sitting sitting) {
+        List<Sitting> more = new ArrayList<>(sittings);
+        int place = IntStream.range(0, more.size())
+                .filter(i -> more.get(i).name().equals(sitting.name()))
+                .findFirst()
+                .orElse(more.size());
+        if (place < more.size()) {
+            more.set(place, sitting);
+        } else {
+            more.add(sitting);
+        }
+        return withSittings(more);
+    }
+
+    /** Without a take; the recording itself stays where it is. */
+    public Setup without(Take take) {
+        return withTakes(takes.stream().filter(each -> !each.equals(take)).toList());
+    }
+}

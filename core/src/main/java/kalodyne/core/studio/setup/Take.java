@@ -1,0 +1,93 @@
+package kalodyne.core.studio.setup;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import kalodyne.core.gear.Names;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.takes.causes.Inquiry;
+
+/**
+ * A recording that belongs to a run.
+ *
+ * @param name "Take 2"
+ * @param run name of the described run that it was made with, or the ends of the plugged one
+ * @param file where it lies; relative to the setup file unless absolute
+ * @param at when it was added
+ * @param positions where each control stood when it was made
+ * @param note whatever its owner wants to remember; may be empty
+ * @param tried what was tried to find the cause of what is wrong with it, first to last
+ * @param judged what was said of it when it was read first; empty while nobody has read it
+ */
+public record Take(
+        String name,
+        String run,
+        String file,
+        Instant at,
+        Map<String, Double> positions,
+        String note,
+        List<Inquiry.Tried> tried,
+        Optional<Judged> judged) {
+    public Take {
+        positions = Map.copyOf(positions);
+        note = Names.checkedNote(note);
+        tried = List.copyOf(tried);
+    }
+
+    /** A take of which nothing was noted or tried. */
+    public Take(String name, String run, String file, Instant at, Map<String, Double> positions) {
+        this(name, run, file, at, positions, "", List.of(), Optional.empty());
+    }
+
+    /** Whether it is of a run of what was plugged: such a run is known by its two ends, "bass-synth.out>interface.adc-3". */
+    public boolean isOfPlugged() {
+        return run.contains(">");
+    }
+
+    /** The same with the marks of gear changed. */
+    Take renamed(UnaryOperator<Spot> anew) {
+        if (!isOfPlugged()) {
+            return this;
+        }
+        UnaryOperator<String> spot =
+                text -> Spot.known(text).map(anew).map(Spot::write).orElse(text);
+        String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
+        Map<String, Double> moved = new HashMap<>();
+        positions.forEach((control, position) -> moved.put(spot.apply(control), position));
+        return new Take(name, renamed, file, at, moved, note, tried, judged);
+    }
+
+    public Take withFile(String newFile) {
+        return new Take(name, run, newFile, at, positions, note, tried, judged);
+    }
+
+    public Take with(Judged newJudged) {
+        return new Take(name, run, file, at, positions, note, tried, Optional.of(newJudged));
+    }
+
+    Take ofRun(String newRun) {
+        return new Take(name, newRun, file, at, positions, note, tried, judged);
+    }
+
+    public Take withNote(String newNote) {
+        return new Take(name, run, file, at, positions, newNote, tried, judged);
+    }
+
+    public Take withTried(List<Inquiry.Tried> newTried) {
+        return new Take(name, run, file, at, positions, note, newTried, judged);
+    }
+
+    /** With one more answer; one that was given to the same test before is replaced. */
+    public Take answered(Inquiry.Tried one) {
+        List<Inquiry.Tried> all = new ArrayList<>(tried);
+        all.removeIf(each -> each.test().equals(one.test()));
+        all.add(one);
+        return withTried(all);
+    }
+}

@@ -1,0 +1,19 @@
+package kalodyne.core.takes.causes;
+
+import java.util.List;
+
+/**
+ * What somebody complains of.
+ *
+ * @param id stable: "hum"
+ * @param findings the codes of the findings that are this complaint
+ * @param causes what can be behind it
+ * @param tests what tells those apart
+ */
+public record Complaint(String id, List<String> findings, List<Cause> causes, List<CauseTest> tests) {
+    public Complaint {
+        findings = List.copyOf(findings);
+        causes = List.copyOf(causes);
+        tests = List.copyOf(tests);
+    }
+}
