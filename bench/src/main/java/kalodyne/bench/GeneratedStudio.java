@@ -13,7 +13,7 @@ import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.levels.run.Run;
-import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
@@ -69,7 +69,7 @@ public final class GeneratedStudio {
                         Settings.NONE,
                         Optional.empty(),
                         takes,
-                        Intention.USUAL,
+                        SessionPlan.USUAL,
                         List.of())));
     }
 }

@@ -91,13 +91,13 @@ public final class AnalyseCommand implements Callable<Integer> {
                 var fault = take.header().fault().orElseThrow();
                 complain(file + ", " + fault.place() + ": " + fault.problem() + " " + fault.remedy());
             }
-            Judged judged = runs.isPresent()
-                    ? Judged.of(
+            TakesJudged judged = runs.isPresent()
+                    ? TakesJudged.of(
                             take,
                             runs.get()
                                     .contextOf(file, Optional.ofNullable(runName))
                                     .with(other))
-                    : Judged.of(take, other);
+                    : TakesJudged.of(take, other);
             if (json) {
                 array.add(TakeJson.of(judged));
             } else {
@@ -125,7 +125,7 @@ public final class AnalyseCommand implements Callable<Integer> {
         output.complain(text);
     }
 
-    private void print(Judged judged) {
+    private void print(TakesJudged judged) {
         TakeReport take = judged.take();
         output.line(take.file() + ": " + judged.sentence());
         output.line("  " + Print.moment(take.header().seconds()) + " · "

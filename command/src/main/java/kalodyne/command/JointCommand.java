@@ -20,7 +20,7 @@ import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.JointNetlist;
 import kalodyne.core.joint.JointReading;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.circuit.NetlistWriter;
 import kalodyne.core.joint.rules.Cure;
@@ -118,7 +118,7 @@ public final class JointCommand implements Callable<Integer> {
 
     private void netlists(List<Found> joints) throws IOException {
         for (Found joint : joints) {
-            for (Sounding sounding : joint.checked().circuit().soundings()) {
+            for (OutputSignal sounding : joint.checked().circuit().soundings()) {
                 String title = joint.checked().title() + ": "
                         + sounding.socket().write() + " " + sounding.channel().word();
                 String text = NetlistWriter.write(
@@ -135,7 +135,7 @@ public final class JointCommand implements Callable<Integer> {
         }
     }
 
-    private static String name(Found joint, Sounding sounding) {
+    private static String name(Found joint, OutputSignal sounding) {
         return (joint.setup().id() + "-" + joint.number() + "-"
                                 + sounding.socket().write() + "-"
                                 + sounding.channel().word())

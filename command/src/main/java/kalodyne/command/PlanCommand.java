@@ -21,13 +21,13 @@ import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.route.Also;
 import kalodyne.core.route.Budget;
 import kalodyne.core.route.Extras;
-import kalodyne.core.route.Heard;
-import kalodyne.core.route.Matters;
+import kalodyne.core.route.ListeningWish;
+import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
+import kalodyne.core.route.Priority;
 import kalodyne.core.route.Stereo;
-import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.AnyStudio;
@@ -199,10 +199,10 @@ public final class PlanCommand implements Callable<Integer> {
     // --- the wish ----------------------------------------------------------------------------------------------
 
     private Wish wish(Studio studio) throws UnreadableFile {
-        Heard heard = new Heard(
+        ListeningWish heard = new ListeningWish(
                 headphones.isPresent() ? Optional.of(mark(studio, headphones.get())) : Optional.empty(),
                 marks(studio, speakers),
-                one("--through", Through.class, through));
+                one("--through", MonitorPath.class, through));
         Set<Also> more = new HashSet<>();
         for (String word : also) {
             more.add(one("--also", Also.class, word));
@@ -213,8 +213,8 @@ public final class PlanCommand implements Callable<Integer> {
                 kept(),
                 heard,
                 new Extras(inTempo, charging, more, false, one("--budget", Budget.class, budget)),
-                one("--matters", Matters.class, matters),
-                one("--then", Matters.class, then));
+                one("--matters", Priority.class, matters),
+                one("--then", Priority.class, then));
     }
 
     private List<String> marks(Studio studio, List<String> names) throws UnreadableFile {

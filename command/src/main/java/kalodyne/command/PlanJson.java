@@ -57,12 +57,13 @@ final class PlanJson {
         way.strands().forEach(strand -> strands.add(strand(strand)));
         node.put("monitoring", way.monitoring().words());
         Output.put(node, "monitoringDelayMs", way.monitoring().delayMilliseconds());
-        ArrayNode asides = node.putArray("asides");
-        way.asides()
-                .forEach(aside -> asides.addObject()
-                        .put("of", aside.of().word())
-                        .put("words", aside.words())
-                        .put("done", aside.isDone()));
+        ArrayNode sideTasks = node.putArray("asides");
+        way.sideTasks()
+                .forEach(sideTask -> sideTasks
+                        .addObject()
+                        .put("of", sideTask.of().word())
+                        .put("words", sideTask.words())
+                        .put("done", sideTask.isDone()));
         missing(node, way.missing());
         plugged(node, way.patch().pluggings());
         findings(node, way.findings());

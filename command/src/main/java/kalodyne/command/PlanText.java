@@ -41,9 +41,9 @@ final class PlanText {
         way.strands()
                 .forEach(strand -> output.line("  " + WayWords.path(way, strand) + ": " + WayWords.recorded(strand)));
         output.line("  heard: " + WayWords.heard(way.monitoring()));
-        way.asides()
-                .forEach(aside -> output.line("  " + aside.of().word().toLowerCase(Locale.ROOT)
-                        + (aside.isDone() ? ": " : ", not as wished: ") + aside.words()));
+        way.sideTasks()
+                .forEach(sideTask -> output.line("  " + sideTask.of().word().toLowerCase(Locale.ROOT)
+                        + (sideTask.isDone() ? ": " : ", not as wished: ") + sideTask.words()));
         output.line("  " + WayWords.toGet(way));
         way.findings().forEach(output::finding);
         output.line("  why: " + WayWords.place(way, all));

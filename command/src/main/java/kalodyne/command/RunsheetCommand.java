@@ -105,7 +105,7 @@ public final class RunsheetCommand implements Callable<Integer> {
     private static SheetRig rig(ChosenSetup chosen) {
         Setup setup = chosen.setup();
         return new SheetRig(
-                setup.name(), chosen.patch(), chosen.joints(), chosen.levels(), setup.runs(), setup.intention());
+                setup.name(), chosen.patch(), chosen.joints(), chosen.levels(), setup.runs(), setup.sessionPlan());
     }
 
     private void print(RunSheet sheet) {

@@ -15,7 +15,7 @@ import kalodyne.core.sound.measure.Hum;
 import kalodyne.core.sound.measure.Loudness;
 import kalodyne.core.takes.ChannelReport;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.takes.causes.CauseTest;
+import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -24,7 +24,7 @@ import kalodyne.core.units.Gain;
 final class TakeJson {
     private TakeJson() {}
 
-    static ObjectNode of(Judged judged) {
+    static ObjectNode of(TakesJudged judged) {
         TakeReport take = judged.take();
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("file", take.file().toString());
@@ -87,7 +87,7 @@ final class TakeJson {
                 .ifPresentOrElse(test -> node.set("nextTest", nextTest(test)), () -> node.putNull("nextTest"));
     }
 
-    private static ObjectNode nextTest(CauseTest test) {
+    private static ObjectNode nextTest(DiagnosticStep test) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("id", test.id());
         node.put("do", test.instruction());

@@ -20,11 +20,11 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.recording.players.BassSynth;
 import kalodyne.core.recording.players.Player;
 import kalodyne.core.runsheet.Act;
+import kalodyne.core.runsheet.RigSnapshot;
 import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
-import kalodyne.core.runsheet.Sitting;
-import kalodyne.core.runsheet.Stand;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
@@ -35,7 +35,7 @@ import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.units.Gain;
 
-/** What the trio did in the weeks before: made-up takes, played into the runs and read like any other, and two sittings. */
+/** What the trio did in the weeks before: made-up takes, played into the runs and read like any other, and two sessions. */
 final class BoathousePast {
     private static final String CELLO = "cello.out>interface.adc-1";
     private static final String CELLO_GAIN = "interface.gain-1";
@@ -77,7 +77,7 @@ final class BoathousePast {
         before.cello("Take 1", 0.42, "2026-02-15T10:52:00Z");
         before.cello("Take 2", 0.36, "2026-02-15T11:04:00Z");
         before.cello("Take 3", 0.16, "2026-02-22T11:01:00Z");
-        before.sittings();
+        before.sessions();
         return studio.with(now.setup).with(before.setup);
     }
 
@@ -123,16 +123,17 @@ final class BoathousePast {
                 new Judging(setup, levels, joints).judge(take, TakeReader.read(folder.resolve(file), Progress.NONE))));
     }
 
-    // --- sittings ----------------------------------------------------------------------------------------------
+    // --- sessions ----------------------------------------------------------------------------------------------
 
-    private void sittings() {
-        RunSheet sheet = SheetMaker.of(new SheetRig(setup.name(), patch, joints, levels, List.of(), setup.intention()));
-        sitting(sheet, "Sitting 1", FIRST_SUNDAY, Map.of(CELLO_GAIN, 0.42, PHONES, 0.35));
-        sitting(sheet, "Sitting 2", SECOND_SUNDAY, Map.of(CELLO_GAIN, 0.16, PHONES, 0.45));
+    private void sessions() {
+        RunSheet sheet =
+                SheetMaker.of(new SheetRig(setup.name(), patch, joints, levels, List.of(), setup.sessionPlan()));
+        session(sheet, "Session 1", FIRST_SUNDAY, Map.of(CELLO_GAIN, 0.42, PHONES, 0.35));
+        session(sheet, "Session 2", SECOND_SUNDAY, Map.of(CELLO_GAIN, 0.16, PHONES, 0.45));
     }
 
     /** All of the sheet, as people do: something is skipped each time, and it hums. */
-    private void sitting(RunSheet sheet, String name, Instant begun, Map<String, Double> positions) {
+    private void session(RunSheet sheet, String name, Instant begun, Map<String, Double> positions) {
         List<Tick> ticks = new ArrayList<>();
         Instant at = begun;
         for (Step step : sheet.steps()) {
@@ -142,12 +143,12 @@ final class BoathousePast {
                     step.id(), step.title(), isSkipped ? Tick.Outcome.SKIPPED : Tick.Outcome.DONE, at, "", List.of());
             ticks.add(step.act() == Act.TEST_TAKE ? tick.noticing(Symptom.HUM) : tick);
         }
-        setup = setup.with(new Sitting(
+        setup = setup.with(new Session(
                 name,
                 begun,
                 true,
                 ticks,
                 setup.wiring(),
-                setup.settings().turned(new Stand(Optional.empty(), positions).spots())));
+                setup.settings().turned(new RigSnapshot(Optional.empty(), positions).spots())));
     }
 }

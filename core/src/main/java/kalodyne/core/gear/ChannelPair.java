@@ -10,7 +10,7 @@ import java.util.List;
  * @param carries in words: "the mix without the talk microphone"
  * @param from marks of the stages that they come from; empty where they come from outside
  */
-public record ChannelPair(Way way, String channels, String carries, List<String> from) {
+public record ChannelPair(Direction way, String channels, String carries, List<String> from) {
     public ChannelPair {
         channels = Names.checked(channels);
         carries = Names.checked(carries);

@@ -31,7 +31,7 @@ public record Socket(
         String name,
         Connector connector,
         Form form,
-        Way way,
+        Direction way,
         SignalKind signal,
         Optional<Balance> balance,
         Map<Contact, Carries> contacts,
@@ -133,7 +133,7 @@ public record Socket(
     /** What it is, in a few words: "6.35 mm three-pole, balanced line in". */
     public String words() {
         String howBalanced = balance.map(each -> each.word() + " ").orElse("");
-        String direction = way == Way.BOTH ? "" : " " + way.word();
+        String direction = way == Direction.BOTH ? "" : " " + way.word();
         return connector.word() + ", " + howBalanced + signal.word() + direction;
     }
 }

@@ -25,7 +25,8 @@ public final class UsualContacts {
      * @param signal what the socket is made for
      * @param way of the signal; it matters to MIDI, whose inputs leave the shield alone, and to inserts, which go both ways
      */
-    public static Map<Contact, Carries> of(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
+    public static Map<Contact, Carries> of(
+            Connector connector, SignalKind signal, Optional<Balance> balance, Direction way) {
         List<Carries> carried = carried(connector, signal, balance, way);
         Map<Contact, Carries> contacts = new LinkedHashMap<>();
         for (int i = 0; i < carried.size(); i++) {
@@ -34,7 +35,8 @@ public final class UsualContacts {
         return contacts;
     }
 
-    private static List<Carries> carried(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
+    private static List<Carries> carried(
+            Connector connector, SignalKind signal, Optional<Balance> balance, Direction way) {
         return switch (connector.family()) {
             case JACK_635, JACK_35 -> jack(connector, signal, balance, way);
             case XLR -> List.of(Carries.SHIELD, Carries.HOT, Carries.COLD);
@@ -42,7 +44,7 @@ public final class UsualContacts {
             case DIN ->
                 List.of(
                         Carries.NOTHING,
-                        way == Way.IN ? Carries.NOTHING : Carries.SHIELD,
+                        way == Direction.IN ? Carries.NOTHING : Carries.SHIELD,
                         Carries.NOTHING,
                         Carries.MIDI_SOURCE,
                         Carries.MIDI_SINK);
@@ -57,7 +59,8 @@ public final class UsualContacts {
         };
     }
 
-    private static List<Carries> jack(Connector connector, SignalKind signal, Optional<Balance> balance, Way way) {
+    private static List<Carries> jack(
+            Connector connector, SignalKind signal, Optional<Balance> balance, Direction way) {
         return switch (connector.contacts().size()) {
             case 2 -> signal == SignalKind.SPEAKER ? SPEAKER : SIGNAL;
             case 3 -> threePoles(signal, balance, way);
@@ -65,11 +68,11 @@ public final class UsualContacts {
         };
     }
 
-    private static List<Carries> threePoles(SignalKind signal, Optional<Balance> balance, Way way) {
+    private static List<Carries> threePoles(SignalKind signal, Optional<Balance> balance, Direction way) {
         if (signal == SignalKind.MIDI) {
             return List.of(Carries.MIDI_SINK, Carries.MIDI_SOURCE, Carries.SHIELD);
         }
-        if (signal == SignalKind.LINE && way == Way.BOTH) {
+        if (signal == SignalKind.LINE && way == Direction.BOTH) {
             return INSERT;
         }
         return balance.filter(each -> each != Balance.UNBALANCED).isPresent() ? BALANCED : STEREO;

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.circuit.Element.Drive;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.Impedance;
@@ -27,19 +27,19 @@ final class AudioModel {
 
     private final SocketModel socket;
     private final Board board;
-    private final List<Sounding> soundings = new ArrayList<>();
-    private final List<Hearing> hearings = new ArrayList<>();
+    private final List<OutputSignal> soundings = new ArrayList<>();
+    private final List<InputSignal> hearings = new ArrayList<>();
 
     AudioModel(SocketModel socket) {
         this.socket = socket;
         this.board = socket.board();
     }
 
-    List<Sounding> soundings() {
+    List<OutputSignal> soundings() {
         return soundings;
     }
 
-    List<Hearing> hearings() {
+    List<InputSignal> hearings() {
         return hearings;
     }
 
@@ -94,7 +94,7 @@ final class AudioModel {
             board.resistor(hot, cold, 1 / (1 / ohms - 1 / (2 * leg)));
         }
         loadFarads(hot, cold);
-        hearings.add(new Hearing(socket.spot(), Carries.HOT, hot, cold));
+        hearings.add(new InputSignal(socket.spot(), Carries.HOT, hot, cold));
     }
 
     /** From each leg to the ground: the resistor that feeds phantom power, or else several times what is between the legs. */
@@ -108,7 +108,7 @@ final class AudioModel {
         String source = board.voltage(inside, cold, Drive.ofAc(0));
         board.resistor(inside, hot, Usual.sourceOhms(socket.device(), socket.socket()));
         socket.stray(cold);
-        soundings.add(new Sounding(socket.spot(), Carries.HOT, source, hot, cold));
+        soundings.add(new OutputSignal(socket.spot(), Carries.HOT, source, hot, cold));
     }
 
     private void balancedSource(String hot, String cold) {
@@ -127,7 +127,7 @@ final class AudioModel {
             board.follower(minus, socket.ground(), signal, socket.ground(), -0.5);
             board.resistor(minus, cold, leg);
         }
-        soundings.add(new Sounding(socket.spot(), Carries.HOT, source, hot, cold));
+        soundings.add(new OutputSignal(socket.spot(), Carries.HOT, source, hot, cold));
     }
 
     // --- single ------------------------------------------------------------------------------------------------
@@ -145,7 +145,7 @@ final class AudioModel {
         } else {
             board.resistor(inside, node, Usual.sourceOhms(socket.device(), socket.socket()));
         }
-        soundings.add(new Sounding(socket.spot(), carries, source, node, socket.common()));
+        soundings.add(new OutputSignal(socket.spot(), carries, source, node, socket.common()));
     }
 
     /** A pickup or cartridge: its coil, the capacitance of its windings, the pots of the instrument fully up. */
@@ -179,14 +179,14 @@ final class AudioModel {
         if (carries != Carries.MIC) {
             loadFarads(node, socket.common());
         }
-        hearings.add(new Hearing(socket.spot(), carries, node, socket.common()));
+        hearings.add(new InputSignal(socket.spot(), carries, node, socket.common()));
     }
 
     /** Of a headset's socket the load counts for the microphone; what hears is a driver, or an input like others. */
     private double loadOhms(Carries carries) {
         boolean isDriverOfHeadset = carries != Carries.MIC
                 && socket.power(PowerKind.PLUG_IN).isPresent()
-                && socket.socket().way() == Way.BOTH;
+                && socket.socket().way() == Direction.BOTH;
         if (isDriverOfHeadset) {
             return socket.device()
                     .facts()

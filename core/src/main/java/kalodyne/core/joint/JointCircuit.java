@@ -35,8 +35,8 @@ import kalodyne.core.units.Gain;
 public record JointCircuit(
         Circuit audio,
         Circuit rest,
-        List<Sounding> soundings,
-        List<Hearing> hearings,
+        List<OutputSignal> soundings,
+        List<InputSignal> hearings,
         List<Earth> earths,
         Map<Spot, String> grounds,
         List<Touching> touches,
@@ -80,8 +80,8 @@ public record JointCircuit(
         private final List<Passage> passages;
         private final Board audio = new Board();
         private final Board rest = new Board();
-        private final List<Sounding> soundings = new ArrayList<>();
-        private final List<Hearing> hearings = new ArrayList<>();
+        private final List<OutputSignal> soundings = new ArrayList<>();
+        private final List<InputSignal> hearings = new ArrayList<>();
         private final List<Earth> earths = new ArrayList<>();
         private final Map<Spot, String> grounds = new LinkedHashMap<>();
         private final List<Touching> touches = new ArrayList<>();
@@ -164,7 +164,7 @@ public record JointCircuit(
                 model.put(passed(spot, passages.stream()));
                 soundings.addAll(model.soundings());
                 hearings.addAll(model.hearings());
-                new RestModel(modelled(rest, spot))
+                new DcModel(modelled(rest, spot))
                         .put(passed(spot, passages.stream().filter(passage -> !passage.isWinding())));
                 normalledTo(spot).ifPresent(other -> parallel(spot, socket, other));
             });

@@ -63,7 +63,7 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
     /** The socket that a signal comes out of; the first one where none does. */
     private static Spot start(Patch patch, JointCircuit circuit) {
         return circuit.soundings().stream()
-                .map(Sounding::socket)
+                .map(OutputSignal::socket)
                 .filter(patch::isPlugged)
                 .findFirst()
                 .or(() -> patch.pluggings().stream()

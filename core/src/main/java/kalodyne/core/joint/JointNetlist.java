@@ -21,7 +21,7 @@ public final class JointNetlist {
     private JointNetlist() {}
 
     /** The netlist while one signal is given with 1 V. */
-    public static Netlist of(String title, JointCircuit joint, Sounding driven) {
+    public static Netlist of(String title, JointCircuit joint, OutputSignal driven) {
         List<Element> elements = new ArrayList<>();
         for (Element element : joint.audio().elements()) {
             boolean isDriven = element.name().equals(driven.source());

@@ -29,10 +29,10 @@ import kalodyne.core.units.Level;
  */
 public record JointReading(
         List<Transfer> transfers,
-        Map<Sounding, Complex> own,
-        Map<Sounding, Map<Sounding, Complex>> elsewhere,
+        Map<OutputSignal, Complex> own,
+        Map<OutputSignal, Map<OutputSignal, Complex>> elsewhere,
         Map<Spot, Map<Contact, Direct>> atRest,
-        Map<Hearing, Level> hum) {
+        Map<InputSignal, Level> hum) {
     private static final double LOWEST = 10;
     private static final double HIGHEST = 40_000;
     private static final double MAINS_HERTZ = 50;
@@ -94,13 +94,13 @@ public record JointReading(
     private static JointReading of(JointCircuit joint, List<Double> frequencies) throws UnsolvableCircuit {
         Network audio = new Network(joint.audio());
         List<Transfer> transfers = new ArrayList<>();
-        Map<Sounding, Complex> own = new LinkedHashMap<>();
-        Map<Sounding, Map<Sounding, Complex>> elsewhere = new LinkedHashMap<>();
-        for (Sounding sounding : joint.soundings()) {
+        Map<OutputSignal, Complex> own = new LinkedHashMap<>();
+        Map<OutputSignal, Map<OutputSignal, Complex>> elsewhere = new LinkedHashMap<>();
+        for (OutputSignal sounding : joint.soundings()) {
             transfers.addAll(transfers(audio, joint, sounding, frequencies));
             Solution middle = audio.at(List.of(MIDDLE_HERTZ), sounding.source()).get(0);
             own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
-            Map<Sounding, Complex> others = new LinkedHashMap<>();
+            Map<OutputSignal, Complex> others = new LinkedHashMap<>();
             joint.soundings().stream()
                     .filter(other -> !other.equals(sounding))
                     .forEach(other -> others.put(other, middle.voltage(other.plus(), other.minus())));
@@ -110,12 +110,13 @@ public record JointReading(
     }
 
     private static List<Transfer> transfers(
-            Network audio, JointCircuit joint, Sounding sounding, List<Double> frequencies) throws UnsolvableCircuit {
+            Network audio, JointCircuit joint, OutputSignal sounding, List<Double> frequencies)
+            throws UnsolvableCircuit {
         Complex[][] values = new Complex[joint.hearings().size()][frequencies.size()];
         List<Solution> solutions = audio.at(frequencies, sounding.source());
         for (int i = 0; i < frequencies.size(); i++) {
             for (int h = 0; h < values.length; h++) {
-                Hearing hearing = joint.hearings().get(h);
+                InputSignal hearing = joint.hearings().get(h);
                 values[h][i] = solutions.get(i).voltage(hearing.plus(), hearing.minus());
             }
         }
@@ -157,8 +158,8 @@ public record JointReading(
     }
 
     /** The devices' shares add up as powers: which way round each hangs on the mains is not known. */
-    private static Map<Hearing, Level> hum(Network audio, JointCircuit joint) throws UnsolvableCircuit {
-        Map<Hearing, Double> squares = new LinkedHashMap<>();
+    private static Map<InputSignal, Level> hum(Network audio, JointCircuit joint) throws UnsolvableCircuit {
+        Map<InputSignal, Double> squares = new LinkedHashMap<>();
         joint.hearings().forEach(hearing -> squares.put(hearing, 0.0));
         for (JointCircuit.Earth earth : joint.earths()) {
             if (earth.earthing().volts() > 0) {
@@ -171,13 +172,13 @@ public record JointReading(
                 });
             }
         }
-        Map<Hearing, Level> hum = new LinkedHashMap<>();
+        Map<InputSignal, Level> hum = new LinkedHashMap<>();
         squares.forEach((hearing, square) -> hum.put(hearing, Level.ofVolts(Math.sqrt(square))));
         return hum;
     }
 
     /** Signals of other sockets that are joined to this one without a resistance between them, so that it is drawn down. */
-    public List<Sounding> tied(Sounding sounding) {
+    public List<OutputSignal> tied(OutputSignal sounding) {
         double left = own.get(sounding).magnitude();
         return elsewhere.get(sounding).entrySet().stream()
                 .filter(entry -> !entry.getKey().socket().equals(sounding.socket()))

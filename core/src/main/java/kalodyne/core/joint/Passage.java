@@ -5,11 +5,11 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
-import kalodyne.core.gear.Way;
 import kalodyne.core.units.Gain;
 
 /**
@@ -36,7 +36,7 @@ record Passage(Spot in, Carries received, Spot out, Carries given, Stage stage) 
     private static Stream<Passage> of(String id, Device device, Stage stage, String from) {
         Optional<Socket> in = device.socket(Stage.fedBy(from));
         Optional<String> side = Stage.sideOf(from);
-        Optional<Carries> received = in.filter(socket -> socket.way() != Way.OUT)
+        Optional<Carries> received = in.filter(socket -> socket.way() != Direction.OUT)
                 .flatMap(socket -> side.isPresent()
                         ? Stream.of(Carries.values())
                                 .filter(each -> each.word().equals(side.get()))
@@ -46,7 +46,7 @@ record Passage(Spot in, Carries received, Spot out, Carries given, Stage stage) 
                 ? Stream.empty()
                 : device.sockets().stream()
                         .filter(socket ->
-                                socket.way() != Way.IN && socket.from().contains(stage.id()))
+                                socket.way() != Direction.IN && socket.from().contains(stage.id()))
                         .flatMap(socket -> given(socket, stage).stream()
                                 .map(given -> new Passage(
                                         new Spot(id, in.get().id()),

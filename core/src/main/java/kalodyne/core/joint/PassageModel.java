@@ -41,8 +41,8 @@ final class PassageModel {
     }
 
     /** What comes into the box. */
-    Hearing entry() {
-        return new Hearing(in.spot(), passage.received(), entry.plus(), entry.minus());
+    InputSignal entry() {
+        return new InputSignal(in.spot(), passage.received(), entry.plus(), entry.minus());
     }
 
     /** For signals. */

@@ -11,12 +11,12 @@ import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketPower;
-import kalodyne.core.gear.Way;
 import kalodyne.core.units.Gain;
 
 /**
@@ -169,7 +169,7 @@ public record Patch(
     private boolean isLifting(String device, DeviceControl control) {
         return control.kind() == ControlKind.GROUND_LIFT
                 && devices.get(device).sockets().stream()
-                        .anyMatch(socket -> socket.way() == Way.OUT && isPlugged(new Spot(device, socket.id())));
+                        .anyMatch(socket -> socket.way() == Direction.OUT && isPlugged(new Spot(device, socket.id())));
     }
 
     private Optional<DeviceControl> control(String device, String id) {

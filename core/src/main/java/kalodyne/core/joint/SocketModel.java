@@ -9,12 +9,12 @@ import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketPower;
-import kalodyne.core.gear.Way;
 
 /**
  * A socket of a device while its circuit is built: its nodes by what they carry, and which of them give and which receive. A
@@ -106,7 +106,7 @@ final class SocketModel {
 
     /** A ground lift cuts the shield of what leaves the device. */
     private boolean isLifted() {
-        return socket.way() == Way.OUT
+        return socket.way() == Direction.OUT
                 && device.controls().stream()
                         .filter(control -> control.kind() == ControlKind.GROUND_LIFT)
                         .flatMap(control -> patch.position(spot.item(), control).stream())
@@ -139,7 +139,7 @@ final class SocketModel {
 
     /** The phone's side of a headset's plug: it feeds the microphone. */
     private boolean isHost() {
-        return socket.way() == Way.BOTH
+        return socket.way() == Direction.BOTH
                 && power(PowerKind.PLUG_IN)
                         .filter(each -> each.role() == PowerRole.GIVES)
                         .isPresent();

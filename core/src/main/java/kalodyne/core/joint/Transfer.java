@@ -14,7 +14,7 @@ import kalodyne.core.units.Gain;
  * @param hertz the frequencies, rising
  * @param values received per volt given
  */
-public record Transfer(Sounding from, Hearing to, List<Double> hertz, List<Complex> values) {
+public record Transfer(OutputSignal from, InputSignal to, List<Double> hertz, List<Complex> values) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** Loss is nothing to speak of above this: what is received is crosstalk, or nothing. */

@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.BooleanSupplier;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
@@ -258,7 +258,7 @@ public final class LeastChange {
             return;
         }
         Spot present = Spot.read(id);
-        Way way = kind == Change.Kind.OTHER_SOCKET ? Way.IN : Way.OUT;
+        Direction way = kind == Change.Kind.OTHER_SOCKET ? Direction.IN : Direction.OUT;
         for (Socket socket : device.sockets()) {
             Spot other = new Spot(point.station(), socket.id());
             boolean isOther = !other.equals(present)

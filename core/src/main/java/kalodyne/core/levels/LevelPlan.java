@@ -89,7 +89,7 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
     }
 
     private static StageLevel joint(Trace trace, FlowLevels levels, int from, int to, int station, Gain loss) {
-        Stage stage = new Stage(
+        RunStage stage = new RunStage(
                 trace.stations().get(station).name(),
                 station,
                 to,
@@ -105,7 +105,7 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
         Gain knob = point.knob().isPresent()
                 ? levels.flow().knobs().get(point.knob().getAsInt()).gain()
                 : Gain.NONE;
-        Stage stage = new Stage(
+        RunStage stage = new RunStage(
                 point.label(),
                 station,
                 at,

@@ -31,7 +31,7 @@ final class LoadingRule implements LevelRule {
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
                 LevelRules.DESCRIBED_LEAD,
                 LevelRules.decibels(loss),
-                "The input weighs the source down",
+                "The input loads the source too heavily",
                 run.input().impedance() + " on a source of " + source + " costs " + Print.decimal(loss, 1)
                         + " dB. A pickup also loses its treble.",
                 Optional.of(Remedy.byHand("Use an input of " + new Impedance(10 * source.ohms()) + " or more")));

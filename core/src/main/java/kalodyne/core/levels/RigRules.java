@@ -57,7 +57,7 @@ final class RigRules extends RunFindings {
                 station,
                 LevelRules.decibels(Math.max(-200, db)),
                 howls ? "It will howl" : "A signal comes back to where it was",
-                "Once round, it is " + Print.signed(Math.max(-200, db), 1)
+                "Loop gain: " + Print.signed(Math.max(-200, db), 1)
                         + " dB. From 0 dB on it howls, from −6 dB on it rings.",
                 "Take the return out of the mix that feeds it, or turn its level down");
     }
@@ -81,7 +81,7 @@ final class RigRules extends RunFindings {
                         LevelRules.decibels(plan.endPeak()),
                         "Left and right cancel here",
                         LevelRules.words(plan, stage)
-                                + " takes the difference of both: what is in the middle disappears, and no level is right.",
+                                + " takes the difference of both: the centre cancels (voice and bass vanish), and no level is right.",
                         "Take left and right to two inputs, or one of them only");
                 return;
             }
@@ -122,7 +122,7 @@ final class RigRules extends RunFindings {
                         Severity.NOTE,
                         stage.stage().station(),
                         LevelRules.decibels(over),
-                        "Tight if all comes at once",
+                        "May clip if everyone peaks together",
                         LevelRules.words(plan, stage) + " clips by " + Print.decimal(over, 1)
                                 + " dB if all players peak in one moment, at the resonance of their leads.",
                         "");
@@ -142,7 +142,7 @@ final class RigRules extends RunFindings {
                     Severity.NOTE,
                     0,
                     new Figure(names.size(), "knobs"),
-                    "Where knobs stand is not known",
+                    "Knob positions unknown",
                     "Nobody said how "
                             + (names.size() > 3 ? names.size() + " knobs of this run" : String.join(" and ", names))
                             + (names.size() == 1 ? " stands" : " stand") + ". Until then the usual is taken.",

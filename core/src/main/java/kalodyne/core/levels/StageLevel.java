@@ -13,7 +13,7 @@ import kalodyne.core.units.SignalLevels;
  * @param levels with all noise up to here
  * @param noiseShare the part of the noise power at the track that this stage makes, from 0 to 1
  */
-public record StageLevel(Stage stage, SignalLevels levels, double noiseShare) {
+public record StageLevel(RunStage stage, SignalLevels levels, double noiseShare) {
 
     /** Less than this is the rounding of the arithmetic. */
     private static final double ROUNDING_DB = 1e-9;

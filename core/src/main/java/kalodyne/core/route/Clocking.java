@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 
 /** Keeps a source and the recorder in one tempo by MIDI clock: 24 pulses a quarter note (MIDI 1.0). */
 final class Clocking {
@@ -20,9 +20,9 @@ final class Clocking {
     }
 
     /** Plugs the clock of the recorder, or of what stands at its USB, into the first source that takes one. */
-    Aside of(List<Chain> chains, Wish wish) {
+    SideTask of(List<Chain> chains, Wish wish) {
         Optional<String> follower = wish.sources().stream()
-                .filter(id -> !midi(id, Way.IN).isEmpty() || sendsMidi(id))
+                .filter(id -> !midi(id, Direction.IN).isEmpty() || sendsMidi(id))
                 .findFirst();
         if (follower.isEmpty()) {
             return not("None of the sources has MIDI. Play to the recorder's click instead.");
@@ -35,9 +35,10 @@ final class Clocking {
         for (String leader : leaders(chains, wish)) {
             int before = plugs.count();
             if (isAtRecorder(leader, chains, wish)
-                    && plugs.join(midi(leader, Way.OUT), midi(source, Way.IN)).isPresent()) {
-                boolean isBoth =
-                        plugs.join(midi(source, Way.OUT), midi(leader, Way.IN)).isPresent();
+                    && plugs.join(midi(leader, Direction.OUT), midi(source, Direction.IN))
+                            .isPresent()) {
+                boolean isBoth = plugs.join(midi(source, Direction.OUT), midi(leader, Direction.IN))
+                        .isPresent();
                 String from = leader.equals(wish.target()) ? "" : " by " + stock.name(leader);
                 return done(
                         stock.name(wish.target()) + " sends the clock" + from + " to " + stock.name(source)
@@ -50,16 +51,16 @@ final class Clocking {
                 + ". A USB MIDI interface and a MIDI lead would do it.");
     }
 
-    private Aside done(String how, Wish wish) {
-        return new Aside(
-                Aside.Of.TEMPO,
+    private SideTask done(String how, Wish wish) {
+        return new SideTask(
+                SideTask.Of.TEMPO,
                 how + ". Let " + stock.name(wish.target())
                         + " lead and set the source to outside clock: 24 pulses a quarter note.",
                 true);
     }
 
-    private static Aside not(String why) {
-        return new Aside(Aside.Of.TEMPO, why, false);
+    private static SideTask not(String why) {
+        return new SideTask(SideTask.Of.TEMPO, why, false);
     }
 
     /** What may send the clock: the recorder, what stands on the way to it, then MIDI boxes. */
@@ -69,7 +70,7 @@ final class Clocking {
         stock.ids().stream()
                 .filter(id -> stock.device(id).kind() == DeviceKind.MIDI)
                 .forEach(leaders::add);
-        leaders.removeIf(id -> midi(id, Way.OUT).isEmpty());
+        leaders.removeIf(id -> midi(id, Direction.OUT).isEmpty());
         return leaders;
     }
 
@@ -93,7 +94,7 @@ final class Clocking {
         return socket.channels().stream().anyMatch(pair -> pair.channels().equalsIgnoreCase("MIDI"));
     }
 
-    private List<Port> midi(String id, Way way) {
+    private List<Port> midi(String id, Direction way) {
         return Port.each(stock.device(id), socket -> socket.signal() == SignalKind.MIDI && socket.way() == way, 1);
     }
 }

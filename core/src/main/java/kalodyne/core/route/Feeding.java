@@ -31,24 +31,24 @@ final class Feeding {
     }
 
     /** Plugs what has to be fed, and tells of it. */
-    List<Aside> plugged() {
-        List<Aside> asides = new ArrayList<>();
+    List<SideTask> plugged() {
+        List<SideTask> sideTasks = new ArrayList<>();
         boolean isHubFed = true;
         for (String hub : hubs()) {
             boolean needs = wish.extras().charging() || !canFeed(stock.device(wish.target()), hub);
             if (needs) {
-                Aside fed = fed(hub);
+                SideTask fed = fed(hub);
                 isHubFed &= fed.isDone();
-                asides.add(fed);
+                sideTasks.add(fed);
             }
         }
-        hops().flatMap(hop -> phantom(hop).stream()).distinct().forEach(asides::add);
+        hops().flatMap(hop -> phantom(hop).stream()).distinct().forEach(sideTasks::add);
         if (wish.extras().charging()) {
-            asides.add(charging(isHubFed));
+            sideTasks.add(charging(isHubFed));
         } else {
-            battery().ifPresent(asides::add);
+            battery().ifPresent(sideTasks::add);
         }
-        return asides;
+        return sideTasks;
     }
 
     private Stream<Hop> hops() {
@@ -80,15 +80,15 @@ final class Feeding {
         return drawn <= given;
     }
 
-    private Aside fed(String hub) {
+    private SideTask fed(String hub) {
         Optional<Hop> hop = plugs.join(supplies(), stock.ports(hub).feeds());
-        return hop.map(each -> new Aside(
-                        Aside.Of.POWER,
+        return hop.map(each -> new SideTask(
+                        SideTask.Of.POWER,
                         stock.name(each.from().device()) + " feeds " + stock.name(hub)
                                 + ". Plug it in before the rest.",
                         true))
-                .orElseGet(() -> new Aside(
-                        Aside.Of.POWER,
+                .orElseGet(() -> new SideTask(
+                        SideTask.Of.POWER,
                         stock.name(hub)
                                 + " needs a charger or power bank at its charging socket: none is free with a lead.",
                         false));
@@ -101,40 +101,40 @@ final class Feeding {
     }
 
     /** How long the recorder lasts by itself: a battery breaks no ground loop that is not there, and ends a long take. */
-    private Optional<Aside> battery() {
+    private Optional<SideTask> battery() {
         Device recorder = stock.device(wish.target());
         return recorder.powering().stream()
                 .filter(powering -> powering.source() == PowerSource.BATTERY)
                 .flatMap(powering -> powering.facts().printed(Fact.RUNS_FOR).stream())
                 .findFirst()
-                .map(hours -> new Aside(
-                        Aside.Of.POWER,
+                .map(hours -> new SideTask(
+                        SideTask.Of.POWER,
                         recorder.name() + " runs about " + hours
                                 + " on its battery, and nothing hums through a charger then",
                         true));
     }
 
-    private Aside charging(boolean isHubFed) {
+    private SideTask charging(boolean isHubFed) {
         Device recorder = stock.device(wish.target());
         boolean isByHub = hubs().stream().anyMatch(hub -> gives(stock.device(hub)));
         if (isByHub && isHubFed) {
-            return new Aside(Aside.Of.CHARGING, recorder.name() + " is charged through the hub", true);
+            return new SideTask(SideTask.Of.CHARGING, recorder.name() + " is charged through the hub", true);
         }
         boolean hasOwn = recorder.powering().stream().map(Powering::source).anyMatch(source -> isMains(source));
         if (hasOwn) {
-            return new Aside(
-                    Aside.Of.CHARGING,
+            return new SideTask(
+                    SideTask.Of.CHARGING,
                     recorder.name() + " on its own supply; where it hums then, on its battery",
                     true);
         }
         Optional<Hop> direct = plugs.join(supplies(), stock.ports(wish.target()).dataIns());
-        return direct.map(hop -> new Aside(
-                        Aside.Of.CHARGING,
+        return direct.map(hop -> new SideTask(
+                        SideTask.Of.CHARGING,
                         stock.name(hop.from().device()) + " charges " + recorder.name()
                                 + "; where it hums then, on its battery",
                         true))
-                .orElseGet(() -> new Aside(
-                        Aside.Of.CHARGING,
+                .orElseGet(() -> new SideTask(
+                        SideTask.Of.CHARGING,
                         recorder.name()
                                 + " is not charged meanwhile: charge it before. A hub with a charging socket would do it.",
                         false));
@@ -159,16 +159,16 @@ final class Feeding {
     // --- bus power ---------------------------------------------------------------------------------------------
 
     /** What is drawn of each port that gives bus power, against what it gives; what nobody knows of a port. */
-    List<Aside> loads(List<JointRules.Checked> joints) {
-        Stream<Aside> known = joints.stream()
+    List<SideTask> loads(List<JointRules.Checked> joints) {
+        Stream<SideTask> known = joints.stream()
                 .flatMap(joint -> BusLoad.of(joint).stream()
                         .filter(load -> !load.living().isEmpty())
-                        .map(load -> new Aside(Aside.Of.POWER, load.words(joint.patch()), load.isFed())));
-        Stream<Aside> unknown = hops().filter(hop -> hop.from().shape().isDigital())
+                        .map(load -> new SideTask(SideTask.Of.POWER, load.words(joint.patch()), load.isFed())));
+        Stream<SideTask> unknown = hops().filter(hop -> hop.from().shape().isDigital())
                 .filter(hop -> drawn(stock.device(hop.from().device())) > 0)
                 .filter(hop -> port(hop).busSupply().isEmpty())
-                .map(hop -> new Aside(
-                        Aside.Of.POWER,
+                .map(hop -> new SideTask(
+                        SideTask.Of.POWER,
                         "What " + stock.name(hop.to().device()) + " gives is not known; "
                                 + stock.name(hop.from().device()) + " runs on it",
                         true));
@@ -191,12 +191,12 @@ final class Feeding {
 
     // --- phantom power -----------------------------------------------------------------------------------------
 
-    private Optional<Aside> phantom(Hop hop) {
+    private Optional<SideTask> phantom(Hop hop) {
         boolean needs = hop.from().sockets().stream().anyMatch(spot -> has(spot, PowerRole.NEEDS));
         boolean gives = hop.to().sockets().stream().anyMatch(spot -> has(spot, PowerRole.GIVES));
         return needs && gives
-                ? Optional.of(new Aside(
-                        Aside.Of.POWER,
+                ? Optional.of(new SideTask(
+                        SideTask.Of.POWER,
                         stock.name(hop.from().device()) + " needs phantom power: "
                                 + stock.name(hop.to().device()) + " gives it. Plug in first, then switch it on.",
                         true))

@@ -62,7 +62,7 @@ public final class Planner {
     }
 
     private Plan search(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {
-        return new Search(wish, isCancelled, early, owned, leads, catalogue, taken, settings).plan();
+        return new WaySearch(wish, isCancelled, early, owned, leads, catalogue, taken, settings).plan();
     }
 
     /** Where nothing that may be bought helps: what would. */

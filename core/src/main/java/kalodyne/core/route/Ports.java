@@ -11,11 +11,11 @@ import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 
 /** The ways into a device and out of it, single sockets and pairs for left and right. */
 final class Ports {
@@ -62,13 +62,14 @@ final class Ports {
 
     private boolean gives(Socket socket) {
         return isAudio(socket)
-                && (socket.way() == Way.OUT || (socket.way() == Way.BOTH && !isHost(socket) && isHeadset(socket)));
+                && (socket.way() == Direction.OUT
+                        || (socket.way() == Direction.BOTH && !isHost(socket) && isHeadset(socket)));
     }
 
     private boolean takes(Socket socket) {
         return isAudio(socket)
                 && device.kind() != DeviceKind.HEADPHONES
-                && (socket.way() == Way.IN || (socket.way() == Way.BOTH && isHost(socket)));
+                && (socket.way() == Direction.IN || (socket.way() == Direction.BOTH && isHost(socket)));
     }
 
     private static boolean isAudio(Socket socket) {
@@ -213,8 +214,8 @@ final class Ports {
     /** Channels that are recorded, as the socket lists them; notes and clock are none. */
     static Stream<ChannelPair> recorded(Socket socket) {
         return socket.channels().stream()
-                .filter(pair ->
-                        pair.way() == Way.OUT && isAsciiDigit(pair.channels().charAt(0)));
+                .filter(pair -> pair.way() == Direction.OUT
+                        && isAsciiDigit(pair.channels().charAt(0)));
     }
 
     private static boolean isAsciiDigit(char letter) {

@@ -75,7 +75,7 @@ final class Scoring {
         int breaks = strands.stream().mapToInt(Way.Strand::breaks).max().orElse(0);
         add(
                 Reason.Of.BREAKS,
-                breaks * weight(Matters.FEW_BREAKS),
+                breaks * weight(Priority.FEW_BREAKS),
                 breaks + (breaks == 1 ? " break" : " breaks") + " in the line");
         int devices = strands.stream()
                 .mapToInt(strand -> strand.stations().size() - 2)
@@ -87,7 +87,7 @@ final class Scoring {
                                 .mapToDouble(strand -> between(strand.stations(), stock))
                                 .max()
                                 .orElse(0)
-                        * weight(Matters.QUICK),
+                        * weight(Priority.QUICK),
                 devices == 0
                         ? "nothing to set up between"
                         : devices + (devices == 1 ? " device" : " devices") + " between");
@@ -102,9 +102,9 @@ final class Scoring {
                 .filter(Missing::is)
                 .mapToDouble(id -> points(Missing.of(stock.device(id)).price()))
                 .sum();
-        return breaks * weight(wish, Matters.FEW_BREAKS)
-                + between(devices, stock) * weight(wish, Matters.QUICK)
-                + toGet * weight(wish, Matters.CHEAP);
+        return breaks * weight(wish, Priority.FEW_BREAKS)
+                + between(devices, stock) * weight(wish, Priority.QUICK)
+                + toGet * weight(wish, Priority.CHEAP);
     }
 
     /** What there is to set up between source and recorder. */
@@ -121,16 +121,16 @@ final class Scoring {
         if (leads > 0) {
             add(
                     Reason.Of.UNPLUGS,
-                    UNPLUGGED * leads * weight(Matters.QUICK),
+                    UNPLUGGED * leads * weight(Priority.QUICK),
                     leads + (leads == 1 ? " thing pulled out" : " things pulled out"));
         }
     }
 
-    private double weight(Matters what) {
+    private double weight(Priority what) {
         return weight(wish, what);
     }
 
-    private static double weight(Wish wish, Matters what) {
+    private static double weight(Wish wish, Priority what) {
         return wish.first() == what ? FIRST : wish.then() == what ? THEN : 1;
     }
 
@@ -148,18 +148,18 @@ final class Scoring {
     }
 
     /** What was wished beside the recording, and is not there. */
-    void asides(Way.Monitoring monitoring, List<Aside> asides) {
+    void sideTasks(Way.Monitoring monitoring, List<SideTask> sideTasks) {
         if (!monitoring.isAsWished()) {
             add(Reason.Of.WISHES, NOT_AS_WISHED, "not heard as wished");
         }
-        asides.stream().filter(aside -> !aside.isDone()).forEach(aside -> {
-            boolean isDead = aside.of() == Aside.Of.POWER;
+        sideTasks.stream().filter(sideTask -> !sideTask.isDone()).forEach(sideTask -> {
+            boolean isDead = sideTask.of() == SideTask.Of.POWER;
             add(
                     isDead ? Reason.Of.FAULTS : Reason.Of.WISHES,
                     isDead ? WRONG : NOT_AS_WISHED,
                     isDead
                             ? "something is not fed"
-                            : Print.withinSentence(aside.of().word()) + " not as wished");
+                            : Print.withinSentence(sideTask.of().word()) + " not as wished");
         });
     }
 
@@ -168,7 +168,7 @@ final class Scoring {
             double points = switch (Faults.of(finding)) {
                 case FATAL, WRONG -> WRONG;
                 case CAUTION -> CAUTION;
-                case WEAK -> WEAK * weight(Matters.CLEAN);
+                case WEAK -> WEAK * weight(Priority.CLEAN);
                 case NONE -> 0;
             };
             if (points > 0) {
@@ -196,7 +196,7 @@ final class Scoring {
                 missing.stream().mapToDouble(each -> points(each.price())).sum() + bulk;
         add(
                 Reason.Of.TO_GET,
-                points * weight(Matters.CHEAP),
+                points * weight(Priority.CHEAP),
                 missing.isEmpty() ? "all of it is owned" : missing.size() + " to get");
     }
 
@@ -227,7 +227,7 @@ final class Scoring {
     /** Only who prefers ordinary leads minds the others. */
     private void special(List<Way.Strand> strands) {
         int special = strands.stream().mapToInt(Way.Strand::specialLeads).sum();
-        double points = SPECIAL * special * (weight(Matters.ORDINARY_LEADS) - 1);
+        double points = SPECIAL * special * (weight(Priority.ORDINARY_LEADS) - 1);
         if (points > 0) {
             add(Reason.Of.BREAKS, points, special + (special == 1 ? " special lead" : " special leads"));
         }
@@ -246,12 +246,12 @@ final class Scoring {
             if (prediction.fadersAddDb() > FINE_TRAVEL_DB) {
                 add(
                         Reason.Of.SOUND,
-                        NO_RESERVE * weight(Matters.CLEAN),
+                        NO_RESERVE * weight(Priority.CLEAN),
                         "faders have to make " + Print.decimal(prediction.fadersAddDb(), 0) + " dB of gain");
             }
             add(
                     Reason.Of.SOUND,
-                    (0.5 * noisy + 0.5 * low) * weight(Matters.CLEAN),
+                    (0.5 * noisy + 0.5 * low) * weight(Priority.CLEAN),
                     "noise " + Print.decimal(prediction.rangeDb(), 0) + " dB under the loudest peak");
         });
     }

@@ -136,7 +136,7 @@ public final class Software {
     private static boolean playsBack(Device device) {
         return device.sockets().stream()
                 .flatMap(socket -> socket.channels().stream())
-                .anyMatch(pair -> pair.way() == kalodyne.core.gear.Way.IN);
+                .anyMatch(pair -> pair.way() == kalodyne.core.gear.Direction.IN);
     }
 
     /** A device that sends one thing or another needs a switch. */

@@ -15,7 +15,7 @@ import kalodyne.core.levels.gain.Turn;
  * @param title what it is, in a few words: "By the interface"
  * @param strands one for each source
  * @param monitoring how it is heard meanwhile
- * @param asides what belongs to it beside the recording
+ * @param sideTasks what belongs to it beside the recording
  * @param patch everything that is plugged
  * @param joints what comes of it
  * @param turns where the controls of all that is plugged then should stand
@@ -28,7 +28,7 @@ public record Way(
         String title,
         List<Strand> strands,
         Monitoring monitoring,
-        List<Aside> asides,
+        List<SideTask> sideTasks,
         Patch patch,
         List<JointRules.Checked> joints,
         List<Turn> turns,
@@ -38,7 +38,7 @@ public record Way(
         List<Reason> reasons) {
     public Way {
         strands = List.copyOf(strands);
-        asides = List.copyOf(asides);
+        sideTasks = List.copyOf(sideTasks);
         joints = List.copyOf(joints);
         turns = List.copyOf(turns);
         missing = List.copyOf(missing);

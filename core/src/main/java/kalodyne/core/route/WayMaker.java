@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Transfer;
@@ -68,18 +68,18 @@ final class WayMaker {
 
     private Proposal proposal(List<Chain> chains) {
         Plugs plugs = new Plugs(stock, hops, chains, present, mayGet);
-        Listening listening = new Listening(stock, chains, wish.heard(), plugs);
+        ListeningPlan listening = new ListeningPlan(stock, chains, wish.heard(), plugs);
         listening.plugHeadphones();
-        List<Aside> asides = new ArrayList<>(listening.speakers().stream().toList());
+        List<SideTask> sideTasks = new ArrayList<>(listening.speakers().stream().toList());
         if (wish.extras().inTempo()) {
-            asides.add(new Clocking(stock, plugs).of(chains, wish));
+            sideTasks.add(new Clocking(stock, plugs).of(chains, wish));
         }
         Feeding feeding = new Feeding(stock, plugs, chains, wish);
-        asides.addAll(feeding.plugged());
+        sideTasks.addAll(feeding.plugged());
         wish.extras().also().stream()
                 .sorted()
                 .map(new Capturing(stock, chains)::of)
-                .forEach(asides::add);
+                .forEach(sideTasks::add);
         List<Plugging> pluggings = Stream.concat(Chain.pluggings(chains).stream(), plugs.pluggings())
                 .distinct()
                 .toList();
@@ -87,7 +87,7 @@ final class WayMaker {
                 chains,
                 listening,
                 feeding,
-                asides,
+                sideTasks,
                 hops.patch(pluggings),
                 hops.joints(pluggings),
                 missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList()),
@@ -101,9 +101,9 @@ final class WayMaker {
      */
     record Proposal(
             List<Chain> chains,
-            Listening listening,
+            ListeningPlan listening,
             Feeding feeding,
-            List<Aside> asides,
+            List<SideTask> sideTasks,
             Patch patch,
             List<JointRules.Checked> joints,
             List<Missing> missing,
@@ -128,16 +128,17 @@ final class WayMaker {
         List<Way.Strand> strands =
                 chains.stream().map(chain -> strand(chain, joints, expected)).toList();
         Way.Monitoring monitoring = proposal.listening().monitoring(expected);
-        List<Aside> asides = Stream.concat(proposal.asides().stream(), proposal.feeding().loads(joints).stream())
+        List<SideTask> sideTasks = Stream.concat(
+                        proposal.sideTasks().stream(), proposal.feeding().loads(joints).stream())
                 .toList();
         Scoring scoring = new Scoring(wish, stock, strands, joints, proposal.missing(), sourceChannels(chains));
-        scoring.asides(monitoring, asides);
+        scoring.sideTasks(monitoring, sideTasks);
         scoring.unplugged(proposal.unplugged(), stock);
         return new Way(
                 title(chains),
                 strands,
                 monitoring,
-                asides,
+                sideTasks,
                 proposal.patch(),
                 joints,
                 expected.turns(),
@@ -238,7 +239,7 @@ final class WayMaker {
 
     /** Into how many inputs the signals of a port go, each the most into one. */
     private static int arriving(Hop hop, List<JointRules.Checked> joints) {
-        Set<Hearing> reached = new HashSet<>();
+        Set<InputSignal> reached = new HashSet<>();
         Set<Object> sources = new HashSet<>();
         joints.stream()
                 .flatMap(joint -> joint.reading().stream())

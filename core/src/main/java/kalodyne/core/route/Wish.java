@@ -16,7 +16,13 @@ import java.util.function.UnaryOperator;
  * @param then what counts next
  */
 public record Wish(
-        List<String> sources, String target, Stereo stereo, Heard heard, Extras extras, Matters first, Matters then) {
+        List<String> sources,
+        String target,
+        Stereo stereo,
+        ListeningWish heard,
+        Extras extras,
+        Priority first,
+        Priority then) {
     public Wish {
         sources = List.copyOf(sources);
     }
@@ -24,7 +30,13 @@ public record Wish(
     /** One source into one recorder, the rest as most would have it. */
     public static Wish of(String source, String target) {
         return new Wish(
-                List.of(source), target, Stereo.NO_MATTER, Heard.NOT, Extras.NONE, Matters.CLEAN, Matters.CHEAP);
+                List.of(source),
+                target,
+                Stereo.NO_MATTER,
+                ListeningWish.NOT,
+                Extras.NONE,
+                Priority.CLEAN,
+                Priority.CHEAP);
     }
 
     public Wish withStereo(Stereo newStereo) {
@@ -39,7 +51,7 @@ public record Wish(
         return withHeard(heard.withHeadphones(newHeadphones));
     }
 
-    public Wish withHeard(Heard newHeard) {
+    public Wish withHeard(ListeningWish newHeard) {
         return new Wish(sources, target, stereo, newHeard, extras, first, then);
     }
 
@@ -47,13 +59,13 @@ public record Wish(
         return new Wish(sources, target, stereo, heard, newExtras, first, then);
     }
 
-    public Wish withMatters(Matters newFirst, Matters newThen) {
+    public Wish withMatters(Priority newFirst, Priority newThen) {
         return new Wish(sources, target, stereo, heard, extras, newFirst, newThen);
     }
 
     /** The same wish of gear whose marks have changed. */
     public Wish renamed(UnaryOperator<String> anew) {
-        Heard renamed = heard.withHeadphones(heard.headphones().map(anew))
+        ListeningWish renamed = heard.withHeadphones(heard.headphones().map(anew))
                 .withSpeakers(heard.speakers().stream().map(anew).toList());
         return new Wish(sources.stream().map(anew).toList(), anew.apply(target), stereo, renamed, extras, first, then);
     }

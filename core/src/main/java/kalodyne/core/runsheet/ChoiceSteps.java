@@ -16,7 +16,7 @@ import kalodyne.core.units.Print;
 /** What is chosen on each recorder: input, output, channels, tracks, monitoring; what is made quiet on a phone. */
 final class ChoiceSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         Recorders recorders = rig.recorders();
         for (String recorder : recorders.ids()) {
             Captured captured = recorders.captured(recorder);
@@ -31,7 +31,7 @@ final class ChoiceSteps implements SheetPart {
         }
     }
 
-    private static void direct(SheetRig rig, Recorders recorders, String sender, Draft draft) {
+    private static void direct(SheetRig rig, Recorders recorders, String sender, SheetDraft draft) {
         if (recorders.canBeHeardDirectly(sender)) {
             recorders
                     .directMonitoring(sender)
@@ -47,7 +47,7 @@ final class ChoiceSteps implements SheetPart {
 
     /** What hearing oneself through the computer would cost, where somebody measured it. */
     private static String late(SheetRig rig) {
-        OptionalDouble trip = rig.intention().roundTripMilliseconds();
+        OptionalDouble trip = rig.sessionPlan().roundTripMilliseconds();
         if (trip.isEmpty()) {
             return "";
         }
@@ -74,7 +74,8 @@ final class ChoiceSteps implements SheetPart {
                         + each);
     }
 
-    private static void add(SheetRig rig, Recorders recorders, String recorder, Choice choice, int index, Draft draft) {
+    private static void add(
+            SheetRig rig, Recorders recorders, String recorder, Choice choice, int index, SheetDraft draft) {
         String id = "choose:" + recorder + ":" + choice.about().name().toLowerCase(Locale.ROOT) + "-" + index;
         boolean isQuiet = choice.about() == About.QUIET;
         Step step = Step.of(
@@ -134,12 +135,7 @@ final class ChoiceSteps implements SheetPart {
     /** Up to the first point that splits it. */
     private static String title(SheetRig rig, String recorder, String words) {
         String first = SPLIT.split(words, 2)[0];
-        return first.contains(rig.name(recorder)) ? first : rig.name(recorder) + ": " + lower(first);
-    }
-
-    private static String lower(String words) {
-        boolean isName = words.length() > 1 && Character.isUpperCase(words.charAt(1));
-        return isName ? words : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+        return first.contains(rig.name(recorder)) ? first : rig.name(recorder) + ": " + Print.withinSentence(first);
     }
 
     private static String detail(String words) {

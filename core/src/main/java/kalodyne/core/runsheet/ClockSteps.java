@@ -2,16 +2,16 @@ package kalodyne.core.runsheet;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.sums.Clocks;
 import kalodyne.core.units.Print;
 
 /** Who beats time and who follows, where something is plugged that carries the clock. */
 final class ClockSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         for (Link link : rig.links()) {
             if (link.isOf(SignalKind.MIDI)) {
                 add(rig, link, draft);
@@ -20,7 +20,7 @@ final class ClockSteps implements SheetPart {
     }
 
     /** The computer beats, where one is plugged to it; else what gives. */
-    private static void add(SheetRig rig, Link link, Draft draft) {
+    private static void add(SheetRig rig, Link link, SheetDraft draft) {
         List<String> devices = link.devices();
         String beats = devices.stream()
                 .filter(rig::isHost)
@@ -36,7 +36,7 @@ final class ClockSteps implements SheetPart {
                             rig.name(beats) + " beats time, " + rig.name(follows) + " follows its clock",
                             "Two that beat by themselves drift apart; two that follow wait for each other.")
                     .with("Send clock, start and stop there; here choose the outer clock. "
-                            + tempo(rig.intention().beatsPerMinute()))
+                            + tempo(rig.sessionPlan().beatsPerMinute()))
                     .about(List.of(beats, follows)));
             for (String device : List.of(beats, follows)) {
                 draft.order(
@@ -55,7 +55,7 @@ final class ClockSteps implements SheetPart {
                 .filter(spot -> spot.item().equals(id))
                 .flatMap(spot -> rig.patch().socket(spot).stream())
                 .map(Socket::way)
-                .anyMatch(way -> way == Way.OUT);
+                .anyMatch(way -> way == Direction.OUT);
     }
 
     private static String tempo(OptionalDouble beats) {

@@ -8,11 +8,11 @@ import kalodyne.core.levels.run.Run;
 /** Runs that were described by their numbers, without gear: what can be said of them without knowing what they are plugged with. */
 final class DescribedSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         rig.described().forEach(run -> add(run, draft));
     }
 
-    private static void add(Run run, Draft draft) {
+    private static void add(Run run, SheetDraft draft) {
         RunLevels levels = SetupLevels.of(run);
         String key = LevelPlan.of(run).trace().key();
         String down = "down:" + run.name();

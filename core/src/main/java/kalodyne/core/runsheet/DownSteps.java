@@ -11,7 +11,7 @@ import kalodyne.core.units.Print;
 /** Taking down: speakers first, then phantom power, then power backwards, then leads. */
 final class DownSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         if (rig.links().isEmpty()) {
             return;
         }
@@ -34,7 +34,7 @@ final class DownSteps implements SheetPart {
         last(rig, draft);
     }
 
-    private static void speakers(SheetRig rig, Draft draft) {
+    private static void speakers(SheetRig rig, SheetDraft draft) {
         List<String> loud = rig.loud();
         if (loud.isEmpty()) {
             return;
@@ -54,7 +54,7 @@ final class DownSteps implements SheetPart {
                 "Switches and plugs thump through speakers that are on.");
     }
 
-    private static void ears(SheetRig rig, Draft draft) {
+    private static void ears(SheetRig rig, SheetDraft draft) {
         if (!rig.headphones().isEmpty()) {
             draft.add(Step.of(
                     "down:ears",
@@ -71,7 +71,7 @@ final class DownSteps implements SheetPart {
         }
     }
 
-    private static void power(SheetRig rig, Draft draft) {
+    private static void power(SheetRig rig, SheetDraft draft) {
         rig.devices().stream()
                 .filter(rig::isSwitched)
                 .filter(id -> !rig.isLoud(id))
@@ -99,7 +99,7 @@ final class DownSteps implements SheetPart {
                         "What hears is switched off before what speaks."));
     }
 
-    private static void leads(SheetRig rig, Draft draft) {
+    private static void leads(SheetRig rig, SheetDraft draft) {
         List<Link> links = new ArrayList<>(rig.links());
         Collections.reverse(links);
         List<Link> feeding = links.stream()
@@ -158,7 +158,7 @@ final class DownSteps implements SheetPart {
         });
     }
 
-    private static void last(SheetRig rig, Draft draft) {
+    private static void last(SheetRig rig, SheetDraft draft) {
         List<String> batteries = rig.devices().stream()
                 .filter(id -> rig.runsOn(id, PowerSource.BATTERY))
                 .map(rig::name)

@@ -22,7 +22,7 @@ import kalodyne.core.units.Print;
 /** Level setting station by station: where each knob should stand as advised, and what its meter should then show. */
 final class LevelSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         new Setting(rig, draft).all();
     }
 
@@ -35,11 +35,11 @@ final class LevelSteps implements SheetPart {
 
     private static final class Setting {
         private final SheetRig rig;
-        private final Draft draft;
+        private final SheetDraft draft;
         private final FlowLevels advised;
         private final Set<String> done = new HashSet<>();
 
-        Setting(SheetRig rig, Draft draft) {
+        Setting(SheetRig rig, SheetDraft draft) {
             this.rig = rig;
             this.draft = draft;
             this.advised = rig.advised();

@@ -11,12 +11,12 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
@@ -110,7 +110,7 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
     }
 
     private static boolean isGiving(Patch patch, Spot spot) {
-        return patch.socket(spot).orElseThrow().way() == Way.OUT;
+        return patch.socket(spot).orElseThrow().way() == Direction.OUT;
     }
 
     String id() {

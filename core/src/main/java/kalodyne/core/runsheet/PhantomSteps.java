@@ -23,7 +23,7 @@ final class PhantomSteps implements SheetPart {
     static final Duration WAIT = Duration.ofSeconds(30);
 
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         for (PhantomSwitch each : rig.phantoms()) {
             if (each.isFixed()) {
                 fixed(rig, each, draft);
@@ -33,7 +33,7 @@ final class PhantomSteps implements SheetPart {
         }
     }
 
-    private static void switched(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void switched(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         String words = each.words(rig);
         draft.add(Step.of(
                         Steps.phantomOff(each.id()),
@@ -60,7 +60,7 @@ final class PhantomSteps implements SheetPart {
 
     // --- on ----------------------------------------------------------------------------------------------------
 
-    private static void on(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void on(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         String id = Steps.phantomOn(each.id());
         draft.add(Step.of(
                         id,
@@ -113,7 +113,7 @@ final class PhantomSteps implements SheetPart {
 
     // --- off ---------------------------------------------------------------------------------------------------
 
-    private static void leaveOff(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void leaveOff(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         Finding worst = each.harmed().get(0);
         String id = Steps.phantomOn(each.id());
         draft.add(Step.of(id, Section.PHANTOM, Act.LEAVE_PHANTOM_OFF, "Leave " + each.words(rig) + " off", worst.text())
@@ -135,7 +135,7 @@ final class PhantomSteps implements SheetPart {
     }
 
     /** Needed on one input and harmful on another of one switch: it stays off, and what would solve it is told. */
-    private static void conflict(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void conflict(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         String needing = rig.names(each.needing());
         String harmed = each.harmedWords(rig);
         String remedy = otherInput(rig, each)
@@ -196,7 +196,7 @@ final class PhantomSteps implements SheetPart {
 
     // --- always on ---------------------------------------------------------------------------------------------
 
-    private static void fixed(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void fixed(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         each.links()
                 .forEach(link -> draft.order(
                         link.id(),
@@ -218,7 +218,7 @@ final class PhantomSteps implements SheetPart {
 
     // --- taking down -------------------------------------------------------------------------------------------
 
-    private static void offAgain(SheetRig rig, PhantomSwitch each, Draft draft) {
+    private static void offAgain(SheetRig rig, PhantomSwitch each, SheetDraft draft) {
         String id = Steps.phantomOffAgain(each.id());
         draft.add(Step.of(
                         id,

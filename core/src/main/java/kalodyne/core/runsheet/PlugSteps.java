@@ -13,7 +13,7 @@ import kalodyne.core.gear.SignalKind;
 /** Each lead with all its adapters in one step. What gives power when it is plugged belongs to the power. */
 final class PlugSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         List<Link> links = rig.links();
         links.forEach(link -> draft.add(step(rig, link)));
         for (Link link : links) {

@@ -11,7 +11,7 @@ import kalodyne.core.units.Print;
 /** Power in order: what gives a sound before what hears it, speakers last of all. */
 final class PowerSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         List<String> quiet = rig.devices().stream()
                 .filter(rig::isSwitched)
                 .filter(id -> !rig.isLoud(id))

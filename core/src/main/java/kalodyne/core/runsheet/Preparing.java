@@ -9,7 +9,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerSource;
-import kalodyne.core.sums.Recording;
+import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
 
@@ -19,7 +19,7 @@ final class Preparing implements SheetPart {
     private static final int MOST_NAMED = 8;
 
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         leads(rig, draft);
         for (String id : rig.devices()) {
             if (rig.runsOn(id, PowerSource.BATTERY)) {
@@ -40,7 +40,7 @@ final class Preparing implements SheetPart {
                 "A take that breaks off is lost.");
     }
 
-    private static void leads(SheetRig rig, Draft draft) {
+    private static void leads(SheetRig rig, SheetDraft draft) {
         List<Link> links = rig.links();
         List<String> leads = links.stream()
                 .flatMap(link -> link.leads().stream())
@@ -63,9 +63,9 @@ final class Preparing implements SheetPart {
                 .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
     }
 
-    private static void battery(SheetRig rig, String id, Draft draft) {
-        Duration needed = Lastings.neededAwake(rig);
-        Optional<Duration> lasting = Lastings.battery(rig, id);
+    private static void battery(SheetRig rig, String id, SheetDraft draft) {
+        Duration needed = RunTimes.neededAwake(rig);
+        Optional<Duration> lasting = RunTimes.battery(rig, id);
         draft.add(Step.of(
                         "charge:" + id,
                         Section.BEFORE,
@@ -86,9 +86,9 @@ final class Preparing implements SheetPart {
                         Optional.of(Remedy.byHand("Lay spare batteries ready, or run it on mains")))));
     }
 
-    private static void space(SheetRig rig, Recorders recorders, String id, Draft draft) {
-        Recording format = Lastings.format(rig, recorders, id);
-        Duration length = Duration.ofMinutes(rig.intention().minutes());
+    private static void space(SheetRig rig, Recorders recorders, String id, SheetDraft draft) {
+        RecordingFormat format = RunTimes.format(rig, recorders, id);
+        Duration length = Duration.ofMinutes(rig.sessionPlan().minutes());
         long needed = format.bytes(length);
         draft.add(Step.of(
                         "room:" + id,
@@ -97,14 +97,14 @@ final class Preparing implements SheetPart {
                         rig.name(id) + ": " + Spans.bytes(needed) + " free for " + Spans.words(length),
                         "A full card or disk breaks a take off.")
                 .with(format.words()
-                        + (needed > Recording.MOST_OF_PLAIN_WAV
+                        + (needed > RecordingFormat.MOST_OF_PLAIN_WAV
                                 ? ". More than 4 GB in one file: split the takes, or choose a format without that limit."
                                 : "."))
-                .telling(Optional.ofNullable(rig.intention().freeBytes().get(id))
+                .telling(Optional.ofNullable(rig.sessionPlan().freeBytes().get(id))
                         .map(free -> "room for " + Spans.words(format.lasting(free)))
                         .orElse("look how much is free"))
                 .about(id));
-        Optional.ofNullable(rig.intention().freeBytes().get(id))
+        Optional.ofNullable(rig.sessionPlan().freeBytes().get(id))
                 .filter(free -> free < needed)
                 .ifPresent(free -> draft.add(new Finding(
                         "sheet.space-short",

@@ -11,8 +11,8 @@ import kalodyne.core.units.Print;
 /** Leads that do not reach from where one device stands to where the other does: one finds out before everything is plugged. */
 final class ReachSteps implements SheetPart {
     @Override
-    public void add(SheetRig rig, Draft draft) {
-        LeadReach.all(rig.patch(), rig.intention().standings()).stream()
+    public void add(SheetRig rig, SheetDraft draft) {
+        LeadReach.all(rig.patch(), rig.sessionPlan().standings()).stream()
                 .filter(LeadReach::isShort)
                 .forEach(reach -> draft.add(finding(reach)));
     }

@@ -60,7 +60,7 @@ public record Recall(List<Difference> differences) {
      *
      * @param words how gear is called
      */
-    public static Recall between(Stand then, Stand now, SpotWords words) {
+    public static Recall between(RigSnapshot then, RigSnapshot now, SpotWords words) {
         Comparing comparing = new Comparing(words);
         if (then.wiring().isPresent() && now.wiring().isPresent()) {
             comparing.plugs(then.wiring().get(), now.wiring().get());

@@ -63,7 +63,7 @@ public record RecallSheet(List<Desk> devices, List<PatchList.Row> rows) {
      *
      * @param stand where its controls stand
      */
-    public static RecallSheet of(Patch patch, Stand stand, List<PatchList.Row> rows) {
+    public static RecallSheet of(Patch patch, RigSnapshot stand, List<PatchList.Row> rows) {
         Map<Spot, String> switches = stand.wiring()
                 .map(wiring -> wiring.switches().stream()
                         .collect(Collectors.toMap(Switched::control, Switched::at, (one, other) -> other)))

@@ -12,7 +12,7 @@ import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.joint.rules.BusLoad;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.runsheet.Search.Probe;
+import kalodyne.core.runsheet.FaultSearch.Probe;
 import kalodyne.core.units.Print;
 
 /** Which search leads on from a step where something else was noticed than should be. */
@@ -25,8 +25,8 @@ public final class Searches {
     }
 
     /** The search for a symptom in a step. */
-    public Search of(Step step, Symptom symptom) {
-        return Search.of(
+    public FaultSearch of(Step step, Symptom symptom) {
+        return FaultSearch.of(
                 symptom,
                 switch (symptom) {
                     case NO_SIGNAL -> noSignal(step);

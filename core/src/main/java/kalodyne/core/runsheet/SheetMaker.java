@@ -15,7 +15,7 @@ public final class SheetMaker {
     private static final List<SheetPart> PARTS = List.of(
             new Preparing(),
             new ReachSteps(),
-            new Quietening(),
+            new MuteSteps(),
             new PlugSteps(),
             new PowerSteps(),
             new PhantomSteps(),
@@ -30,14 +30,14 @@ public final class SheetMaker {
 
     /** The sheet of a setup; empty of steps where nothing is plugged or described. */
     public static RunSheet of(SheetRig rig) {
-        Draft draft = new Draft();
+        SheetDraft draft = new SheetDraft();
         PARTS.forEach(part -> part.add(rig, draft));
         List<Step> steps = draft.steps();
         Ordering ordering = Ordering.of(steps, draft.orders());
         List<Finding> findings = new ArrayList<>(draft.findings());
         ordering.circles().forEach(circle -> findings.add(contradiction(circle)));
         return new RunSheet(
-                rig.title(), ordering.steps(), ordering.kept(), Finding.worstFirst(findings), Lastings.all(rig));
+                rig.title(), ordering.steps(), ordering.kept(), Finding.worstFirst(findings), RunTimes.all(rig));
     }
 
     private static Finding contradiction(List<Step> circle) {

@@ -37,7 +37,7 @@ public final class SheetRig {
     private final List<Checked> joints;
     private final SetupLevels levels;
     private final List<Run> described;
-    private final Intention intention;
+    private final SessionPlan sessionPlan;
     private final List<Link> links;
     private final List<List<String>> flows;
     private final List<String> loud;
@@ -54,7 +54,7 @@ public final class SheetRig {
      * @param joints what comes of it
      * @param levels along its runs
      * @param described runs that were described without gear
-     * @param intention what is to be done
+     * @param sessionPlan what is to be done
      */
     public SheetRig(
             String title,
@@ -62,13 +62,13 @@ public final class SheetRig {
             List<Checked> joints,
             SetupLevels levels,
             List<Run> described,
-            Intention intention) {
+            SessionPlan sessionPlan) {
         this.title = title;
         this.patch = patch;
         this.joints = List.copyOf(joints);
         this.levels = levels;
         this.described = List.copyOf(described);
-        this.intention = intention;
+        this.sessionPlan = sessionPlan;
         links = Link.all(patch).stream().filter(Link::isWhole).toList();
         flows = lookForFlows();
         loud = devices().stream().filter(this::isLoud).toList();
@@ -98,8 +98,8 @@ public final class SheetRig {
         return described;
     }
 
-    Intention intention() {
-        return intention;
+    SessionPlan sessionPlan() {
+        return sessionPlan;
     }
 
     /** What is plugged in one go. */
@@ -161,7 +161,7 @@ public final class SheetRig {
     /** On what a device runs: as its owner said, else as usual; empty where it runs on nothing, or nobody knows. */
     Optional<Powering> powering(String id) {
         List<Powering> ways = device(id).powering();
-        return Optional.ofNullable(intention.powering().get(id))
+        return Optional.ofNullable(sessionPlan.powering().get(id))
                 .flatMap(chosen ->
                         ways.stream().filter(way -> way.source() == chosen).findFirst())
                 .or(() -> ways.stream().findFirst());

@@ -10,7 +10,7 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Station;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.runsheet.Search.Probe;
+import kalodyne.core.runsheet.FaultSearch.Probe;
 
 /** Where a signal is lost on its way: from the source onward, station by station, with what the model expects at each. */
 final class SignalWay {

@@ -38,7 +38,7 @@ final class TakeSteps implements SheetPart {
     private static final Set<DeviceKind> WITH_CARD = Set.of(DeviceKind.RECORDER, DeviceKind.CAMERA);
 
     @Override
-    public void add(SheetRig rig, Draft draft) {
+    public void add(SheetRig rig, SheetDraft draft) {
         Recorders recorders = rig.recorders();
         if (recorders.ids().isEmpty()) {
             return;
@@ -48,7 +48,7 @@ final class TakeSteps implements SheetPart {
         after(rig, recorders, draft);
     }
 
-    private static void test(SheetRig rig, Draft draft) {
+    private static void test(SheetRig rig, SheetDraft draft) {
         DoubleSummaryStatistics peaks = rig.recorded().stream()
                 .map(trace -> LevelPlan.of(trace, rig.advised()))
                 .mapToDouble(LevelPlan::endPeak)
@@ -99,10 +99,10 @@ final class TakeSteps implements SheetPart {
 
     // --- takes -------------------------------------------------------------------------------------------------
 
-    private static void takes(SheetRig rig, Recorders recorders, Draft draft) {
-        List<Intention.Pass> passes = rig.intention().passes();
-        String tempo = rig.intention().beatsPerMinute().isPresent()
-                ? "At " + Print.plain(rig.intention().beatsPerMinute().getAsDouble())
+    private static void takes(SheetRig rig, Recorders recorders, SheetDraft draft) {
+        List<SessionPlan.Pass> passes = rig.sessionPlan().passes();
+        String tempo = rig.sessionPlan().beatsPerMinute().isPresent()
+                ? "At " + Print.plain(rig.sessionPlan().beatsPerMinute().getAsDouble())
                         + " beats a minute, with one bar of count-in. "
                 : "";
         if (passes.isEmpty()) {
@@ -110,14 +110,15 @@ final class TakeSteps implements SheetPart {
         }
         String before = "";
         for (int i = 0; i < passes.size(); i++) {
-            Intention.Pass pass = passes.get(i);
+            SessionPlan.Pass pass = passes.get(i);
             String source = rig.devices().contains(pass.source()) ? rig.name(pass.source()) : pass.source();
             Step step = take(
                             rig,
                             "take:" + (i + 1),
                             "Pass " + (i + 1) + " of " + passes.size() + ": " + source + ", " + pass.part() + " alone",
                             recorders)
-                    .with(tempo + "Mute the other parts. File: " + FileNames.of(rig.title(), source, pass.part(), 1));
+                    .with(tempo + "Mute the other parts. File: "
+                            + TakeFileNames.of(rig.title(), source, pass.part(), 1));
             draft.add(step);
             if (!before.isEmpty()) {
                 draft.order(before, step.id(), Order.Strength.HABIT, "As they were listed.");
@@ -136,7 +137,7 @@ final class TakeSteps implements SheetPart {
                         Act.TAKE,
                         title + (hasCopy ? ": start the safety copy on the card too" : ""),
                         "This is what all of it is for.")
-                .telling(Spans.words(Duration.ofMinutes(rig.intention().minutes())));
+                .telling(Spans.words(Duration.ofMinutes(rig.sessionPlan().minutes())));
     }
 
     /** Two mixes that come at once are two files. */
@@ -146,22 +147,22 @@ final class TakeSteps implements SheetPart {
                 .filter(sender -> recorders.mixes(sender).size() > 1)
                 .flatMap(sender -> recorders.mixes(sender).stream()
                         .map(ChannelPair::carries)
-                        .map(carries -> FileNames.of(rig.title(), rig.name(sender), carries, 1)))
+                        .map(carries -> TakeFileNames.of(rig.title(), rig.name(sender), carries, 1)))
                 .toList();
         if (!names.isEmpty()) {
             return "Record all channels at once. Files: " + String.join(", ", names) + ".";
         }
         List<String> each = rig.players().stream()
-                .map(source -> FileNames.of(rig.title(), rig.name(source), "", 1))
+                .map(source -> TakeFileNames.of(rig.title(), rig.name(source), "", 1))
                 .toList();
         return each.isEmpty()
-                ? "File: " + FileNames.of(rig.title(), "take", "", 1) + "."
+                ? "File: " + TakeFileNames.of(rig.title(), "take", "", 1) + "."
                 : (each.size() == 1 ? "File: " : "Files: ") + String.join(", ", each) + ".";
     }
 
     // --- afterwards --------------------------------------------------------------------------------------------
 
-    private static void after(SheetRig rig, Recorders recorders, Draft draft) {
+    private static void after(SheetRig rig, Recorders recorders, SheetDraft draft) {
         draft.add(Step.of(
                 "after:trim",
                 Section.AFTER,
@@ -184,7 +185,7 @@ final class TakeSteps implements SheetPart {
                         Section.AFTER,
                         Act.BACK_UP,
                         "Copy the takes to a second place, and open one of the copies",
-                        "One copy is none. A copy that was never opened is none either.")
+                        "One copy is no backup. A copy that was never opened is none either.")
                 .with(new Caution(Severity.WRONG, "before anything is cleared")));
         draft.order(Steps.does(Act.TAKE), "after:trim", Order.Strength.NEED, "First there must be something.");
         draft.order(Steps.does(Act.TAKE), "after:back-up", Order.Strength.NEED, "First there must be something.");

@@ -8,8 +8,8 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.levels.run.Run;
 import kalodyne.core.route.Wish;
-import kalodyne.core.runsheet.Intention;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
@@ -67,12 +67,13 @@ public sealed interface Item {
         }
     }
 
-    /** A setup without its runs, takes and sittings. */
-    record OfSetup(String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish, Intention intention)
+    /** A setup without its runs, takes and sessions. */
+    record OfSetup(
+            String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish, SessionPlan sessionPlan)
             implements Item {
         static OfSetup of(Setup setup) {
             return new OfSetup(
-                    setup.id(), setup.name(), setup.wiring(), setup.settings(), setup.wish(), setup.intention());
+                    setup.id(), setup.name(), setup.wiring(), setup.settings(), setup.wish(), setup.sessionPlan());
         }
 
         @Override
@@ -95,10 +96,10 @@ public sealed interface Item {
         }
     }
 
-    record OfSitting(String setup, Sitting sitting) implements Item {
+    record OfSession(String setup, Session session) implements Item {
         @Override
         public Key key() {
-            return new Key(Kind.SITTING, List.of(setup, sitting.name()));
+            return new Key(Kind.SITTING, List.of(setup, session.name()));
         }
     }
 }

@@ -35,7 +35,7 @@ final class ItemText {
             case SETUP -> setup((Item.OfSetup) item);
             case RUN -> SetupWriter.run(((Item.OfRun) item).run());
             case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
-            case SITTING -> SheetMapping.write(((Item.OfSitting) item).sitting());
+            case SITTING -> SheetMapping.write(((Item.OfSession) item).session());
         };
         return node.toString();
     }
@@ -45,7 +45,7 @@ final class ItemText {
         SetupWriter.wiring(node, setup.wiring());
         SettingsMapping.write(node, setup.settings());
         WishMapping.write(node, setup.wish());
-        SheetMapping.write(node, setup.intention());
+        SheetMapping.write(node, setup.sessionPlan());
         return node;
     }
 
@@ -68,10 +68,10 @@ final class ItemText {
                         read(setups, setups.wiring(root), place),
                         read(setups, setups.settings(root), place),
                         read(setups, setups.wish(root), place),
-                        read(setups, setups.intention(root), place));
+                        read(setups, setups.sessionPlan(root), place));
             case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
-            case SITTING -> new Item.OfSitting(key.path().get(0), read(setups, setups.sitting(root), place));
+            case SITTING -> new Item.OfSession(key.path().get(0), read(setups, setups.session(root), place));
         };
         if (!item.key().equals(key)) {
             throw new UnreadableFile(

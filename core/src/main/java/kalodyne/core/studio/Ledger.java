@@ -11,7 +11,7 @@ import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.levels.run.Run;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
@@ -97,8 +97,8 @@ final class Ledger {
         if (before.takes() != after.takes()) {
             compare(takes(before), takes(after), changes);
         }
-        if (before.sittings() != after.sittings()) {
-            compare(sittings(before), sittings(after), changes);
+        if (before.sessions() != after.sessions()) {
+            compare(sessions(before), sessions(after), changes);
         }
     }
 
@@ -174,7 +174,7 @@ final class Ledger {
         Map<Item.Key, Item> setups = keyed(setups(studio));
         Map<String, Map<Item.Key, Item>> runs = new HashMap<>();
         Map<String, Map<Item.Key, Item>> takes = new HashMap<>();
-        Map<String, Map<Item.Key, Item>> sittings = new HashMap<>();
+        Map<String, Map<Item.Key, Item>> sessions = new HashMap<>();
         String name = studio.name();
         for (Change change : changes) {
             String owner = change.key().owner();
@@ -190,7 +190,7 @@ final class Ledger {
                 case SETUP -> put(setups, change);
                 case RUN -> put(runs.computeIfAbsent(owner, id -> keyed(runs(setup(id)))), change);
                 case TAKE -> put(takes.computeIfAbsent(owner, id -> keyed(takes(setup(id)))), change);
-                case SITTING -> put(sittings.computeIfAbsent(owner, id -> keyed(sittings(setup(id)))), change);
+                case SITTING -> put(sessions.computeIfAbsent(owner, id -> keyed(sessions(setup(id)))), change);
             }
         }
         List<Setup> changedSetups = ordered(setups, item -> {
@@ -204,8 +204,8 @@ final class Ledger {
                     known.settings(),
                     known.wish(),
                     changed(takes.get(known.id()), was.takes(), take -> ((Item.OfTake) take).take()),
-                    known.intention(),
-                    changed(sittings.get(known.id()), was.sittings(), sitting -> ((Item.OfSitting) sitting).sitting()));
+                    known.sessionPlan(),
+                    changed(sessions.get(known.id()), was.sessions(), session -> ((Item.OfSession) session).session()));
         });
         studio = new Studio(
                 name,
@@ -258,7 +258,7 @@ final class Ledger {
         studio.setups().forEach(setup -> {
             lists.add(runs(setup));
             lists.add(takes(setup));
-            lists.add(sittings(setup));
+            lists.add(sessions(setup));
         });
         return lists;
     }
@@ -279,8 +279,8 @@ final class Ledger {
         return items(setup.runs(), (Run run) -> new Item.OfRun(setup.id(), run));
     }
 
-    private static List<Item> sittings(Setup setup) {
-        return items(setup.sittings(), (Sitting sitting) -> new Item.OfSitting(setup.id(), sitting));
+    private static List<Item> sessions(Setup setup) {
+        return items(setup.sessions(), (Session session) -> new Item.OfSession(setup.id(), session));
     }
 
     private static List<Item> takes(Setup setup) {

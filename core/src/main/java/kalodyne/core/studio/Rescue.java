@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
 import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.SessionPlan;
 
 /**
  * Takes what can still be read out of a damaged studio. The damaged file is moved aside, whole; a new one with what was
@@ -62,19 +62,19 @@ final class Rescue {
         } else {
             write(found, fresh);
         }
-        Path aside = file.resolveSibling(StudioPaths.dated(file, "damaged ", now));
+        Path sideTask = file.resolveSibling(StudioPaths.dated(file, "damaged ", now));
         for (String tail : StudioPaths.TAILS) {
             Path part = StudioPaths.withTail(file, tail);
             if (Files.exists(part)) {
-                Files.move(part, StudioPaths.withTail(aside, tail));
+                Files.move(part, StudioPaths.withTail(sideTask, tail));
             }
         }
         Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
-        return report(isEmpty, backup, aside);
+        return report(isEmpty, backup, sideTask);
     }
 
-    private String report(boolean isEmpty, Optional<Backups.Backup> backup, Path aside) {
-        String kept = " The damaged file was kept as " + aside.getFileName() + ".";
+    private String report(boolean isEmpty, Optional<Backups.Backup> backup, Path sideTask) {
+        String kept = " The damaged file was kept as " + sideTask.getFileName() + ".";
         String newest = backup.map(
                         each -> " The newest backup is of " + each.at().toLocalDate() + ", in " + each.file() + ".")
                 .orElse(" There is no backup.");
@@ -201,7 +201,7 @@ final class Rescue {
                                 Wiring.NONE,
                                 Settings.NONE,
                                 Optional.empty(),
-                                Intention.USUAL),
+                                SessionPlan.USUAL),
                         joined.size()));
             }
             boolean isOrphan = placed.item() instanceof Item.OfTake of

@@ -33,8 +33,8 @@ final class TimeSums {
                 "How long does the disk or card last?",
                 List.of(rate, bits, tracks, minutes, free),
                 given -> {
-                    Recording format =
-                            new Recording((int) Math.round(given.of(rate)), given.of(bits), given.of(tracks));
+                    RecordingFormat format =
+                            new RecordingFormat((int) Math.round(given.of(rate)), given.of(bits), given.of(tracks));
                     Duration length = Duration.ofMillis(Math.round(given.of(minutes) * 60_000));
                     long bytes = format.bytes(length);
                     return List.of(
@@ -44,7 +44,7 @@ final class TimeSums {
                                     Spans.words(format.lasting(Math.round(given.of(free) * GIGA)))),
                             new Answer(
                                     "A plain WAV file ends at",
-                                    Spans.words(format.lasting(Recording.MOST_OF_PLAIN_WAV)) + " (4 GB)"));
+                                    Spans.words(format.lasting(RecordingFormat.MOST_OF_PLAIN_WAV)) + " (4 GB)"));
                 },
                 "Sample rate · bytes a sample · tracks; GB are 10⁹ bytes");
     }

@@ -8,8 +8,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.sound.measure.Pauses;
+import kalodyne.core.sound.measure.SoundMeasures;
 import kalodyne.core.sound.measure.Spectrum;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -40,7 +40,7 @@ final class BandLimitRule implements TakeRule {
                         .findFirst());
     }
 
-    private static OptionalDouble edge(Heard heard) {
+    private static OptionalDouble edge(SoundMeasures heard) {
         return heard.pauses()
                 .map(Pauses::spectrum)
                 .map(noise -> edge(noise, FALLS_DB))

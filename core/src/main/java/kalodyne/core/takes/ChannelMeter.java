@@ -3,7 +3,7 @@ package kalodyne.core.takes;
 import java.util.OptionalDouble;
 import kalodyne.core.sound.SoundHeader;
 import kalodyne.core.sound.measure.ChannelEar;
-import kalodyne.core.sound.measure.Heard;
+import kalodyne.core.sound.measure.SoundMeasures;
 
 /** Measures one channel as its samples come by. */
 final class ChannelMeter {
@@ -120,7 +120,7 @@ final class ChannelMeter {
     }
 
     ChannelReport report() {
-        Heard heard = ear.heard();
+        SoundMeasures heard = ear.heard();
         clips.finish(heard.truePeak());
         return new ChannelReport(
                 peak,

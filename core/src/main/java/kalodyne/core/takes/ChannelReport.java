@@ -3,7 +3,7 @@ package kalodyne.core.takes;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import kalodyne.core.sound.measure.Heard;
+import kalodyne.core.sound.measure.SoundMeasures;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -33,7 +33,7 @@ public record ChannelReport(
         List<Stretch> clipPlaces,
         int clipPlaceCount,
         long unusableSamples,
-        Heard heard,
+        SoundMeasures heard,
         Overview overview) {
 
     public DigitalLevel peakLevel() {

@@ -7,8 +7,8 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Event;
-import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.sound.measure.LevelChange;
+import kalodyne.core.sound.measure.SoundMeasures;
 
 /**
  * A place in a take that shows what was found.
@@ -50,7 +50,7 @@ public record Evidence(String code, Severity severity, int channel, double fromS
     }
 
     private static Stream<Stretch> places(String code, ChannelReport channel) {
-        Heard heard = channel.heard();
+        SoundMeasures heard = channel.heard();
         return switch (code) {
             case "clip.digital" -> channel.clipPlaces().stream();
             case "clip.analogue" -> channel.ceiling().stream().flatMap(Evidence::ends);

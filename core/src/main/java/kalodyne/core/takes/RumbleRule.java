@@ -7,8 +7,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.sound.measure.Pauses;
+import kalodyne.core.sound.measure.SoundMeasures;
 import kalodyne.core.sound.measure.Spectrum;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -30,7 +30,7 @@ final class RumbleRule implements TakeRule {
         return TakeRules.eachHeard(take, (c, heard) -> finding(take, c, heard));
     }
 
-    private static Optional<Finding> finding(TakeReport take, int c, Heard heard) {
+    private static Optional<Finding> finding(TakeReport take, int c, SoundMeasures heard) {
         Spectrum spectrum = heard.pauses().map(Pauses::spectrum).orElse(heard.lasting());
         double power = spectrum.power(FROM_HZ, TO_HZ);
         double rest = spectrum.median(ABOVE_FROM_HZ, ABOVE_TO_HZ) / spectrum.stepHz();

@@ -14,7 +14,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.sound.measure.Heard;
+import kalodyne.core.sound.measure.SoundMeasures;
 import kalodyne.core.units.DigitalLevel;
 
 /** All rules on a take by itself, whatever run it came from. */
@@ -71,7 +71,7 @@ final class TakeRules {
     }
 
     /** What there is to say of each channel by what was heard in it. */
-    static List<Finding> eachHeard(TakeReport take, BiFunction<Integer, Heard, Optional<Finding>> finding) {
+    static List<Finding> eachHeard(TakeReport take, BiFunction<Integer, SoundMeasures, Optional<Finding>> finding) {
         return eachFound(take, c -> finding.apply(c, take.channels().get(c).heard()));
     }
 

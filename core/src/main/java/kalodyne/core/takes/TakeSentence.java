@@ -1,6 +1,5 @@
 package kalodyne.core.takes;
 
-import java.util.Locale;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 
@@ -22,6 +21,6 @@ public final class TakeSentence {
         if (take.findings().isEmpty()) {
             return start + "nothing wrong was found.";
         }
-        return start + take.findings().get(0).title().toLowerCase(Locale.ROOT) + ".";
+        return start + Print.withinSentence(take.findings().get(0).title()) + ".";
     }
 }

@@ -73,7 +73,9 @@ public final class Print {
 
     /** Words that begin a sentence, to stand within one: "Use Lead 3" becomes "use Lead 3". */
     public static String withinSentence(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+        // "DC offset" and "USB lead" stay as they are; "A click" does not.
+        boolean isName = words.length() > 1 && Character.isUpperCase(words.charAt(1));
+        return isName ? words : Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     /** Words that stand within a sentence, to begin one: "use Lead 3" becomes "Use Lead 3". */

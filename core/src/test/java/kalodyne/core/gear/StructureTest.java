@@ -62,7 +62,7 @@ class StructureTest {
                 Coded.read(Connector.class, connector),
                 Coded.read(SignalKind.class, signal),
                 Optional.ofNullable(balance).map(word -> Coded.read(Balance.class, word)),
-                Coded.read(Way.class, way));
+                Coded.read(Direction.class, way));
         assertThat(contacts.entrySet().stream()
                         .filter(entry -> entry.getValue() != Carries.NOTHING)
                         .map(entry ->

@@ -12,9 +12,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.circuit.Netlist;
@@ -53,8 +53,8 @@ class JointSimulatorTest {
             for (Socket output : from.sockets()) {
                 for (Device to : all) {
                     for (Socket input : to.sockets()) {
-                        boolean isWay = output.way() != Way.IN
-                                && input.way() != Way.OUT
+                        boolean isWay = output.way() != Direction.IN
+                                && input.way() != Direction.OUT
                                 && !from.id().equals(to.id());
                         if (isWay && seen.add(output.words() + from.kind() + " " + input.words())) {
                             leads().stream()
@@ -149,7 +149,7 @@ class JointSimulatorTest {
     }
 
     private void assertAgrees(String title, JointCircuit circuit) throws Exception {
-        for (Sounding sounding : circuit.soundings()) {
+        for (OutputSignal sounding : circuit.soundings()) {
             Netlist netlist = JointNetlist.of(title, circuit, sounding);
             Simulator.assertAgrees(NetlistWriter.write(netlist, JointNetlist.SWEEP), folder);
         }

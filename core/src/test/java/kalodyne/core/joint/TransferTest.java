@@ -21,8 +21,8 @@ class TransferTest {
         Spot out = new Spot("synth", "out");
         Spot in = new Spot("interface", "in");
         return new Transfer(
-                new Sounding(out, Carries.SIGNAL, "source", "1", "0"),
-                new Hearing(in, Carries.HOT, "2", "0"),
+                new OutputSignal(out, Carries.SIGNAL, "source", "1", "0"),
+                new InputSignal(in, Carries.HOT, "2", "0"),
                 HERTZ,
                 values);
     }

@@ -11,8 +11,8 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.rig.Rig;
-import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Step;
@@ -35,7 +35,7 @@ class RunSheetPaperTest {
         var joints = JointRules.check(patch);
         Rig rig = Rig.of(joints, patch, setup.settings());
         return SheetMaker.of(new SheetRig(
-                name, patch, joints, SetupLevels.of(rig, setup.settings().wanted()), List.of(), Intention.USUAL));
+                name, patch, joints, SetupLevels.of(rig, setup.settings().wanted()), List.of(), SessionPlan.USUAL));
     }
 
     /** Every step stands on it, whole and in order, inside the margins, and in greys. */

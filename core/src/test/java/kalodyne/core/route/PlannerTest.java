@@ -42,10 +42,10 @@ class PlannerTest {
         String heard = way.monitoring().isAsWished()
                 ? way.monitoring().words().startsWith("Not") ? "" : "; heard"
                 : "; not heard";
-        String asides = way.asides().stream()
-                .filter(aside -> aside.of() != Aside.Of.POWER || !aside.isDone())
-                .map(aside ->
-                        (aside.isDone() ? "; " : "; not ") + aside.of().word().toLowerCase(Locale.ROOT))
+        String sideTasks = way.sideTasks().stream()
+                .filter(sideTask -> sideTask.of() != SideTask.Of.POWER || !sideTask.isDone())
+                .map(sideTask -> (sideTask.isDone() ? "; " : "; not ")
+                        + sideTask.of().word().toLowerCase(Locale.ROOT))
                 .distinct()
                 .collect(Collectors.joining());
         String findings = way.findings().stream()
@@ -57,7 +57,7 @@ class PlannerTest {
                 + (missing.isEmpty() ? "" : "; get " + missing)
                 + (findings.isEmpty() ? "" : "; " + findings)
                 + heard
-                + asides);
+                + sideTasks);
     }
 
     @ParameterizedTest

@@ -75,14 +75,14 @@ public final class RandomShelves {
                 List.copyOf(played),
                 any(random, recorders).id(),
                 any(random, Stereo.class),
-                new Heard(headphones, speakers, any(random, Through.class)),
+                new ListeningWish(headphones, speakers, any(random, MonitorPath.class)),
                 new Extras(
                         random.nextBoolean(),
                         random.nextBoolean(),
                         Set.of(any(random, Also.class)),
                         random.nextBoolean(),
                         any(random, Budget.class)),
-                any(random, Matters.class),
-                any(random, Matters.class)));
+                any(random, Priority.class),
+                any(random, Priority.class)));
     }
 }

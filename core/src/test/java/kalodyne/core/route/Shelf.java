@@ -78,7 +78,7 @@ public record Shelf(List<Device> devices, List<Lead> leads) {
                 .withStereo(stereo == null ? Stereo.NO_MATTER : Stereo.valueOf(stereo));
         for (String word : List.of(parts).subList(1, parts.length)) {
             wish = word.startsWith("matters ")
-                    ? wish.withMatters(Matters.valueOf(word.substring(8)), Matters.CLEAN)
+                    ? wish.withMatters(Priority.valueOf(word.substring(8)), Priority.CLEAN)
                     : word.contains("phones-") ? wish.withHeadphones(Optional.of(word)) : more(wish, word);
         }
         return wish;
@@ -91,8 +91,8 @@ public record Shelf(List<Device> devices, List<Lead> leads) {
             case "charging" -> wish.withExtras(extras.withCharging(true));
             case "copy" -> wish.withExtras(extras.withAlso(Set.of(Also.SAFETY_COPY)));
             case "mixes" -> wish.withExtras(extras.withAlso(Set.of(Also.TWO_MIXES)));
-            case "direct" -> wish.withHeard(wish.heard().withThrough(Through.DIRECT));
-            case "app" -> wish.withHeard(wish.heard().withThrough(Through.APP));
+            case "direct" -> wish.withHeard(wish.heard().withThrough(MonitorPath.DIRECT));
+            case "app" -> wish.withHeard(wish.heard().withThrough(MonitorPath.APP));
             case "NOTHING", "LEAD", "BOX" -> wish.withExtras(extras.withBudget(Budget.valueOf(word)));
             default -> wish.withHeard(wish.heard().withSpeakers(List.of(word.split("\\+", -1))));
         };

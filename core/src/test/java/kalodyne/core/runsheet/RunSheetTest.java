@@ -59,7 +59,7 @@ class RunSheetTest {
             """)
     void what_matters_in_each_situation(String name, String shelf, String wish, String stereo, String expected) {
         SheetRig rig =
-                wish == null ? Sheets.rig(Plugged.of(shelf), Intention.USUAL) : Sheets.planned(shelf, wish, stereo);
+                wish == null ? Sheets.rig(Plugged.of(shelf), SessionPlan.USUAL) : Sheets.planned(shelf, wish, stereo);
         RunSheet sheet = SheetMaker.of(rig);
         check(rig, sheet);
         List<String> titles = sheet.steps().stream()
@@ -94,7 +94,7 @@ class RunSheetTest {
         Random random = new Random(seed);
         int phantoms = 0;
         for (int i = 0; i < 50; i++) {
-            SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), Intention.USUAL);
+            SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), SessionPlan.USUAL);
             RunSheet sheet = SheetMaker.of(rig);
             check(rig, sheet);
             phantoms += (int) sheet.steps().stream()
@@ -239,7 +239,7 @@ class RunSheetTest {
             """)
     void a_shared_switch_with_two_needs_stops(String plugged, String remedy) {
         Patch patch = Plugged.of(plugged);
-        RunSheet sheet = SheetMaker.of(Sheets.rig(patch, Intention.USUAL));
+        RunSheet sheet = SheetMaker.of(Sheets.rig(patch, SessionPlan.USUAL));
         assertThat(sheet.findings()).extracting(Finding::code).contains("sheet.phantom-conflict");
         assertThat(sheet.steps()).noneMatch(step -> step.act() == Act.PHANTOM_ON);
         Step stop = sheet.steps().stream()
@@ -283,14 +283,14 @@ class RunSheetTest {
     void what_is_intended_shapes_the_sheet() {
         SheetRig usual = Sheets.planned(
                 "drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c", "drum-machine > laptop-combo", "KEEP");
-        Intention intention = Intention.USUAL
+        SessionPlan sessionPlan = SessionPlan.USUAL
                 .withMinutes(120)
                 .withFree("laptop-combo", Optional.of(1_000_000_000L))
                 .withBeatsPerMinute(OptionalDouble.of(118))
                 .withPasses(List.of(
-                        new Intention.Pass("drum-machine", "Bass"),
-                        new Intention.Pass("drum-machine", "Ça va: snare/rim")));
-        RunSheet sheet = SheetMaker.of(Sheets.rig(usual.patch(), intention));
+                        new SessionPlan.Pass("drum-machine", "Bass"),
+                        new SessionPlan.Pass("drum-machine", "Ça va: snare/rim")));
+        RunSheet sheet = SheetMaker.of(Sheets.rig(usual.patch(), sessionPlan));
         List<String> takes = sheet.steps().stream()
                 .filter(step -> step.act() == Act.TAKE)
                 .map(Step::detail)
@@ -310,7 +310,7 @@ class RunSheetTest {
     @Test
     void a_lead_that_does_not_reach_is_told_before_anything_is_plugged() {
         Patch patch = Plugged.of("synth-analogue.out ts-ts interface-4.line-1");
-        Intention placed = Intention.USUAL
+        SessionPlan placed = SessionPlan.USUAL
                 .withStanding("synth-analogue", Optional.of(new Standing(0.5, 3, 0.8)))
                 .withStanding("interface-4", Optional.of(new Standing(2.5, 2, 0.4)));
         LeadReach reach = LeadReach.all(patch, placed.standings()).get(0);
@@ -349,7 +349,7 @@ class RunSheetTest {
         Patch patch = Plugged.of(
                 "drum-machine.out-left ts-ts interface-4.line-1; drum-machine.out-right ts-ts interface-4.line-2; "
                         + "interface-4.usb usb-a-c laptop-combo.usb-1; interface-4.midi-out midi-din drum-machine.midi-in");
-        Intention tempo = Intention.USUAL.withBeatsPerMinute(OptionalDouble.of(118));
+        SessionPlan tempo = SessionPlan.USUAL.withBeatsPerMinute(OptionalDouble.of(118));
         RunSheet sheet = SheetMaker.of(Sheets.rig(patch, tempo));
         List<Step> steps = sheet.steps();
         Step clock = steps.stream()
@@ -378,7 +378,7 @@ class RunSheetTest {
     void a_round_trip_that_was_measured_is_told_where_monitoring_is_chosen() {
         SheetRig usual = Sheets.planned(
                 "drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c", "drum-machine > laptop-combo", "KEEP");
-        Intention measured = Intention.USUAL.withRoundTrip(OptionalDouble.of(14.6));
+        SessionPlan measured = SessionPlan.USUAL.withRoundTrip(OptionalDouble.of(14.6));
         assertThat(SheetMaker.of(Sheets.rig(usual.patch(), measured)).steps())
                 .anySatisfy(step ->
                         assertThat(step.reason()).contains("14.6 ms late, as from 5.0 m away: players feel that."));
@@ -392,11 +392,11 @@ class RunSheetTest {
                 "mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini",
                 "mixer-small > camera-mic-in",
                 null);
-        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), Intention.USUAL.withMinutes(120)))
+        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), SessionPlan.USUAL.withMinutes(120)))
                         .findings())
                 .extracting(Finding::code)
                 .contains("sheet.battery-short");
-        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), Intention.USUAL.withMinutes(60)))
+        assertThat(SheetMaker.of(Sheets.rig(usual.patch(), SessionPlan.USUAL.withMinutes(60)))
                         .findings())
                 .isEmpty();
         assertThat(usual.devices()).anyMatch(id -> usual.device(id).kind() == DeviceKind.CAMERA);
@@ -404,7 +404,7 @@ class RunSheetTest {
 
     @Test
     void nothing_plugged_is_an_empty_sheet() {
-        RunSheet sheet = SheetMaker.of(Sheets.rig(new Plugger().patch(), Intention.USUAL));
+        RunSheet sheet = SheetMaker.of(Sheets.rig(new Plugger().patch(), SessionPlan.USUAL));
         assertThat(sheet.steps()).isEmpty();
         assertThat(sheet.findings()).isEmpty();
     }

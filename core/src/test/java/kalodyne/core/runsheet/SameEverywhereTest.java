@@ -22,13 +22,13 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.route.Aside;
 import kalodyne.core.route.Budget;
+import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Prediction;
 import kalodyne.core.route.RandomShelves;
 import kalodyne.core.route.Shelf;
-import kalodyne.core.route.Through;
+import kalodyne.core.route.SideTask;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.core.units.Print;
@@ -91,7 +91,7 @@ class SameEverywhereTest {
     private static void agree(Wish wish, Way way) {
         List<Checked> joints = JointRules.check(way.patch());
         SetupLevels levels = SetupLevels.of(joints, way.patch(), Settings.NONE);
-        SheetRig rig = new SheetRig("Test", way.patch(), joints, levels, List.of(), Intention.USUAL);
+        SheetRig rig = new SheetRig("Test", way.patch(), joints, levels, List.of(), SessionPlan.USUAL);
         RunSheet sheet = SheetMaker.of(rig);
         if (way.patch().devices().get(wish.target()).kind() != DeviceKind.MIXER) {
             knobs(way, levels);
@@ -157,9 +157,9 @@ class SameEverywhereTest {
     private static void currents(Way way, List<Checked> joints, RunSheet sheet) {
         String told = String.join(
                 "; ",
-                way.asides().stream()
-                        .filter(aside -> aside.of() == Aside.Of.POWER)
-                        .map(Aside::words)
+                way.sideTasks().stream()
+                        .filter(sideTask -> sideTask.of() == SideTask.Of.POWER)
+                        .map(SideTask::words)
                         .toList());
         for (Checked joint : joints) {
             for (BusLoad load : BusLoad.of(joint)) {
@@ -180,7 +180,7 @@ class SameEverywhereTest {
         boolean isHeard = wish.heard().headphones().isPresent()
                 && way.patch().devices().containsKey(wish.heard().headphones().get());
         for (String recorder : recorders) {
-            if (isHeard && wish.heard().through() != Through.APP) {
+            if (isHeard && wish.heard().through() != MonitorPath.APP) {
                 assertThat(way.monitoring().isDirect())
                         .as(way.monitoring().words())
                         .isEqualTo(rig.recorders().captured(recorder).isDirect());

@@ -13,15 +13,15 @@ import kalodyne.core.route.Shelf;
 final class Sheets {
     private Sheets() {}
 
-    static SheetRig rig(Patch patch, Intention intention) {
+    static SheetRig rig(Patch patch, SessionPlan sessionPlan) {
         List<Checked> joints = JointRules.check(patch);
         Rig rig = Rig.of(joints, patch, Settings.NONE);
-        return new SheetRig("Test", patch, joints, SetupLevels.of(rig, Settings.NONE.wanted()), List.of(), intention);
+        return new SheetRig("Test", patch, joints, SetupLevels.of(rig, Settings.NONE.wanted()), List.of(), sessionPlan);
     }
 
     /** Of the way that is told first. */
     static SheetRig planned(String shelf, String wish, String stereo) {
         Patch patch = Shelf.planned(shelf, wish, stereo).ways().get(0).patch();
-        return rig(patch, Intention.USUAL);
+        return rig(patch, SessionPlan.USUAL);
     }
 }

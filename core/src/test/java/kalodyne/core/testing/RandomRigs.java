@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
@@ -40,8 +40,8 @@ public final class RandomRigs {
         for (int tries = 0; tries < 40; tries++) {
             int from = random.nextInt(devices.size());
             int to = random.nextInt(devices.size());
-            Optional<Spot> out = socket(random, devices.get(from), from, Way.OUT);
-            Optional<Spot> in = socket(random, devices.get(to), to, Way.IN);
+            Optional<Spot> out = socket(random, devices.get(from), from, Direction.OUT);
+            Optional<Spot> in = socket(random, devices.get(to), to, Direction.IN);
             if (from != to && isFree(plugger, out) && isFree(plugger, in)) {
                 Optional<Lead> lead = fitting(random, devices.get(from), out.get(), devices.get(to), in.get());
                 if (lead.isPresent()) {
@@ -75,7 +75,7 @@ public final class RandomRigs {
         return spot.filter(there -> !plugger.patch().isPlugged(there)).isPresent();
     }
 
-    private static Optional<Spot> socket(Random random, Device device, int index, Way way) {
+    private static Optional<Spot> socket(Random random, Device device, int index, Direction way) {
         List<Socket> sockets = device.sockets().stream()
                 .filter(socket -> socket.way() == way
                         && List.of(

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -21,7 +21,7 @@ final class Arriving {
 
     /** Of each signal the way on which most of it arrives in another device. */
     static List<Transfer> ways(Checked joint) {
-        Map<Sounding, Transfer> best = new LinkedHashMap<>();
+        Map<OutputSignal, Transfer> best = new LinkedHashMap<>();
         joint.reading().stream()
                 .flatMap(reading -> reading.ways().stream())
                 .forEach(way -> best.merge(

@@ -8,8 +8,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
@@ -56,18 +56,18 @@ final class ObviousPane extends VBox {
         from.offering(
                 wish.sources().stream()
                         .flatMap(mark -> ways.device(mark).stream())
-                        .flatMap(device -> ends(device, Way.IN))
+                        .flatMap(device -> ends(device, Direction.IN))
                         .toList(),
                 null);
         to.offering(
                 ways.device(wish.target()).stream()
-                        .flatMap(device -> ends(device, Way.OUT))
+                        .flatMap(device -> ends(device, Direction.OUT))
                         .toList(),
                 null);
         told.getChildren().clear();
     }
 
-    private static Stream<End> ends(Device device, Way except) {
+    private static Stream<End> ends(Device device, Direction except) {
         return device.sockets().stream()
                 .filter(socket -> socket.way() != except)
                 .map(socket -> new End(device, socket));

@@ -12,8 +12,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
@@ -42,8 +42,8 @@ final class PlugPage extends VBox {
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         Label head = new Label("What goes into what?");
         head.getStyleClass().add("card-title");
-        from.offering(ends(Way.IN), null).setId("plug-from");
-        to.offering(ends(Way.OUT), null).setId("plug-to");
+        from.offering(ends(Direction.IN), null).setId("plug-from");
+        to.offering(ends(Direction.OUT), null).setId("plug-to");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
         offers.setId("offers");
         offers.setCellFactory(list -> new MarkedCell<>(
@@ -57,7 +57,7 @@ final class PlugPage extends VBox {
         plug.getStyleClass().add("primary");
         plug.setDisable(true);
         plug.setOnAction(event -> plug());
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> overlay.lift());
         getChildren()
                 .addAll(
@@ -84,7 +84,7 @@ final class PlugPage extends VBox {
     }
 
     /** All free sockets but those that only go one way. */
-    private List<End> ends(Way except) {
+    private List<End> ends(Direction except) {
         return plugs.devices().stream()
                 .flatMap(device -> device.sockets().stream()
                         .filter(socket -> socket.way() != except)

@@ -14,8 +14,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.route.Aside;
 import kalodyne.core.route.Missing;
+import kalodyne.core.route.SideTask;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
@@ -48,7 +48,7 @@ final class WayPane extends ScrollPane {
         facts = facts();
         way.strands().forEach(strand -> fact("Recorded", WayWords.recorded(strand)));
         fact("Heard", WayWords.heard(way.monitoring()));
-        way.asides().forEach(this::aside);
+        way.sideTasks().forEach(this::sideTask);
         String gone = WayWords.unplugged(way, ways::device);
         if (!gone.isEmpty()) {
             fact("Unplugs", gone);
@@ -87,8 +87,8 @@ final class WayPane extends ScrollPane {
         return grid;
     }
 
-    private void aside(Aside aside) {
-        fact(aside.of().word(), (aside.isDone() ? "" : "Not as wished. ") + aside.words());
+    private void sideTask(SideTask sideTask) {
+        fact(sideTask.of().word(), (sideTask.isDone() ? "" : "Not as wished. ") + sideTask.words());
     }
 
     private void fact(String key, String value) {

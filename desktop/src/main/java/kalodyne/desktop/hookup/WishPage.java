@@ -84,7 +84,7 @@ final class WishPage extends VBox {
                 obvious.focus();
             }
         });
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> overlay.lift());
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);

@@ -19,10 +19,10 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.route.Also;
 import kalodyne.core.route.Budget;
 import kalodyne.core.route.Extras;
-import kalodyne.core.route.Heard;
-import kalodyne.core.route.Matters;
+import kalodyne.core.route.ListeningWish;
+import kalodyne.core.route.MonitorPath;
+import kalodyne.core.route.Priority;
 import kalodyne.core.route.Stereo;
-import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ManyChooser;
@@ -37,7 +37,7 @@ final class WishSentence extends FlowPane {
     private final Chooser<Optional<Device>> headphones =
             new Chooser<>(device -> device.map(Device::name).orElse("no headphones"));
     private final ManyChooser<Device> speakers = new ManyChooser<>(Device::name, "no speakers");
-    private final Chooser<Through> through = new Chooser<>(Through::words);
+    private final Chooser<MonitorPath> through = new Chooser<>(MonitorPath::words);
     private final Chooser<Boolean> tempo =
             new Chooser<>(inTempo -> inTempo ? "one tempo, by MIDI clock" : "their own tempo");
     private final Chooser<Boolean> charging =
@@ -45,8 +45,8 @@ final class WishSentence extends FlowPane {
     private final ManyChooser<Also> also = new ManyChooser<>(Also::words, "nothing more");
     private final Chooser<Boolean> beside = new Chooser<>(stays -> stays ? "stays where it is" : "may be pulled out");
     private final Chooser<Budget> budget = new Chooser<>(Budget::words);
-    private final Chooser<Matters> first = new Chooser<>(Matters::words);
-    private final Chooser<Matters> then = new Chooser<>(Matters::words);
+    private final Chooser<Priority> first = new Chooser<>(Priority::words);
+    private final Chooser<Priority> then = new Chooser<>(Priority::words);
     private Consumer<Wish> changed = wish -> {};
     private boolean isFilling;
 
@@ -85,9 +85,9 @@ final class WishSentence extends FlowPane {
         Stream.of(recorder, stereo, headphones, through, tempo, charging, beside, budget, first, then)
                 .forEach(each -> each.valueProperty().addListener(change -> tell()));
         Stream.of(sources, speakers, also).forEach(each -> each.setOnChange(this::tell));
-        explain(first, Matters::reason);
-        explain(then, Matters::reason);
-        explain(through, Through::reason);
+        explain(first, Priority::reason);
+        explain(then, Priority::reason);
+        explain(through, MonitorPath::reason);
     }
 
     private static Label words(String words) {
@@ -120,7 +120,7 @@ final class WishSentence extends FlowPane {
     /** Fills the blanks with what was wished last, as far as it is still on the shelf. */
     void fill(Optional<Wish> wish) {
         isFilling = true;
-        Heard heard = wish.map(Wish::heard).orElse(Heard.NOT);
+        ListeningWish heard = wish.map(Wish::heard).orElse(ListeningWish.NOT);
         Extras extras = wish.map(Wish::extras).orElse(Extras.NONE);
         sources.offering(ways.sources(), devices(wish.map(Wish::sources).orElse(List.of())));
         recorder.offering(
@@ -132,14 +132,14 @@ final class WishSentence extends FlowPane {
         headphones.offering(
                 heads, wish.isPresent() ? heard.headphones().flatMap(ways::device) : heads.get(heads.size() - 1));
         speakers.offering(ways.speakers(), devices(heard.speakers()));
-        through.offering(List.of(Through.values()), heard.through());
+        through.offering(List.of(MonitorPath.values()), heard.through());
         also.offering(List.of(Also.values()), extras.also().stream().sorted().toList());
         tempo.offering(List.of(false, true), extras.inTempo());
         charging.offering(List.of(false, true), extras.charging());
         beside.offering(List.of(false, true), extras.isBeside());
         budget.offering(List.of(Budget.values()), extras.budget());
-        first.offering(List.of(Matters.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
-        then.offering(List.of(Matters.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
+        first.offering(List.of(Priority.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
+        then.offering(List.of(Priority.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
         isFilling = false;
     }
 
@@ -156,7 +156,7 @@ final class WishSentence extends FlowPane {
                 sources.chosen().stream().map(Device::id).toList(),
                 recorder.getValue().id(),
                 stereo.getValue(),
-                new Heard(
+                new ListeningWish(
                         headphones.getValue().map(Device::id),
                         speakers.chosen().stream().map(Device::id).toList(),
                         through.getValue()),

@@ -100,7 +100,7 @@ final class StationFields {
                 SOURCE.quantity(
                         "impedance",
                         Quantity.IMPEDANCE,
-                        "How easily its output is weighed down: lower is sturdier",
+                        "How easily a load pulls its output down: lower is sturdier",
                         Source::impedance,
                         Source::withImpedance));
     }
@@ -131,7 +131,7 @@ final class StationFields {
                 INPUT.quantity(
                         "impedance",
                         Quantity.IMPEDANCE,
-                        "How little it weighs the source down: higher is lighter",
+                        "How little it loads the source: higher is lighter",
                         Input::impedance,
                         Input::withImpedance),
                 socketCeiling(),

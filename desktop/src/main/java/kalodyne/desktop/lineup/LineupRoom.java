@@ -82,16 +82,16 @@ public final class LineupRoom implements Room {
     }
 
     @Override
-    public Node aside() {
-        VBox aside = new VBox(10);
-        fill(aside);
-        report.addListener(change -> fill(aside));
-        return aside;
+    public Node sideTask() {
+        VBox sideTask = new VBox(10);
+        fill(sideTask);
+        report.addListener(change -> fill(sideTask));
+        return sideTask;
     }
 
-    private void fill(VBox aside) {
+    private void fill(VBox sideTask) {
         List<String> texts = isTidyUp() ? ABOUT_TIDYING : ABOUT_LINING_UP;
-        aside.getChildren().setAll(texts.stream().map(LineupRoom::words).toList());
+        sideTask.getChildren().setAll(texts.stream().map(LineupRoom::words).toList());
     }
 
     private boolean isTidyUp() {

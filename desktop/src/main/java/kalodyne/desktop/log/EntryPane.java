@@ -106,7 +106,7 @@ final class EntryPane extends Paragraphs {
         Chooser<Entry> chooser = new Chooser<>(each -> EntryCell.words(each) + ", " + EntryCell.time(each.at()));
         chooser.setId("log-compare");
         chooser.offering(others, state.other().orElse(null));
-        chooser.setPromptText("another take or sitting");
+        chooser.setPromptText("another take or session");
         chooser.valueProperty().addListener((property, before, chosen) -> log.compareWith(Optional.ofNullable(chosen)));
         getChildren().add(chooser);
         state.other().ifPresent(other -> getChildren().add(differences(state.apart(), entry, other)));

@@ -88,7 +88,7 @@ final class LogView extends VBox {
         print.setDisable(state.chosen().isEmpty());
         nothing.setText(
                 state.count() == 0
-                        ? "Takes and sittings of the run sheet stand here, each with how everything stood."
+                        ? "Takes and run-sheet sessions are listed here, each with how everything was set."
                         : "Nothing has these words.");
         isShowing = true;
         if (!list.getItems().equals(state.shown())) {

@@ -2,7 +2,6 @@ package kalodyne.desktop.model;
 
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -12,6 +11,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.shelf.Plausible;
 import kalodyne.core.gear.shelf.SearchIndex;
+import kalodyne.core.units.Print;
 
 /**
  * What was worked out for each item of a list, so that an edit works out one item only.
@@ -62,7 +62,8 @@ final class KnownItems<T> {
                         Severity.WEAK,
                         new Place.Shelf(id.apply(item)),
                         new Figure(0, ""),
-                        name.apply(item) + ": " + doubt.fact().label().toLowerCase(Locale.ROOT),
+                        name.apply(item) + ": "
+                                + Print.withinSentence(doubt.fact().label()),
                         doubt.label().equals(name.apply(item)) ? doubt.text() : doubt.label() + ": " + doubt.text(),
                         Optional.empty()))
                 .toList();

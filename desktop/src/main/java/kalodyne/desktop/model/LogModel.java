@@ -99,13 +99,13 @@ public final class LogModel {
         List<Setup> setups = setups();
         Map<String, String> runs = studio.levels().runNames();
         List<Object> from = new ArrayList<>(List.of(studio.studio().devices(), runs));
-        setups.forEach(setup -> from.addAll(List.of(setup.name(), setup.takes(), setup.sittings())));
+        setups.forEach(setup -> from.addAll(List.of(setup.name(), setup.takes(), setup.sessions())));
         if (!from.equals(madeOf)) {
             madeOf = from;
             book = LogBook.of(studio.studio(), setups, runs);
             habits = Habits.of(
                     book.entries(),
-                    setups.stream().flatMap(setup -> setup.sittings().stream()).toList());
+                    setups.stream().flatMap(setup -> setup.sessions().stream()).toList());
             shown = book.find(words);
         }
         chosen = chosen.flatMap(this::again)

@@ -22,7 +22,7 @@ import kalodyne.core.paper.RecallPaper;
 import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.RecallSheet;
-import kalodyne.core.runsheet.Stand;
+import kalodyne.core.runsheet.RigSnapshot;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.core.studio.setup.Setup;
 
@@ -90,7 +90,8 @@ public final class PaperModel {
     private byte[] recallSheet(Optional<Entry> then, PaperSize size) {
         Setup setup =
                 then.flatMap(entry -> studio.studio().setup(entry.setupId())).orElseGet(studio::setup);
-        Stand stand = then.map(entry -> entry.isTake() ? setup.as(entry.stand()).stand() : entry.stand())
+        RigSnapshot stand = then.map(
+                        entry -> entry.isTake() ? setup.as(entry.stand()).stand() : entry.stand())
                 .orElseGet(setup::stand);
         Patch patch = studio.studio().patch(setup.withWiring(stand.wiring().orElse(setup.wiring())));
         RecallSheet sheet = RecallSheet.of(patch, stand, PatchList.of(patch, JointRules.check(patch)));

@@ -14,8 +14,8 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.runsheet.Intention;
 import kalodyne.core.runsheet.LeadReach;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.Standing;
 import kalodyne.core.runsheet.Standing.Side;
 import kalodyne.core.sums.Spans;
@@ -47,8 +47,8 @@ public final class PlanModel {
         return studio.levels().rig().patch();
     }
 
-    private Intention intention() {
-        return sheet.intention();
+    private SessionPlan sessionPlan() {
+        return sheet.sessionPlan();
     }
 
     /** What is plugged. */
@@ -71,7 +71,7 @@ public final class PlanModel {
     }
 
     public PowerSource source(Device device) {
-        return Optional.ofNullable(intention().powering().get(device.id()))
+        return Optional.ofNullable(sessionPlan().powering().get(device.id()))
                 .orElseGet(() -> sources(device).get(0));
     }
 
@@ -80,23 +80,23 @@ public final class PlanModel {
                 Optional.of(source).filter(each -> each != sources(device).get(0));
         sheet.intend(
                 "run " + device.name() + " on " + source.word(),
-                intention -> intention.withPowering(device.id(), unusual));
+                sessionPlan -> sessionPlan.withPowering(device.id(), unusual));
     }
 
     // --- how long, in which tempo, which parts -----------------------------------------------------------------
 
     public String minutes() {
-        return String.valueOf(intention().minutes());
+        return String.valueOf(sessionPlan().minutes());
     }
 
     public void minutes(String typed) {
         String plain = typed.strip();
         int number = plain.matches("[0-9]{1,4}") ? Integer.parseInt(plain) : 0;
-        if (number < 1 || number > Intention.MOST_MINUTES) {
+        if (number < 1 || number > SessionPlan.MOST_MINUTES) {
             throw new UnreadableQuantity(
-                    "That is no length.", "Write whole minutes, 1 to " + Intention.MOST_MINUTES + ".");
+                    "That is no length.", "Write whole minutes, 1 to " + SessionPlan.MOST_MINUTES + ".");
         }
-        sheet.intend("plan " + number + " minutes", intention -> intention.withMinutes(number));
+        sheet.intend("plan " + number + " minutes", sessionPlan -> sessionPlan.withMinutes(number));
     }
 
     /** The tempo that is played in, as a number; an empty text for none. */
@@ -106,7 +106,7 @@ public final class PlanModel {
     }
 
     public OptionalDouble beatsPerMinute() {
-        return intention().beatsPerMinute();
+        return sessionPlan().beatsPerMinute();
     }
 
     /** Takes "118" or "97,5"; nothing for none. */
@@ -114,7 +114,7 @@ public final class PlanModel {
         OptionalDouble beats = typed.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(readTempo(typed));
         sheet.intend(
                 beats.isPresent() ? "plan the tempo" : "plan no tempo",
-                intention -> intention.withBeatsPerMinute(beats));
+                sessionPlan -> sessionPlan.withBeatsPerMinute(beats));
     }
 
     /** Reads a tempo that somebody typed. */
@@ -131,7 +131,7 @@ public final class PlanModel {
 
     /** Names of the parts that are recorded one by one, with commas between. */
     public String parts() {
-        return intention().passes().stream().map(Intention.Pass::part).collect(Collectors.joining(", "));
+        return sessionPlan().passes().stream().map(SessionPlan.Pass::part).collect(Collectors.joining(", "));
     }
 
     /** Takes "Bass, snare, hats": each is a take of its own. */
@@ -145,29 +145,29 @@ public final class PlanModel {
         }
         sheet.intend(
                 "plan the parts",
-                intention -> intention.withPasses(names.stream()
-                        .map(name -> new Intention.Pass(sheet.playedInParts(), name))
+                sessionPlan -> sessionPlan.withPasses(names.stream()
+                        .map(name -> new SessionPlan.Pass(sheet.playedInParts(), name))
                         .toList()));
     }
 
     // --- format ------------------------------------------------------------------------------------------------
 
     public OptionalInt rate() {
-        return intention().sampleRateHz();
+        return sessionPlan().sampleRateHz();
     }
 
     public OptionalInt bits() {
-        return intention().bits();
+        return sessionPlan().bits();
     }
 
     public void record(OptionalInt rate, OptionalInt bits) {
-        sheet.intend("plan the format", intention -> intention.withFormat(rate, bits));
+        sheet.intend("plan the format", sessionPlan -> sessionPlan.withFormat(rate, bits));
     }
 
     // --- free space --------------------------------------------------------------------------------------------
 
     public String free(Device recorder) {
-        return Optional.ofNullable(intention().freeBytes().get(recorder.id()))
+        return Optional.ofNullable(sessionPlan().freeBytes().get(recorder.id()))
                 .map(Spans::bytes)
                 .orElse("");
     }
@@ -176,7 +176,7 @@ public final class PlanModel {
     public void free(Device recorder, String typed) {
         sheet.intend(
                 "note the free space of " + recorder.name(),
-                intention -> intention.withFree(recorder.id(), bytes(typed.strip())));
+                sessionPlan -> sessionPlan.withFree(recorder.id(), bytes(typed.strip())));
     }
 
     private static Optional<Long> bytes(String typed) {
@@ -194,7 +194,7 @@ public final class PlanModel {
     // --- round trip --------------------------------------------------------------------------------------------
 
     public String roundTrip() {
-        OptionalDouble trip = intention().roundTripMilliseconds();
+        OptionalDouble trip = sessionPlan().roundTripMilliseconds();
         return trip.isPresent() ? Print.decimal(trip.getAsDouble(), 1) + " ms" : "";
     }
 
@@ -209,24 +209,26 @@ public final class PlanModel {
     }
 
     public void roundTrip(OptionalDouble milliseconds) {
-        sheet.intend("note the round trip", intention -> intention.withRoundTrip(milliseconds));
+        sheet.intend("note the round trip", sessionPlan -> sessionPlan.withRoundTrip(milliseconds));
     }
 
     // --- where things stand ------------------------------------------------------------------------------------
 
     public String standing(Device device, Side side) {
-        return Optional.ofNullable(intention().standings().get(device.id()))
+        return Optional.ofNullable(sessionPlan().standings().get(device.id()))
                 .map(standing -> Print.plain(standing.at(side)) + " m")
                 .orElse("");
     }
 
     /** Takes "2.4 m" or "2,4"; nothing for not known. */
     public void stand(Device device, Side side, String typed) {
-        Optional<Standing> before = Optional.ofNullable(intention().standings().get(device.id()));
+        Optional<Standing> before =
+                Optional.ofNullable(sessionPlan().standings().get(device.id()));
         Optional<Standing> now = typed.isBlank()
                 ? Optional.empty()
                 : Optional.of(checked(side, before.orElse(AT_THE_CORNER), metres(typed.strip())));
-        sheet.intend("note where " + device.name() + " stands", intention -> intention.withStanding(device.id(), now));
+        sheet.intend(
+                "note where " + device.name() + " stands", sessionPlan -> sessionPlan.withStanding(device.id(), now));
     }
 
     private static Standing checked(Side side, Standing before, double metres) {
@@ -245,7 +247,7 @@ public final class PlanModel {
 
     /** Whether each lead reaches, of those whose ends both stand somewhere; those that do not first. */
     public List<LeadReach> reaches() {
-        List<LeadReach> all = LeadReach.all(patch(), intention().standings());
+        List<LeadReach> all = LeadReach.all(patch(), sessionPlan().standings());
         return Stream.concat(
                         all.stream().filter(LeadReach::isShort), all.stream().filter(reach -> !reach.isShort()))
                 .toList();

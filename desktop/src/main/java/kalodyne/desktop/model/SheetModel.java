@@ -18,16 +18,16 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.files.FileNames;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.runsheet.Countdown;
-import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.runsheet.Order;
-import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.RunSheet;
-import kalodyne.core.runsheet.Search;
 import kalodyne.core.runsheet.Searches;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.SheetMaker;
+import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.SheetRig;
-import kalodyne.core.runsheet.Sitting;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
@@ -48,7 +48,7 @@ public final class SheetModel {
     private final Map<String, Countdown> waits = new HashMap<>();
 
     private Optional<String> chosen = Optional.empty();
-    private Optional<Search> search = Optional.empty();
+    private Optional<FaultSearch> search = Optional.empty();
     private boolean isLookedAt;
     private SheetRig rig;
 
@@ -61,28 +61,28 @@ public final class SheetModel {
      * What is shown.
      *
      * @param sheet the steps
-     * @param sitting the time that it is being gone through now, if that is so
+     * @param session the time that it is being gone through now, if that is so
      * @param progress how far it is done
      * @param step the one that is looked at: the chosen one, else the next one
      * @param search what leads on from it where something else was noticed than should be
      * @param recall what changed since the last time that it was gone through
-     * @param lastTime when that was, as the sitting that was closed last
+     * @param lastTime when that was, as the session that was closed last
      */
     public record State(
             RunSheet sheet,
-            Optional<Sitting> sitting,
-            Progress progress,
+            Optional<Session> session,
+            SheetProgress progress,
             Optional<Step> step,
-            Optional<Search> search,
+            Optional<FaultSearch> search,
             Recall recall,
-            Optional<Sitting> lastTime) {
+            Optional<Session> lastTime) {
         static final State NONE = of(new RunSheet("", List.of(), List.of(), List.of(), List.of()));
 
         private static State of(RunSheet sheet) {
             return new State(
                     sheet,
                     Optional.empty(),
-                    Progress.of(sheet, Optional.empty()),
+                    SheetProgress.of(sheet, Optional.empty()),
                     Optional.empty(),
                     Optional.empty(),
                     new Recall(List.of()),
@@ -90,12 +90,12 @@ public final class SheetModel {
         }
 
         public boolean isOver() {
-            return sitting.isPresent() && progress.now().isEmpty();
+            return session.isPresent() && progress.now().isEmpty();
         }
 
         /** What is kept of the step that is looked at. */
         public Optional<Tick> tick(Step of) {
-            return sitting.flatMap(each -> each.tick(of.id()));
+            return session.flatMap(each -> each.tick(of.id()));
         }
     }
 
@@ -129,11 +129,11 @@ public final class SheetModel {
 
     private void refresh() {
         Setup setup = studio.setup();
-        if (!isLookedAt && setup.sitting().isEmpty()) {
+        if (!isLookedAt && setup.session().isEmpty()) {
             state.set(State.NONE);
             return;
         }
-        List<Object> from = List.of(studio.levels(), setup.runs(), setup.intention(), setup.name());
+        List<Object> from = List.of(studio.levels(), setup.runs(), setup.sessionPlan(), setup.name());
         if (!from.equals(madeOf)) {
             rig = new SheetRig(
                     setup.name(),
@@ -141,20 +141,20 @@ public final class SheetModel {
                     studio.joints(),
                     studio.levels(),
                     setup.runs(),
-                    setup.intention());
+                    setup.sessionPlan());
             made = SheetMaker.of(rig);
             madeOf = from;
         }
-        Optional<Sitting> sitting = setup.sitting();
-        Progress progress = Progress.of(made, sitting);
+        Optional<Session> session = setup.session();
+        SheetProgress progress = SheetProgress.of(made, session);
         Optional<Step> step = chosen.flatMap(made::step).or(progress::now);
-        Optional<Sitting> last =
-                setup.sittings().stream().filter(Sitting::isOver).reduce((first, second) -> second);
+        Optional<Session> last =
+                setup.sessions().stream().filter(Session::isOver).reduce((first, second) -> second);
         state.set(new State(
-                made, sitting, progress, step, search, last.map(this::recall).orElse(new Recall(List.of())), last));
+                made, session, progress, step, search, last.map(this::recall).orElse(new Recall(List.of())), last));
     }
 
-    private Recall recall(Sitting last) {
+    private Recall recall(Session last) {
         return Recall.between(
                 last.stand(), studio.setup().stand(), studio.studio().words());
     }
@@ -180,12 +180,12 @@ public final class SheetModel {
 
     /** Begins to go through it. */
     public void begin() {
-        if (state().sitting().isEmpty() && !state().sheet().steps().isEmpty()) {
+        if (state().session().isEmpty() && !state().sheet().steps().isEmpty()) {
             List<String> taken =
-                    studio.setup().sittings().stream().map(Sitting::name).toList();
+                    studio.setup().sessions().stream().map(Session::name).toList();
             Setup setup = studio.setup();
-            Sitting fresh = new Sitting(
-                    Studio.freeName("Sitting " + (taken.size() + 1), taken),
+            Session fresh = new Session(
+                    Studio.freeName("Session " + (taken.size() + 1), taken),
                     clock.instant(),
                     false,
                     List.of(),
@@ -197,14 +197,14 @@ public final class SheetModel {
 
     /** Closes it; it stays in the log with the rig as it now is. */
     public void finish() {
-        state().sitting().ifPresent(sitting -> {
+        state().session().ifPresent(session -> {
             waits.clear();
             chosen = Optional.empty();
             search = Optional.empty();
             studio.edit(
                     "close the run sheet",
                     setup -> setup.with(
-                            sitting.with(setup.wiring(), setup.settings()).over()));
+                            session.with(setup.wiring(), setup.settings()).over()));
         });
     }
 
@@ -215,12 +215,12 @@ public final class SheetModel {
 
     /** Ticks the step that is looked at; one that waits begins to, one that something is in the way of stays. */
     public void done() {
-        if (state().sitting().isEmpty()) {
+        if (state().session().isEmpty()) {
             begin();
             return;
         }
         state().step().ifPresent(step -> {
-            boolean isDone = state().progress().of(step) == Progress.State.DONE;
+            boolean isDone = state().progress().of(step) == SheetProgress.State.DONE;
             if (isDone || !inTheWay(step).isEmpty()) {
                 return;
             }
@@ -252,14 +252,14 @@ public final class SheetModel {
         if (isLookedAt && outcome != Outcome.OPEN) {
             chosen = Optional.empty();
         }
-        change(what + " “" + step.title() + "”", sitting -> sitting.with(step, outcome, clock.instant()));
+        change(what + " “" + step.title() + "”", session -> session.with(step, outcome, clock.instant()));
     }
 
-    private void change(String description, UnaryOperator<Sitting> change) {
-        state().sitting()
-                .ifPresent(sitting -> studio.edit(
+    private void change(String description, UnaryOperator<Session> change) {
+        state().session()
+                .ifPresent(session -> studio.edit(
                         description,
-                        setup -> setup.with(change.apply(sitting).with(setup.wiring(), setup.settings()))));
+                        setup -> setup.with(change.apply(session).with(setup.wiring(), setup.settings()))));
     }
 
     // --- waiting -----------------------------------------------------------------------------------------------
@@ -284,7 +284,7 @@ public final class SheetModel {
     public void pass() {
         state().sheet().steps().stream()
                 .filter(this::isWaited)
-                .filter(step -> state().progress().of(step) != Progress.State.DONE)
+                .filter(step -> state().progress().of(step) != SheetProgress.State.DONE)
                 .findFirst()
                 .ifPresent(step -> tick(step, Outcome.DONE, "tick"));
     }
@@ -298,7 +298,7 @@ public final class SheetModel {
             search = Optional.of(new Searches(rig).of(step, symptom));
             change(
                     "note “" + symptom.word() + "”",
-                    sitting -> sitting.changing(step, clock.instant(), tick -> tick.noticing(symptom)));
+                    session -> session.changing(step, clock.instant(), tick -> tick.noticing(symptom)));
             refresh();
         });
     }
@@ -309,7 +309,7 @@ public final class SheetModel {
     }
 
     public void backInSearch() {
-        search = search.map(Search::back);
+        search = search.map(FaultSearch::back);
         refresh();
     }
 
@@ -324,7 +324,7 @@ public final class SheetModel {
     public void note(Step step, String words) {
         boolean isSame = state().tick(step).map(Tick::note).orElse("").equals(words);
         if (!isSame) {
-            change("note", sitting -> sitting.changing(step, clock.instant(), tick -> tick.withNote(words)));
+            change("note", session -> session.changing(step, clock.instant(), tick -> tick.withNote(words)));
         }
     }
 
@@ -337,7 +337,7 @@ public final class SheetModel {
             String kept = PHOTOS + "/" + target.getFileName();
             change(
                     "add a photograph",
-                    sitting -> sitting.changing(step, clock.instant(), tick -> {
+                    session -> session.changing(step, clock.instant(), tick -> {
                         List<String> more = new ArrayList<>(tick.photos());
                         more.add(kept);
                         return tick.withPhotos(more);
@@ -387,13 +387,13 @@ public final class SheetModel {
 
     // --- what is intended --------------------------------------------------------------------------------------
 
-    public Intention intention() {
-        return studio.setup().intention();
+    public SessionPlan sessionPlan() {
+        return studio.setup().sessionPlan();
     }
 
-    public void intend(String description, UnaryOperator<Intention> change) {
-        Intention changed = change.apply(intention());
-        if (!changed.equals(intention())) {
+    public void intend(String description, UnaryOperator<SessionPlan> change) {
+        SessionPlan changed = change.apply(sessionPlan());
+        if (!changed.equals(sessionPlan())) {
             studio.edit(description, setup -> setup.with(changed));
         }
     }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -29,6 +28,7 @@ import kalodyne.core.gear.Value;
 import kalodyne.core.gear.shelf.Plausible;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** The shelf: what is searched for, what is chosen, and every command that changes gear and leads. */
@@ -255,7 +255,7 @@ public final class ShelfModel {
      */
     public <T> void value(String part, Fact<T> fact, String typed) {
         Facts after = facts(part).corrected(fact, typed, LocalDate.now(clock));
-        values("change the " + fact.label().toLowerCase(Locale.ROOT), part, after);
+        values("change the " + Print.withinSentence(fact.label()), part, after);
     }
 
     /**
@@ -282,7 +282,7 @@ public final class ShelfModel {
         Facts facts = facts(part);
         facts.get(fact)
                 .ifPresent(value -> values(
-                        "say where the " + fact.label().toLowerCase(Locale.ROOT) + " is from",
+                        "say where the " + Print.withinSentence(fact.label()) + " is from",
                         part,
                         facts.with(fact, new Value<>(value.is(), change.apply(value.from())))));
     }

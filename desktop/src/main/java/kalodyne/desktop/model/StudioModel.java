@@ -312,7 +312,7 @@ public final class StudioModel implements AutoCloseable {
                         setup.settings(),
                         setup.wish(),
                         List.of(),
-                        setup.intention(),
+                        setup.sessionPlan(),
                         List.of()));
     }
 

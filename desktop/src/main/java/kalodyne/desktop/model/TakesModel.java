@@ -15,7 +15,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.studio.log.Judging;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReader;
@@ -290,7 +290,7 @@ public final class TakesModel {
     public Optional<String> sentenceOf(Take take) {
         return reports.of(fileOf(take))
                 .map(TakeSentence::of)
-                .or(() -> take.judged().map(Judged::sentence));
+                .or(() -> take.judged().map(FirstVerdict::sentence));
     }
 
     /** Compares what is looked at with another take of the run; with none where empty. */

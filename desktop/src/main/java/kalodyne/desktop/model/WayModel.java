@@ -15,10 +15,10 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
-import kalodyne.core.route.Matters;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
+import kalodyne.core.route.Priority;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.setup.Setup;
@@ -79,12 +79,12 @@ public final class WayModel {
     }
 
     /** What counted most when anything was looked for in this studio. */
-    public Matters usuallyFirst() {
-        return lastWish().map(Wish::first).orElse(Matters.CLEAN);
+    public Priority usuallyFirst() {
+        return lastWish().map(Wish::first).orElse(Priority.CLEAN);
     }
 
-    public Matters usuallyThen() {
-        return lastWish().map(Wish::then).orElse(Matters.CHEAP);
+    public Priority usuallyThen() {
+        return lastWish().map(Wish::then).orElse(Priority.CHEAP);
     }
 
     private Optional<Wish> lastWish() {

@@ -6,7 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import kalodyne.core.runsheet.Search;
+import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.model.SheetModel;
 
@@ -18,7 +18,7 @@ final class SearchPane {
         this.sheet = sheet;
     }
 
-    Node show(Search search) {
+    Node show(FaultSearch search) {
         VBox pane = new VBox(7);
         pane.getStyleClass().add("search-pane");
         pane.setId("search-pane");
@@ -50,7 +50,7 @@ final class SearchPane {
         return pane;
     }
 
-    private static Node question(Search.Probe probe) {
+    private static Node question(FaultSearch.Probe probe) {
         Label question = new Label(probe.question());
         question.setId("search-question");
         question.getStyleClass().add("search-question");
@@ -62,7 +62,7 @@ final class SearchPane {
         return words;
     }
 
-    private Node answers(Search search) {
+    private Node answers(FaultSearch search) {
         HBox row = row(
                 button("Yes", "search-yes", () -> sheet.answer(true), true),
                 button("No", "search-no", () -> sheet.answer(false), false));

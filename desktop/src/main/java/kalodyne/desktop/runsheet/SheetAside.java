@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.RunSheet;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.Step;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.model.PlanModel;
@@ -48,7 +48,7 @@ final class SheetAside extends VBox {
         state.sheet().whyNotEarlier(step).stream().limit(MOST_REASONS).forEach(why -> words.line(why, TEXT));
     }
 
-    private void changes(Recall recall, Sitting last) {
+    private void changes(Recall recall, Session last) {
         words.section("Since " + DAY.format(last.begun().atZone(ZoneId.systemDefault())));
         if (recall.differences().isEmpty()) {
             words.line("Everything is plugged and stands as it did.", TEXT);

@@ -23,7 +23,7 @@ public final class SheetRoom implements Room {
     private final PaperModel paper;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private SheetView view;
-    private SheetAside aside;
+    private SheetAside sideTask;
     private Overlay overlay;
 
     public SheetRoom(StudioModel studio, SheetModel sheet, PlanModel plan, PaperModel paper) {
@@ -59,11 +59,11 @@ public final class SheetRoom implements Room {
     }
 
     @Override
-    public Node aside() {
-        if (aside == null) {
-            aside = new SheetAside(sheet, plan, this::plan);
+    public Node sideTask() {
+        if (sideTask == null) {
+            sideTask = new SheetAside(sheet, plan, this::plan);
         }
-        return aside;
+        return sideTask;
     }
 
     @Override
@@ -74,7 +74,7 @@ public final class SheetRoom implements Room {
     private Report report() {
         SheetModel.State state = sheet.state();
         List<Finding> findings = state.sheet().findings();
-        String count = state.sitting().isPresent()
+        String count = state.session().isPresent()
                 ? state.progress().done() + "/" + state.sheet().steps().size()
                 : "";
         return new Report(
@@ -89,10 +89,10 @@ public final class SheetRoom implements Room {
         if (state.sheet().steps().isEmpty()) {
             return "Plug something in Hook-up: the steps follow from it";
         }
-        if (state.sitting().isEmpty()) {
+        if (state.session().isEmpty()) {
             return "Begin the run sheet: press Space";
         }
-        return state.progress().now().map(Step::title).orElse("All is done: close this sitting");
+        return state.progress().now().map(Step::title).orElse("All is done: end this session");
     }
 
     private void plan() {
@@ -113,7 +113,7 @@ public final class SheetRoom implements Room {
                 Command.of("Tick the step", "Shortcut+D", sheet::done),
                 Command.of("Skip the step", "Shortcut+Shift+D", sheet::skip),
                 Command.of("Open the step again", "Shortcut+U", sheet::undo),
-                Command.of("Close this sitting", null, sheet::finish));
+                Command.of("End this session", null, sheet::finish));
     }
 
     @Override

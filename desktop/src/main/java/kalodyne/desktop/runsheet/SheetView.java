@@ -22,9 +22,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.runsheet.Progress;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
+import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.desktop.control.DownScroll;
@@ -48,7 +48,7 @@ final class SheetView extends VBox {
     private final ScrollPane scroll = new DownScroll(list);
     private final Map<String, Node> rows = new HashMap<>();
     private final Button begin = new Button("Begin");
-    private final Button close = new Button("Close this sitting");
+    private final Button close = new Button("End this session");
     private final PrintMenu print;
     private final Timeline clock = new Timeline();
     private final StepCard card;
@@ -124,9 +124,9 @@ final class SheetView extends VBox {
         boolean isEmpty = shown.steps().isEmpty();
         sentence.setText(sentence(state));
         second.setText(isEmpty ? "" : second(state));
-        begin.setVisible(!isEmpty && state.sitting().isEmpty());
+        begin.setVisible(!isEmpty && state.session().isEmpty());
         print.setVisible(!isEmpty);
-        close.setVisible(state.sitting().isPresent());
+        close.setVisible(state.session().isPresent());
         close.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("default"), state.isOver());
         list.getChildren().clear();
         rows.clear();
@@ -160,7 +160,7 @@ final class SheetView extends VBox {
         if (count == 0) {
             return "Nothing is plugged in this setup yet";
         }
-        if (state.sitting().isEmpty()) {
+        if (state.session().isEmpty()) {
             return state.sheet().summary();
         }
         return state.progress().done() + " of " + count + " done"
@@ -171,8 +171,8 @@ final class SheetView extends VBox {
     }
 
     private String second(SheetModel.State state) {
-        String begun = state.sitting()
-                .map(sitting -> " · begun " + TIME.format(sitting.begun().atZone(ZoneId.systemDefault())))
+        String begun = state.session()
+                .map(session -> " · begun " + TIME.format(session.begun().atZone(ZoneId.systemDefault())))
                 .orElse("");
         return studio.setup().name() + begun + " · Space ticks, Backspace opens again, arrows look around";
     }
@@ -191,15 +191,15 @@ final class SheetView extends VBox {
     }
 
     private Node row(SheetModel.State state, Step step, int number) {
-        Progress.State progress = state.progress().of(step);
-        boolean isOver = progress == Progress.State.DONE || progress == Progress.State.SKIPPED;
-        Label mark = new Label(progress == Progress.State.DONE ? "✓" : String.valueOf(number));
+        SheetProgress.State progress = state.progress().of(step);
+        boolean isOver = progress == SheetProgress.State.DONE || progress == SheetProgress.State.SKIPPED;
+        Label mark = new Label(progress == SheetProgress.State.DONE ? "✓" : String.valueOf(number));
         mark.getStyleClass().add(isOver ? "step-tick" : "step-number");
         Label title = new Label(step.title());
         title.setWrapText(true);
         title.getStyleClass().add(isOver ? "step-over" : "step-title");
         VBox words = new VBox(2, title);
-        if (progress == Progress.State.AGAIN) {
+        if (progress == SheetProgress.State.AGAIN) {
             Label again = new Label("Look at it again: something before it was undone");
             again.getStyleClass().addAll("off", "small");
             words.getChildren().add(again);
@@ -230,10 +230,10 @@ final class SheetView extends VBox {
         return tell;
     }
 
-    private static String when(SheetModel.State state, Step step, Progress.State progress) {
+    private static String when(SheetModel.State state, Step step, SheetProgress.State progress) {
         return state.tick(step)
                 .map(Tick::at)
-                .map(at -> (progress == Progress.State.SKIPPED ? "skipped " : "")
+                .map(at -> (progress == SheetProgress.State.SKIPPED ? "skipped " : "")
                         + TIME.format(at.atZone(ZoneId.systemDefault())))
                 .orElse("");
     }

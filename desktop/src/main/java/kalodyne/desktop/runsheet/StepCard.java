@@ -18,7 +18,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.Order;
-import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
@@ -59,14 +59,14 @@ final class StepCard {
             row.setAlignment(Pos.TOP_LEFT);
             words.getChildren().add(row);
         });
-        boolean isDone = state.progress().of(step) == Progress.State.DONE;
-        List<Order> inTheWay = state.sitting().isPresent() && !isDone ? sheet.inTheWay(step) : List.of();
+        boolean isDone = state.progress().of(step) == SheetProgress.State.DONE;
+        List<Order> inTheWay = state.session().isPresent() && !isDone ? sheet.inTheWay(step) : List.of();
         if (!inTheWay.isEmpty()) {
             words.getChildren().add(waitsFor(state, inTheWay.get(0)));
         }
         if (state.search().isPresent()) {
             words.getChildren().add(search.show(state.search().get()));
-        } else if (state.sitting().isPresent()) {
+        } else if (state.session().isPresent()) {
             symptoms(step).ifPresent(words.getChildren()::add);
             words.getChildren().add(kept(state, step));
         }
@@ -112,7 +112,7 @@ final class StepCard {
         VBox buttons = new VBox(6);
         buttons.setAlignment(Pos.TOP_RIGHT);
         buttons.setMinWidth(Region.USE_PREF_SIZE);
-        if (state.sitting().isEmpty()) {
+        if (state.session().isEmpty()) {
             return buttons;
         }
         done = new Button(doneWords(step));

@@ -39,7 +39,7 @@ final class AddPage<T> extends VBox {
     private final Function<T, String> name;
     private final Runnable closed;
     private final ScrollPane form = new DownScroll();
-    private final Button put = new Button("Put it on the shelf");
+    private final Button put = new Button("Add");
 
     private AddPage(
             String title,
@@ -73,7 +73,7 @@ final class AddPage<T> extends VBox {
         put.setId("put-on-shelf");
         put.getStyleClass().add("primary");
         put.setOnAction(event -> put());
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> closed.run());
         VBox left = new VBox(6, search, profiles);
         left.getStyleClass().add("add-left");

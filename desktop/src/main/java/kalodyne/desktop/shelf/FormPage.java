@@ -44,7 +44,7 @@ final class FormPage extends VBox {
         button.setId("form-done");
         button.setDefaultButton(true);
         button.setOnAction(event -> take(take));
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> overlay.lift());
         rows.setMinWidth(Region.USE_PREF_SIZE);
         HBox.setHgrow(side, Priority.ALWAYS);

@@ -158,7 +158,7 @@ final class ItemPane extends Pane {
         duplicate.setId("duplicate");
         duplicate.setMinWidth(Region.USE_PREF_SIZE);
         duplicate.setOnAction(event -> shelf.duplicate());
-        Button remove = new Button("Take off the shelf");
+        Button remove = new Button("Remove");
         remove.setId("remove-item");
         remove.setMinWidth(Region.USE_PREF_SIZE);
         remove.setOnAction(event -> shelf.remove());

@@ -20,7 +20,7 @@ public final class ShelfRoom implements Room {
     private ShelfModel shelf;
     private Overlay overlay;
     private ShelfView view;
-    private ShelfAside aside;
+    private ShelfAside sideTask;
 
     /**
      * A room.
@@ -76,11 +76,11 @@ public final class ShelfRoom implements Room {
     }
 
     @Override
-    public Node aside() {
-        if (aside == null) {
-            aside = new ShelfAside(shelf());
+    public Node sideTask() {
+        if (sideTask == null) {
+            sideTask = new ShelfAside(shelf());
         }
-        return aside;
+        return sideTask;
     }
 
     @Override
@@ -116,7 +116,7 @@ public final class ShelfRoom implements Room {
                 Command.of("Add a lead…", "Shortcut+Shift+G", () -> view().addLead()),
                 Command.of("Which plug is this?", "Shortcut+P", () -> view().findPlug()),
                 Command.of("Duplicate what is chosen", "Shortcut+D", () -> shelf().duplicate()),
-                Command.of("Take what is chosen off the shelf", "Shortcut+Delete", () -> shelf().remove()));
+                Command.of("Remove what is chosen", "Shortcut+Delete", () -> shelf().remove()));
     }
 
     @Override

@@ -172,7 +172,7 @@ final class ShelfView extends VBox {
         lists.setVisible(!isEmpty);
         lists.setManaged(!isEmpty);
         search.setDisable(isEmpty);
-        sentence.setText(isEmpty ? "Nothing stands on the shelf yet" : sentence(shown));
+        sentence.setText(isEmpty ? "Your shelf is empty" : sentence(shown));
         deviceTitle.setText(count("My gear", shown.devices().size(), shown.deviceCount()));
         leadTitle.setText(count("My leads", shown.leads().size(), shown.leadCount()));
         if (!devices.getItems().equals(shown.devices())) {

@@ -13,12 +13,12 @@ import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketEdits;
 import kalodyne.core.gear.UsualContacts;
-import kalodyne.core.gear.Way;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.model.ShelfModel;
@@ -31,7 +31,7 @@ final class SocketPage {
     private final TextField name = new TextField();
     private final Chooser<Connector> connector = new Chooser<>(Connector::word);
     private final Chooser<Form> form = new Chooser<>(Form::word);
-    private final Chooser<Way> way = new Chooser<>(Way::word);
+    private final Chooser<Direction> way = new Chooser<>(Direction::word);
     private final Chooser<SignalKind> signal = new Chooser<>(SignalKind::word);
     private final Chooser<Optional<Balance>> balance =
             new Chooser<>(choice -> choice.map(Balance::word).orElse("it makes no difference"));
@@ -53,7 +53,7 @@ final class SocketPage {
         name.setId("socket-name");
         connector.offering(List.of(Connector.values()), was.connector()).setId("socket-connector");
         form.offering(List.of(Form.values()), was.form()).setId("socket-form");
-        way.offering(List.of(Way.values()), was.way()).setId("socket-way");
+        way.offering(List.of(Direction.values()), was.way()).setId("socket-way");
         signal.offering(List.of(SignalKind.values()), was.signal()).setId("socket-signal");
         List<Optional<Balance>> balances = Stream.concat(
                         Stream.of(Optional.<Balance>empty()),

@@ -3,7 +3,6 @@ package kalodyne.desktop.shelf;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
@@ -18,6 +17,7 @@ import kalodyne.core.gear.ControlRange;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Part;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
@@ -177,7 +177,7 @@ final class ValueGrid extends GridPane {
     private void ask(Part part, Fact<?> fact) {
         TextPages.lay(
                 overlay,
-                part.label() + ": " + fact.label().toLowerCase(Locale.ROOT),
+                part.label() + ": " + Print.withinSentence(fact.label()),
                 "",
                 "For example " + fact.quantity().example(),
                 "Add",

@@ -55,7 +55,7 @@ final class ImportPage extends VBox {
             closed.run();
             take.accept(mode);
         });
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> closed.run());
         Label undo = new Label("Undo takes all of it back.");
         undo.getStyleClass().addAll("second", "small");

@@ -39,7 +39,7 @@ public final class NamePage extends VBox {
         Button take = new Button(done);
         take.getStyleClass().add("primary");
         take.setId("name-done");
-        Button leave = new Button("Leave it");
+        Button leave = new Button("Cancel");
         leave.setOnAction(event -> closed.run());
         Runnable commit = () -> rename.apply(field.getText().strip()).ifPresentOrElse(problem::setText, closed);
         take.setOnAction(event -> commit.run());

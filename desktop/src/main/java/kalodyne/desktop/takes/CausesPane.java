@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import kalodyne.core.takes.causes.CauseTest;
+import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.causes.Suspect;
 import kalodyne.core.units.Print;
@@ -98,7 +98,7 @@ final class CausesPane extends VBox {
         list.addRow(row, name, track, chance);
     }
 
-    private HBox test(CauseTest test) {
+    private HBox test(DiagnosticStep test) {
         HBox answers = new HBox(8);
         answers.setMinWidth(Region.USE_PREF_SIZE);
         for (int i = 0; i < test.answers().size(); i++) {

@@ -5,9 +5,9 @@ import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
-import kalodyne.core.sound.measure.Heard;
 import kalodyne.core.sound.measure.Hum;
 import kalodyne.core.sound.measure.Pauses;
+import kalodyne.core.sound.measure.SoundMeasures;
 import kalodyne.core.sound.measure.Spectrum;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
@@ -67,7 +67,7 @@ final class SpectrumView extends PaintedRegion {
         g.setFill(color(Ink.CARD));
         g.fillRect(plot.x(), plot.y(), plot.width(), plot.height());
         paintGrid(g, plot);
-        Heard heard = take.loudest().heard();
+        SoundMeasures heard = take.loudest().heard();
         other.ifPresent(
                 compared -> paintLine(g, plot, compared.loudest().heard().spectrum(), Ink.PEAK, 1, 5, 3));
         heard.pauses().map(Pauses::spectrum).ifPresent(pauses -> paintLine(g, plot, pauses, Ink.FLOOR, 1, 2, 2));

@@ -26,7 +26,7 @@ public final class TakesRoom implements Room {
     private final Supplier<TimingModel> timing;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private TakesView view;
-    private TakesAside aside;
+    private TakesAside sideTask;
     private Overlay overlay;
 
     /**
@@ -72,11 +72,11 @@ public final class TakesRoom implements Room {
     }
 
     @Override
-    public Node aside() {
-        if (aside == null) {
-            aside = new TakesAside(studio, takes);
+    public Node sideTask() {
+        if (sideTask == null) {
+            sideTask = new TakesAside(studio, takes);
         }
-        return aside;
+        return sideTask;
     }
 
     @Override

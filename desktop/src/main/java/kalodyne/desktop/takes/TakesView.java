@@ -40,17 +40,17 @@ import kalodyne.desktop.model.TakesModel;
 final class TakesView extends VBox {
     private static final Map<String, String> MEANINGS = Map.ofEntries(
             Map.entry("loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold."),
-            Map.entry("average, dBFS re a sine", "How loud the whole take is; a sine that just fits reads 0."),
+            Map.entry("average, dBFS re a sine", "How loud the whole take is; a full-scale sine reads 0."),
             Map.entry("places cut off", "Where the tops were flattened at full scale."),
             Map.entry("constant offset, %", "How far the whole take lies off the middle."),
             Map.entry("predicted", "What Levels computes for the knobs as they stood."),
             Map.entry("measured", "What is in the file."),
             Map.entry("aim", "Where it should lie."),
             Map.entry("peak, dBFS", "The highest sample of this channel."),
-            Map.entry("RMS, dB re 1.0", "The average as many programs print it: a sine that just fits reads −3.01."),
+            Map.entry("RMS, dB re 1.0", "The average as many programs print it: a full-scale sine reads −3.01."),
             Map.entry("samples cut off", "How many samples lie flat at full scale."),
-            Map.entry("noise in the pauses, dBFS", "What is left while nothing is played, re a sine that just fits."),
-            Map.entry("hum, dBFS", "All tones of the mains together, re a sine that just fits."));
+            Map.entry("noise in the pauses, dBFS", "What is left while nothing is played, relative to full scale."),
+            Map.entry("hum, dBFS", "All tones of the mains together, relative to full scale."));
 
     private final TakesModel takes;
     private final Label sentence = new Label();

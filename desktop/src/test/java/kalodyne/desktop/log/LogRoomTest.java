@@ -64,8 +64,8 @@ class LogRoomTest {
         desk.click("#log-all");
         assertThat(shown()).hasSize(7);
         assertThat(words("#log-habits")).contains("What keeps going wrong", "Cut off at full scale", "In 2 of 5 takes");
-        desk.typeInto("#log-search", "sitting");
-        assertThat(shown()).extracting(Entry::name).containsExactly("Sitting 2", "Sitting 1");
+        desk.typeInto("#log-search", "session");
+        assertThat(shown()).extracting(Entry::name).containsExactly("Session 2", "Session 1");
         desk.typeInto("#log-search", "no such thing");
         assertThat(shown()).isEmpty();
         assertThat(words("#log-list")).contains("Nothing has these words.");
@@ -75,7 +75,7 @@ class LogRoomTest {
     @Test
     void what_was_right_last_month_is_brought_back() {
         desk.click("#log-all");
-        desk.typeInto("#log-search", "sitting 2");
+        desk.typeInto("#log-search", "session 2");
         assertThat(words("#log-entry"))
                 .contains("To bring it back", "Turn Interface, gain 1 to 8:36", "Turn Interface, headphones to 11:30");
         assertThat(desk.text("#next-step")).startsWith("To bring it back: Turn Interface");
@@ -133,7 +133,7 @@ class LogRoomTest {
     @Test
     void the_recall_sheet_is_of_that_day() throws IOException {
         desk.click("#log-all");
-        desk.typeInto("#log-search", "sitting 1");
+        desk.typeInto("#log-search", "session 1");
         List<PaperModel.Printable> sheets = Desk.onScreen(() -> desk.workbench()
                 .paper()
                 .recallSheets(desk.workbench().log().state().chosen()));

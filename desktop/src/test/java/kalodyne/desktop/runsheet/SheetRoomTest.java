@@ -14,7 +14,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.runsheet.Act;
-import kalodyne.core.runsheet.Progress;
+import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.StudioFile;
@@ -103,7 +103,7 @@ class SheetRoomTest {
         desk.press(KeyCode.HOME);
         tickUpTo(place(Act.PLUG));
         String next = desk.text("#step-title");
-        List<Tick> ticks = state().sitting().orElseThrow().ticks();
+        List<Tick> ticks = state().session().orElseThrow().ticks();
         assertThat(ticks).extracting(Tick::outcome).contains(Tick.Outcome.DONE);
 
         desk.close();
@@ -112,7 +112,7 @@ class SheetRoomTest {
                 .isEqualTo(place(Act.PLUG) + "/" + steps().size());
         enter();
         assertThat(desk.text("#step-title")).isEqualTo(next);
-        assertThat(state().sitting().orElseThrow().ticks()).isEqualTo(ticks);
+        assertThat(state().session().orElseThrow().ticks()).isEqualTo(ticks);
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         assertThat(state().progress().done()).isEqualTo(place(Act.PLUG) - 1);
     }
@@ -132,7 +132,7 @@ class SheetRoomTest {
         Step speakers = steps().get(place(Act.SWITCH_OFF));
         choose(speakers);
         desk.click("#step-again");
-        assertThat(Desk.onScreen(() -> sheet().state().progress().of(plug))).isEqualTo(Progress.State.AGAIN);
+        assertThat(Desk.onScreen(() -> sheet().state().progress().of(plug))).isEqualTo(SheetProgress.State.AGAIN);
         assertThat(desk.text("#step-title")).isEqualTo(speakers.title());
     }
 
@@ -195,7 +195,7 @@ class SheetRoomTest {
                 .contains("gone.png");
 
         desk.typeInto("#planned-minutes", "five");
-        assertThat(Desk.onScreen(() -> sheet().intention().minutes())).isEqualTo(30);
+        assertThat(Desk.onScreen(() -> sheet().sessionPlan().minutes())).isEqualTo(30);
         assertThat(desk.text("#planned-minutes")).isEqualTo("five");
         desk.typeInto("#planned-minutes", "90");
         desk.typeInto("#planned-parts", "Bass, , Snare");
@@ -212,11 +212,11 @@ class SheetRoomTest {
         assertThat(StudioFile.read(folder.resolve("boathouse.kalodyne"))
                         .setups()
                         .get(0)
-                        .sittings())
+                        .sessions())
                 .singleElement()
-                .satisfies(sitting -> {
-                    assertThat(sitting.isOver()).isTrue();
-                    assertThat(sitting.wiring().plugged()).isNotEmpty();
+                .satisfies(session -> {
+                    assertThat(session.isOver()).isTrue();
+                    assertThat(session.wiring().plugged()).isNotEmpty();
                 });
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
     }
@@ -255,7 +255,7 @@ class SheetRoomTest {
         desk.press(KeyCode.ESCAPE);
         assertThat(desk.shows("#plan-page")).isFalse();
         desk.press(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(Desk.onScreen(() -> sheet().intention().sampleRateHz())).isEmpty();
+        assertThat(Desk.onScreen(() -> sheet().sessionPlan().sampleRateHz())).isEmpty();
     }
 
     @ParameterizedTest
@@ -292,6 +292,6 @@ class SheetRoomTest {
         assertThat(desk.text("#sheet-sentence")).isEqualTo("Nothing is plugged in this setup yet");
         assertThat(desk.text("#next-step")).startsWith("Plug something in Hook-up");
         desk.press(KeyCode.SPACE);
-        assertThat(state().sitting()).isEmpty();
+        assertThat(state().session()).isEmpty();
     }
 }

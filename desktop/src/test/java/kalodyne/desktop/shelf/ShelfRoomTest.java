@@ -40,7 +40,7 @@ class ShelfRoomTest {
     void what_is_added_and_edited_survives_a_restart_and_can_be_undone_after_it() {
         try (Desk desk = Desk.own(folder)) {
             enter(desk);
-            assertThat(desk.text("#shelf-sentence")).isEqualTo("Nothing stands on the shelf yet");
+            assertThat(desk.text("#shelf-sentence")).isEqualTo("Your shelf is empty");
             desk.click("#first-gear");
             desk.typeInto("#profile-search", "drum box");
             // Enter in the search put the first hit on the shelf, with its typical values.

@@ -326,7 +326,7 @@ class TakesRoomTest {
         // 700 / 48,000 s; sound goes 5.0 m meanwhile.
         assertThat(desk.text("#trip-result")).startsWith("14.58 ms, 700.0 samples: as late as from 5.0 m away.");
         desk.click("#trip-keep");
-        assertThat(desk.workbench().studio().setup().intention().roundTripMilliseconds())
+        assertThat(desk.workbench().studio().setup().sessionPlan().roundTripMilliseconds())
                 .hasValueCloseTo(14.583, within(0.001));
         desk.click("#tempo-measure");
         desk.rest();

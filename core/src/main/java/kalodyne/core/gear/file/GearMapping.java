@@ -22,6 +22,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Dial;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.Form;
@@ -40,7 +41,6 @@ import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
 import kalodyne.core.gear.Taper;
 import kalodyne.core.gear.Value;
-import kalodyne.core.gear.Way;
 import kalodyne.core.gear.Wire;
 
 /** Devices and leads from JSON. */
@@ -132,7 +132,7 @@ public final class GearMapping extends Mapping {
     private Socket socket(JsonPlace place) {
         Connector connector = choice(place, "connector", Connector.class);
         Form form = place.has("form") ? choice(place, "form", Form.class) : Form.SOCKET;
-        Way way = choice(place, "way", Way.class);
+        Direction way = choice(place, "way", Direction.class);
         SignalKind signal = choice(place, "signal", SignalKind.class);
         Balance balance = place.has("balance") ? choice(place, "balance", Balance.class) : null;
         Map<Contact, Carries> contacts = connector == null ? null : contacts(place.get("contacts"));
@@ -191,7 +191,7 @@ public final class GearMapping extends Mapping {
     }
 
     private ChannelPair channels(JsonPlace place) {
-        Way way = choice(place, "way", Way.class);
+        Direction way = choice(place, "way", Direction.class);
         return build(
                 place,
                 () -> new ChannelPair(way, place.text("channels"), place.text("carries"), place.texts("from")),

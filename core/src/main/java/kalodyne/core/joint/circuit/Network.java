@@ -54,8 +54,8 @@ public final class Network {
         }
         size = nodes.size() + branches.size();
         circuit.elements().forEach(this::stamp);
-        ac = new Equations(Adrift.of(circuit, false));
-        dc = new Equations(Adrift.of(circuit, true));
+        ac = new Equations(FloatingNodes.of(circuit, false));
+        dc = new Equations(FloatingNodes.of(circuit, true));
     }
 
     private static boolean hasBranch(Element element) {

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
-import kalodyne.core.gear.Way;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
@@ -21,12 +21,13 @@ final class BoxBetween {
                 .filter(box -> box.kind() == DeviceKind.BOX || box.kind() == DeviceKind.PREAMP)
                 .filter(box -> !box.id().equals(ends.from().item())
                         && !box.id().equals(ends.to().item()))
-                .flatMap(box -> sockets(free, box, Way.IN)
-                        .flatMap(in -> sockets(free, box, Way.OUT).flatMap(out -> between(trial, ends, box, in, out))))
+                .flatMap(box -> sockets(free, box, Direction.IN)
+                        .flatMap(in ->
+                                sockets(free, box, Direction.OUT).flatMap(out -> between(trial, ends, box, in, out))))
                 .toList();
     }
 
-    private static Stream<Spot> sockets(Wiring free, Device box, Way way) {
+    private static Stream<Spot> sockets(Wiring free, Device box, Direction way) {
         return box.sockets().stream()
                 .filter(socket -> socket.way() == way && free.isFree(box, socket))
                 .filter(socket -> socket.ties().parallelTo().isEmpty())

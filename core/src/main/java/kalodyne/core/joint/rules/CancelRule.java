@@ -6,7 +6,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.circuit.Complex;
 import kalodyne.core.units.Gain;
@@ -27,7 +27,7 @@ final class CancelRule implements JointRule {
         return joint.hearings().flatMap(hearing -> check(joint, hearing));
     }
 
-    private static Stream<Finding> check(Joint joint, Hearing hearing) {
+    private static Stream<Finding> check(Joint joint, InputSignal hearing) {
         List<Transfer> ways = joint.to(hearing);
         return ways.stream()
                 .filter(left -> left.from().channel() == Carries.LEFT)
@@ -37,7 +37,7 @@ final class CancelRule implements JointRule {
                         .flatMap(right -> check(joint, hearing, left, right)));
     }
 
-    private static Stream<Finding> check(Joint joint, Hearing hearing, Transfer left, Transfer right) {
+    private static Stream<Finding> check(Joint joint, InputSignal hearing, Transfer left, Transfer right) {
         Complex one = left.at(MIDDLE_HERTZ);
         Complex other = right.at(MIDDLE_HERTZ);
         double least = Math.min(one.magnitude(), other.magnitude());
@@ -55,7 +55,7 @@ final class CancelRule implements JointRule {
                     Severity.WRONG,
                     hearing.socket(),
                     new Figure(Math.max(middle, -120), "dB"),
-                    "What is in the middle disappears",
+                    "The centre cancels (voice and bass vanish)",
                     (isBalanced
                                     ? "Left and right go into the two legs of one balanced input, which takes their difference. "
                                     : "The ground is missing, so that left and right are heard against each other. ")

@@ -6,7 +6,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Print;
 
@@ -25,7 +25,7 @@ final class CrosstalkRule implements JointRule {
                 .flatMap(left -> check(joint, left).stream().limit(1));
     }
 
-    private static List<Finding> check(Joint joint, Sounding left) {
+    private static List<Finding> check(Joint joint, OutputSignal left) {
         return joint.from(left).stream()
                 .filter(way -> way.to().channel() == Carries.RIGHT)
                 .flatMap(across -> joint.to(across.to()).stream()

@@ -2,8 +2,8 @@ package kalodyne.core.joint.rules;
 
 import java.util.List;
 import java.util.Optional;
-import kalodyne.core.gear.Way;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.gear.Direction;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Spot;
 
 /** The two sockets of a joint that has no others. */
@@ -18,8 +18,8 @@ record Ends(Spot from, Spot to) {
             return Optional.empty();
         }
         Optional<Spot> giving = joint.circuit().soundings().stream()
-                .map(Sounding::socket)
-                .filter(spot -> joint.patch().socket(spot).orElseThrow().way() == Way.OUT)
+                .map(OutputSignal::socket)
+                .filter(spot -> joint.patch().socket(spot).orElseThrow().way() == Direction.OUT)
                 .findFirst();
         Spot from = giving.orElse(sockets.get(0));
         return Optional.of(new Ends(from, sockets.get(0).equals(from) ? sockets.get(1) : sockets.get(0)));

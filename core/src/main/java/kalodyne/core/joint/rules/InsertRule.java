@@ -5,7 +5,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Transfer;
 
 /** An insert with a plug in it and nothing that comes back: the channel behind it is silent. */
@@ -27,7 +27,7 @@ final class InsertRule implements JointRule {
     }
 
     /** Its own send counts too: a plug that joins both contacts lets the channel hear itself. */
-    private static double best(Joint joint, Hearing hearing) {
+    private static double best(Joint joint, InputSignal hearing) {
         return joint.reading().transfers().stream()
                 .filter(transfer -> transfer.to().equals(hearing))
                 .mapToDouble(transfer -> transfer.atMiddle().db())

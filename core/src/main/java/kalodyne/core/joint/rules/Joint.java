@@ -12,12 +12,12 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.JointCircuit;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.LeadPath;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
@@ -46,25 +46,25 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
     }
 
     /** What is received where a plug is, without what is only heard there because nothing is plugged in. */
-    Stream<Hearing> hearings() {
+    Stream<InputSignal> hearings() {
         return circuit.hearings().stream().filter(hearing -> patch.isPlugged(hearing.socket()));
     }
 
     /** Ways from one signal to those that are received in other devices. */
-    List<Transfer> from(Sounding sounding) {
+    List<Transfer> from(OutputSignal sounding) {
         return reading.ways().stream()
                 .filter(transfer -> transfer.from().equals(sounding))
                 .toList();
     }
 
-    List<Transfer> to(Hearing hearing) {
+    List<Transfer> to(InputSignal hearing) {
         return reading.ways().stream()
                 .filter(transfer -> transfer.to().equals(hearing))
                 .toList();
     }
 
     /** The way on which most of a signal arrives. */
-    Optional<Transfer> best(Sounding sounding) {
+    Optional<Transfer> best(OutputSignal sounding) {
         return from(sounding).stream()
                 .max((a, b) -> Double.compare(a.atMiddle().db(), b.atMiddle().db()));
     }
@@ -74,7 +74,7 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
         return LeadPath.between(patch, way.from().socket(), way.to().socket());
     }
 
-    boolean arrives(Sounding sounding) {
+    boolean arrives(OutputSignal sounding) {
         return best(sounding).filter(transfer -> !transfer.isLost()).isPresent();
     }
 

@@ -47,7 +47,7 @@ public final class JointRules {
             new LoadingRule(),
             new ResponseRule(),
             new CartridgeRule(),
-            new HumRule(),
+            new HumEstimateRule(),
             new LengthRule(),
             new PhantomCaution());
 

@@ -7,7 +7,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -31,14 +31,14 @@ final class LoadingRule implements JointRule {
                 .flatMap(sounding -> check(joint, sounding));
     }
 
-    private static boolean isTied(Joint joint, Sounding sounding) {
+    private static boolean isTied(Joint joint, OutputSignal sounding) {
         return joint.best(sounding)
                 .filter(way -> joint.to(way.to()).stream()
                         .anyMatch(other -> !other.from().socket().equals(sounding.socket()) && !other.isLost()))
                 .isPresent();
     }
 
-    private static Stream<Finding> check(Joint joint, Sounding sounding) {
+    private static Stream<Finding> check(Joint joint, OutputSignal sounding) {
         boolean isDriver = joint.best(sounding)
                 .filter(way -> joint.device(way.to().socket())
                         .facts()
@@ -74,7 +74,7 @@ final class LoadingRule implements JointRule {
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
                 input,
                 new Figure(loss, "dB"),
-                "Lead and input weigh the source down",
+                "The input loads the source too heavily",
                 "Lead and input take " + Print.decimal(loss, 1) + " dB from " + joint.name(sounding.socket()) + " at "
                         + joint.name(input) + (isPickup ? ", and its treble." : "."),
                 "Use an input with a higher impedance, or a DI box");

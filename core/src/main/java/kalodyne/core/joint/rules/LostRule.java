@@ -7,7 +7,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.units.Print;
 
 /** A signal that arrives nowhere, or one side of two that does not. */
@@ -23,10 +23,10 @@ final class LostRule implements JointRule {
                 : Stream.empty();
     }
 
-    private static Stream<Finding> found(Joint joint, Sounding lost) {
+    private static Stream<Finding> found(Joint joint, OutputSignal lost) {
         double db = joint.best(lost).map(way -> way.atMiddle().db()).orElse(-200.0);
         Figure figure = new Figure(Math.max(db, -200), "dB");
-        List<Sounding> arriving = joint.circuit().soundings().stream()
+        List<OutputSignal> arriving = joint.circuit().soundings().stream()
                 .filter(other -> other.socket().equals(lost.socket()) && joint.arrives(other))
                 .toList();
         if (arriving.isEmpty()) {

@@ -6,8 +6,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
 
@@ -18,9 +18,9 @@ final class MidiRule implements JointRule {
     @Override
     public Stream<Finding> check(Joint joint) {
         List<Spot> outs =
-                joint.spots().filter(spot -> isMidi(joint, spot, Way.OUT)).toList();
+                joint.spots().filter(spot -> isMidi(joint, spot, Direction.OUT)).toList();
         List<Spot> ins =
-                joint.spots().filter(spot -> isMidi(joint, spot, Way.IN)).toList();
+                joint.spots().filter(spot -> isMidi(joint, spot, Direction.IN)).toList();
         boolean isAlike = outs.size() + ins.size() > 1 && (outs.isEmpty() || ins.isEmpty());
         return isAlike
                 ? alike(joint, outs.isEmpty() ? ins : outs)
@@ -40,7 +40,7 @@ final class MidiRule implements JointRule {
                 "Go from the MIDI out of the one to the MIDI in of the other");
     }
 
-    private static boolean isMidi(Joint joint, Spot spot, Way way) {
+    private static boolean isMidi(Joint joint, Spot spot, Direction way) {
         return joint.socket(spot).signal() == SignalKind.MIDI
                 && joint.socket(spot).way() == way;
     }

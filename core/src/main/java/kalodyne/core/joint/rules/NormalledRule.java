@@ -4,7 +4,7 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Transfer;
 
 /** A socket with nothing in it that hears what is plugged into the one beside it. */
@@ -21,7 +21,7 @@ final class NormalledRule implements JointRule {
                         .flatMap(way -> found(joint, hearing, way)));
     }
 
-    private static Stream<Finding> found(Joint joint, Hearing hearing, Transfer way) {
+    private static Stream<Finding> found(Joint joint, InputSignal hearing, Transfer way) {
         String beside = joint.socket(hearing.socket()).ties().normalledFrom().orElseThrow();
         return Joint.found(
                 "stereo.to-both",

@@ -6,8 +6,8 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 
 /** One output of a pair that is used alone: of some gear the one gives both sides together, and the other one only its own. */
@@ -16,7 +16,7 @@ final class OneOfTwoRule implements JointRule {
     public Stream<Finding> check(Joint joint) {
         return joint.spots()
                 .filter(spot ->
-                        joint.patch().isPlugged(spot) && joint.socket(spot).way() == Way.OUT)
+                        joint.patch().isPlugged(spot) && joint.socket(spot).way() == Direction.OUT)
                 .flatMap(spot -> Stream.concat(both(joint, spot), half(joint, spot)));
     }
 

@@ -7,10 +7,10 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
@@ -52,7 +52,7 @@ final class PhantomRule implements JointRule {
                     "Keep phantom power off, or use a balanced lead from end to end");
         }
         boolean isTolerated = joint.has(spot, PowerKind.PHANTOM, PowerRole.TOLERATES);
-        if (isTolerated || (volts < NOTICEABLE_VOLTS && socket.way() == Way.IN)) {
+        if (isTolerated || (volts < NOTICEABLE_VOLTS && socket.way() == Direction.IN)) {
             return Stream.empty();
         }
         return Joint.found(

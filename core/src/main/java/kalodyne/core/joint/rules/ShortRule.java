@@ -6,7 +6,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
@@ -23,17 +23,17 @@ final class ShortRule implements JointRule {
                 .flatMap(sounding -> found(joint, sounding));
     }
 
-    private static double left(Joint joint, Sounding sounding) {
+    private static double left(Joint joint, OutputSignal sounding) {
         return Gain.ofRatio(joint.reading().own().get(sounding).magnitude()).db();
     }
 
     /** A pickup may be weighed down that far by a wrong input; that is another matter. */
-    private static boolean isMadeForLoad(Joint joint, Sounding sounding) {
+    private static boolean isMadeForLoad(Joint joint, OutputSignal sounding) {
         SignalKind kind = joint.socket(sounding.socket()).signal();
         return kind == SignalKind.INSTRUMENT || kind == SignalKind.PHONO || kind == SignalKind.MIC;
     }
 
-    private static Stream<Finding> found(Joint joint, Sounding sounding) {
+    private static Stream<Finding> found(Joint joint, OutputSignal sounding) {
         boolean isStrong = joint.socket(sounding.socket()).signal() == SignalKind.SPEAKER
                 || joint.socket(sounding.socket()).signal() == SignalKind.HEADPHONE;
         double db = left(joint, sounding);

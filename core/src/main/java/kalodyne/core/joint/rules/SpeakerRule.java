@@ -5,7 +5,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Level;
@@ -23,7 +23,7 @@ final class SpeakerRule implements JointRule {
     }
 
     private static Stream<Finding> found(Joint joint, Transfer way) {
-        Sounding sounding = way.from();
+        OutputSignal sounding = way.from();
         SourceLevel source = joint.source(sounding.socket());
         Level level = source.most().orElse(source.levels().peak()).plus(way.atMiddle());
         return Joint.found(

@@ -4,7 +4,7 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.joint.Sounding;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
@@ -16,7 +16,7 @@ final class TiedOutputsRule implements JointRule {
                 .flatMap(one -> joint.reading().tied(one).stream().flatMap(other -> found(joint, one, other)));
     }
 
-    private static Stream<Finding> found(Joint joint, Sounding one, Sounding other) {
+    private static Stream<Finding> found(Joint joint, OutputSignal one, OutputSignal other) {
         double db = Gain.ofRatio(joint.reading().own().get(one).magnitude()).db();
         return Joint.found(
                 "outputs.tied",

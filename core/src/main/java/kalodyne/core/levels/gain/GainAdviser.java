@@ -59,7 +59,7 @@ public final class GainAdviser {
 
     private Advised advise() {
         Solver.Solved solved = solver.solve();
-        double[] positions = new Handy(flow, solver, solved.turns()).positions();
+        double[] positions = new QuarterHours(flow, solver, solved.turns()).positions();
         List<Turn> turns = new ArrayList<>();
         Map<String, Double> byMark = new HashMap<>();
         for (int k = 0; k < positions.length; k++) {

@@ -13,16 +13,16 @@ import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Sound;
-import kalodyne.core.levels.rig.Draft.Link;
+import kalodyne.core.levels.rig.PointDraft.Link;
 import kalodyne.core.levels.rig.Sides.Side;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
@@ -48,14 +48,14 @@ final class DeviceDrafts {
     private final Sides sides;
     private final Sounds sounds;
     private final List<Doubt> doubts;
-    private final Listening listening;
-    private final Map<String, Draft> drafts = new LinkedHashMap<>();
+    private final EarLevels listening;
+    private final Map<String, PointDraft> drafts = new LinkedHashMap<>();
 
     /** The drafts that stand for the parts of the device: of a socket one for each signal, of a stage one for each side. */
-    private final Map<String, Map<Side, Draft>> parts = new LinkedHashMap<>();
+    private final Map<String, Map<Side, PointDraft>> parts = new LinkedHashMap<>();
 
     /** Of stages with a volume: what there is before it. */
-    private final Map<String, Map<Side, Draft>> beforeVolume = new LinkedHashMap<>();
+    private final Map<String, Map<Side, PointDraft>> beforeVolume = new LinkedHashMap<>();
 
     DeviceDrafts(String id, Device device, Controls controls, List<Doubt> doubts) {
         this.id = id;
@@ -64,7 +64,7 @@ final class DeviceDrafts {
         this.sides = new Sides(device);
         this.doubts = doubts;
         this.sounds = new Sounds(doubts);
-        this.listening = new Listening(doubts);
+        this.listening = new EarLevels(doubts);
     }
 
     /**
@@ -73,7 +73,7 @@ final class DeviceDrafts {
      * @param received signals that the sockets receive
      * @param given signals that they give
      */
-    Map<String, Draft> drafts(List<Signal> received, List<Signal> given) {
+    Map<String, PointDraft> drafts(List<Signal> received, List<Signal> given) {
         received.forEach(this::receive);
         List<Stage> waiting = new ArrayList<>(device.stages());
         while (!waiting.isEmpty()) {
@@ -112,20 +112,20 @@ final class DeviceDrafts {
         return Signal.mark(new Spot(id, signal.socket().id()), signal.carries());
     }
 
-    private Draft add(String mark, String label) {
-        Draft draft = new Draft(mark, id, label);
+    private PointDraft add(String mark, String label) {
+        PointDraft draft = new PointDraft(mark, id, label);
         drafts.put(mark, draft);
         return draft;
     }
 
-    private void know(String part, Side side, Draft draft) {
+    private void know(String part, Side side, PointDraft draft) {
         parts.computeIfAbsent(part, each -> new LinkedHashMap<>()).put(side, draft);
     }
 
     // --- inputs ------------------------------------------------------------------------------------------------
 
     private void receive(Signal signal) {
-        Draft draft = add(mark(signal), label(signal)).clippingAt(ceiling(signal.socket()));
+        PointDraft draft = add(mark(signal), label(signal)).clippingAt(ceiling(signal.socket()));
         know(signal.socket().id(), signal.side(), draft);
         if (signal.carries() == Carries.MIC) {
             know(signal.socket().id() + ":mic", Side.MIDDLE, draft);
@@ -181,7 +181,7 @@ final class DeviceDrafts {
                             main(stage, side, mark, next, Optional.empty()).id(), 0));
                     isPast = true;
                 }
-                Draft more = add(mark + "/" + control.id(), control.name());
+                PointDraft more = add(mark + "/" + control.id(), control.name());
                 next.forEach(more::fedBy);
                 more.turnedBy(Optional.of(spot(control)));
                 next = List.of(Link.of(more.id(), 0));
@@ -198,8 +198,8 @@ final class DeviceDrafts {
         return new Spot(id, control.id());
     }
 
-    private Draft main(Stage stage, Side side, String mark, List<Link> links, Optional<DeviceControl> control) {
-        Draft draft = add(mark, stage.name());
+    private PointDraft main(Stage stage, Side side, String mark, List<Link> links, Optional<DeviceControl> control) {
+        PointDraft draft = add(mark, stage.name());
         links.forEach(draft::fedBy);
         draft.turnedBy(control.map(this::spot));
         draft.with(stage.facts().quantity(Fact.STAGE_GAIN).orElse(Gain.NONE));
@@ -266,9 +266,9 @@ final class DeviceDrafts {
     }
 
     /** What a reference means for one side: the same side of it, or its middle; for the middle, one side of a pair. */
-    private List<Draft> source(String reference, Side side) {
+    private List<PointDraft> source(String reference, Side side) {
         String mark = Stage.fedBy(reference);
-        Map<Side, Draft> there = parts.getOrDefault(
+        Map<Side, PointDraft> there = parts.getOrDefault(
                 parts.containsKey(reference) ? reference : mark, normalled(mark).orElse(Map.of()));
         Optional<Side> told = Stage.sideOf(reference).map(Sides::read).filter(each -> each != Side.MIDDLE);
         if (told.isPresent()) {
@@ -285,7 +285,7 @@ final class DeviceDrafts {
     }
 
     /** Where nothing is plugged into the right one of a pair, it hears the left one. */
-    private Optional<Map<Side, Draft>> normalled(String socket) {
+    private Optional<Map<Side, PointDraft>> normalled(String socket) {
         return device.socket(socket)
                 .flatMap(each -> each.ties().normalledFrom())
                 .map(parts::get);
@@ -293,12 +293,12 @@ final class DeviceDrafts {
 
     // --- tracks ------------------------------------------------------------------------------------------------
 
-    private void convert(Draft draft, Stage stage, Optional<Level> ceiling) {
+    private void convert(PointDraft draft, Stage stage, Optional<Level> ceiling) {
         Level fullScale = stage.facts().quantity(Fact.FULL_SCALE).orElse(USUAL_FULL_SCALE);
         track(draft, fullScale, converterNoise(stage), ceiling);
     }
 
-    private void track(Draft draft, Level fullScale, DigitalLevel noise, Optional<Level> ceiling) {
+    private void track(PointDraft draft, Level fullScale, DigitalLevel noise, Optional<Level> ceiling) {
         int bits = device.bitDepths().stream()
                 .filter(each -> each <= 32)
                 .max(Integer::compare)
@@ -324,7 +324,7 @@ final class DeviceDrafts {
         for (Socket socket : device.sockets()) {
             for (ChannelPair pair : socket.channels()) {
                 int first = first(pair);
-                boolean isOut = pair.way() != Way.IN && first > 0;
+                boolean isOut = pair.way() != Direction.IN && first > 0;
                 for (int i = 0; isOut && i < pair.from().size(); i++) {
                     track(pair, pair.from().get(i), first + i);
                 }
@@ -335,7 +335,7 @@ final class DeviceDrafts {
             if (stage.kind() == StageKind.TO_DIGITAL) {
                 for (Side side : sides.of(stage)) {
                     count++;
-                    Draft draft = parts.getOrDefault(stage.id(), Map.of()).get(side);
+                    PointDraft draft = parts.getOrDefault(stage.id(), Map.of()).get(side);
                     if (draft != null
                             && draft.end().filter(end -> end.name().isEmpty()).isPresent()) {
                         name(draft, count);
@@ -347,12 +347,12 @@ final class DeviceDrafts {
 
     private void track(ChannelPair pair, String from, int number) {
         boolean isBeforeFader = pair.carries().contains("before its fader");
-        Map<Side, Draft> there = (isBeforeFader ? beforeVolume : parts).getOrDefault(from, Map.of());
+        Map<Side, PointDraft> there = (isBeforeFader ? beforeVolume : parts).getOrDefault(from, Map.of());
         there.values().stream().findFirst().ifPresent(draft -> {
             if (draft.end().isPresent()) {
                 name(draft, number);
             } else {
-                Draft converter = add(id + ".track-" + number, "Track " + number);
+                PointDraft converter = add(id + ".track-" + number, "Track " + number);
                 converter.fedBy(Link.of(draft.id(), 0));
                 track(converter, USUAL_FULL_SCALE, USUAL_CONVERTER_NOISE, Optional.empty());
                 name(converter, number);
@@ -360,7 +360,7 @@ final class DeviceDrafts {
         });
     }
 
-    private static void name(Draft draft, int number) {
+    private static void name(PointDraft draft, int number) {
         draft.ending(draft.end().orElseThrow().numbered(number));
     }
 
@@ -382,7 +382,7 @@ final class DeviceDrafts {
         if (!socket.from().isEmpty() && links.isEmpty()) {
             return;
         }
-        Draft draft = add(mark(signal), label(signal)).clippingAt(ceiling(socket));
+        PointDraft draft = add(mark(signal), label(signal)).clippingAt(ceiling(socket));
         draft.turnedBy(Controls.atOutput(device, socket).map(this::spot));
         if (socket.from().isEmpty()) {
             draft.with(sounds.of(id, device, socket));
@@ -392,12 +392,12 @@ final class DeviceDrafts {
     }
 
     /** With a usual converter behind each of its line outputs, where it records nothing itself. */
-    Map<String, Draft> recorded() {
+    Map<String, PointDraft> recorded() {
         boolean recordsItself =
                 drafts.values().stream().anyMatch(draft -> draft.end().isPresent());
         if (!recordsItself) {
             device.sockets().stream()
-                    .filter(socket -> socket.way() == Way.OUT && socket.signal() == SignalKind.LINE)
+                    .filter(socket -> socket.way() == Direction.OUT && socket.signal() == SignalKind.LINE)
                     .flatMap(socket -> signals(socket).stream())
                     .forEach(this::record);
         }
@@ -416,7 +416,7 @@ final class DeviceDrafts {
             give(signal);
         }
         Optional.ofNullable(drafts.get(mark(signal))).ifPresent(draft -> {
-            Draft converter = add(mark(signal) + "/recorded", label(signal));
+            PointDraft converter = add(mark(signal) + "/recorded", label(signal));
             converter.fedBy(Link.of(draft.id(), 0));
             track(converter, USUAL_FULL_SCALE, USUAL_CONVERTER_NOISE, Optional.empty());
         });
@@ -427,7 +427,7 @@ final class DeviceDrafts {
     private static final Set<SignalKind> DRIVERS = Set.of(SignalKind.HEADPHONE, SignalKind.HEADSET);
 
     private void hear(Signal signal) {
-        Draft draft = drafts.get(mark(signal));
+        PointDraft draft = drafts.get(mark(signal));
         String ear = signal.side() == Side.MIDDLE
                 ? device.name()
                 : device.name() + ", " + signal.side().word();
@@ -436,8 +436,8 @@ final class DeviceDrafts {
                 && device.facts().get(Fact.DRIVER_IMPEDANCE).isPresent()) {
             listening
                     .phones(device, ear, new Spot(id, signal.socket().id()))
-                    .ifPresent(end -> draft.ending(end).clippingAt(Listening.mostIntoPhones(device)));
-        } else if (Listening.isPoweredSpeaker(device)) {
+                    .ifPresent(end -> draft.ending(end).clippingAt(EarLevels.mostIntoPhones(device)));
+        } else if (EarLevels.isPoweredSpeaker(device)) {
             speaker(signal.socket(), signal.side());
         }
     }
@@ -451,8 +451,8 @@ final class DeviceDrafts {
                 .map(stage -> parts.getOrDefault(stage.id(), Map.of()))
                 .flatMap(there -> Optional.ofNullable(there.getOrDefault(side, there.get(Side.MIDDLE))))
                 .filter(draft -> draft.end().isEmpty())
-                .ifPresent(draft -> draft.ending(Listening.speaker(device, socket, device.name() + earOf(side)))
-                        .clippingAt(Optional.of(Listening.loudestAt(socket))));
+                .ifPresent(draft -> draft.ending(EarLevels.speaker(device, socket, device.name() + earOf(side)))
+                        .clippingAt(Optional.of(EarLevels.loudestAt(socket))));
     }
 
     private static String earOf(Side side) {

@@ -8,7 +8,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
-import kalodyne.core.gear.Way;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
@@ -88,7 +88,7 @@ public final class Monitoring {
         boolean sends = patch.devices().get(id).sockets().stream()
                 .filter(socket -> patch.isPlugged(new Spot(id, socket.id())))
                 .flatMap(socket -> socket.channels().stream())
-                .anyMatch(pair -> pair.way() != Way.IN);
+                .anyMatch(pair -> pair.way() != Direction.IN);
         return sends && ways().noneMatch(way -> way.to().socket().item().equals(id));
     }
 

@@ -16,9 +16,9 @@ import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.joint.Hearing;
+import kalodyne.core.joint.InputSignal;
+import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Patch;
-import kalodyne.core.joint.Sounding;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.circuit.Complex;
@@ -29,7 +29,7 @@ import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.rig.DeviceDrafts.Signal;
-import kalodyne.core.levels.rig.Draft.Link;
+import kalodyne.core.levels.rig.PointDraft.Link;
 import kalodyne.core.units.Gain;
 
 /**
@@ -135,7 +135,7 @@ public record Rig(
         private final String gathering;
         private final List<Doubt> doubts = new ArrayList<>();
         private final List<Loop> loops = new ArrayList<>();
-        private final Map<String, Draft> drafts = new LinkedHashMap<>();
+        private final Map<String, PointDraft> drafts = new LinkedHashMap<>();
         private final Map<String, String> leads = new HashMap<>();
 
         Building(List<JointRules.Checked> joints, Patch patch, Settings settings, String gathering) {
@@ -160,8 +160,8 @@ public record Rig(
                 List<Signal> given = new ArrayList<>();
                 Device device = entry.getValue();
                 for (Transfer way : ways) {
-                    Hearing to = way.to();
-                    Sounding from = way.from();
+                    InputSignal to = way.to();
+                    OutputSignal from = way.from();
                     if (to.socket().item().equals(entry.getKey())) {
                         signal(device, to.socket(), to.channel()).ifPresent(received::add);
                     }
@@ -202,8 +202,9 @@ public record Rig(
         }
 
         private void join(Transfer way) {
-            Draft from = drafts.get(Signal.mark(way.from().socket(), way.from().channel()));
-            Draft to = drafts.get(Signal.mark(way.to().socket(), way.to().channel()));
+            PointDraft from =
+                    drafts.get(Signal.mark(way.from().socket(), way.from().channel()));
+            PointDraft to = drafts.get(Signal.mark(way.to().socket(), way.to().channel()));
             if (from != null && to != null) {
                 double rise = way.resonance().above().db();
                 Complex middle = way.at(MIDDLE_HERTZ);
@@ -223,7 +224,7 @@ public record Rig(
             List<Point> points = new ArrayList<>();
             List<End> ends = new ArrayList<>();
             for (String id : kept) {
-                Draft draft = drafts.get(id);
+                PointDraft draft = drafts.get(id);
                 index.put(id, points.size());
                 draft.end().ifPresent(end -> ends.add(end.at(points.size())));
                 OptionalInt knob = draft.knob().isEmpty()
@@ -279,13 +280,13 @@ public record Rig(
         }
 
         /** The way was walked against the signal: from what is fed to what feeds it. */
-        private void cut(Draft fed, Link link, List<String> way) {
+        private void cut(PointDraft fed, Link link, List<String> way) {
             fed.links().remove(link);
             List<String> points = new ArrayList<>(way);
             Collections.reverse(points);
             double db = link.gain().db();
             for (int i = 0; i < points.size(); i++) {
-                Draft each = drafts.get(points.get(i));
+                PointDraft each = drafts.get(points.get(i));
                 db += each.gain().db()
                         + each.knob()
                                 .map(spot -> controls.knob(spot).gain().db())
@@ -304,7 +305,7 @@ public record Rig(
         private Set<String> alive(List<String> order) {
             Set<String> reached = new LinkedHashSet<>();
             for (String id : order) {
-                Draft draft = drafts.get(id);
+                PointDraft draft = drafts.get(id);
                 if (draft.sound().isPresent()
                         || draft.links().stream().anyMatch(link -> reached.contains(link.from()))) {
                     reached.add(id);

@@ -8,12 +8,12 @@ import java.util.stream.IntStream;
 @FunctionalInterface
 public interface Channels {
     /** The parts of a recording that has so many channels. */
-    List<Part> parts(int channels);
+    List<FilePart> parts(int channels);
 
     /** The same parts of every recording; one that has too few channels does not fit. */
-    static Channels named(List<Part> parts) {
-        List<Part> copy = List.copyOf(parts);
-        return channels -> copy.isEmpty() ? List.of(Part.all(channels)) : copy;
+    static Channels named(List<FilePart> parts) {
+        List<FilePart> copy = List.copyOf(parts);
+        return channels -> copy.isEmpty() ? List.of(FilePart.all(channels)) : copy;
     }
 
     /** What is usually wanted of a recording, however many channels it has. */
@@ -44,27 +44,27 @@ public interface Channels {
         public Channels of(List<String> names) {
             List<String> copy = List.copyOf(names);
             return channels -> switch (this) {
-                case TOGETHER -> List.of(Part.all(channels));
+                case TOGETHER -> List.of(FilePart.all(channels));
                 case PAIRS -> several(channels, 2, copy);
                 case SINGLE -> several(channels, 1, copy);
-                case MONO -> List.of(new Part("", Part.all(channels).picks(), channels > 1));
+                case MONO -> List.of(new FilePart("", FilePart.all(channels).picks(), channels > 1));
                 case SWAPPED -> List.of(swapped(channels));
                 case RIGHT_INVERTED -> List.of(inverted(channels));
             };
         }
     }
 
-    private static List<Part> several(int channels, int each, List<String> names) {
+    private static List<FilePart> several(int channels, int each, List<String> names) {
         if (channels <= each) {
-            return List.of(Part.all(channels));
+            return List.of(FilePart.all(channels));
         }
-        List<Part> parts = new ArrayList<>();
+        List<FilePart> parts = new ArrayList<>();
         for (int from = 0; from < channels; from += each) {
             int to = Math.min(channels, from + each);
-            List<Part.Pick> picks = IntStream.range(from, to)
-                    .mapToObj(c -> new Part.Pick(c, false))
+            List<FilePart.Pick> picks = IntStream.range(from, to)
+                    .mapToObj(c -> new FilePart.Pick(c, false))
                     .toList();
-            parts.add(new Part(name(from, to, names), picks, false));
+            parts.add(new FilePart(name(from, to, names), picks, false));
         }
         return parts;
     }
@@ -81,20 +81,20 @@ public interface Channels {
         return told.isEmpty() ? numbers : numbers + " " + String.join(" and ", told);
     }
 
-    private static Part swapped(int channels) {
-        List<Part.Pick> picks = new ArrayList<>(Part.all(channels).picks());
+    private static FilePart swapped(int channels) {
+        List<FilePart.Pick> picks = new ArrayList<>(FilePart.all(channels).picks());
         for (int c = 0; c + 1 < channels; c += 2) {
-            picks.set(c, new Part.Pick(c + 1, false));
-            picks.set(c + 1, new Part.Pick(c, false));
+            picks.set(c, new FilePart.Pick(c + 1, false));
+            picks.set(c + 1, new FilePart.Pick(c, false));
         }
-        return new Part("", picks, false);
+        return new FilePart("", picks, false);
     }
 
-    private static Part inverted(int channels) {
-        return new Part(
+    private static FilePart inverted(int channels) {
+        return new FilePart(
                 "",
                 IntStream.range(0, channels)
-                        .mapToObj(c -> new Part.Pick(c, c % 2 == 1))
+                        .mapToObj(c -> new FilePart.Pick(c, c % 2 == 1))
                         .toList(),
                 false);
     }

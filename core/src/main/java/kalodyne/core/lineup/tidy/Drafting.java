@@ -28,19 +28,19 @@ final class Drafting {
     private record Piece(
             String name, ClockLine clock, double seconds, List<SoundTags.Mark> marks, List<String> notes) {}
 
-    List<Draft> drafts(Path file, Progress progress) throws IOException {
+    List<CopyDraft> drafts(Path file, Progress progress) throws IOException {
         SoundHeader head = header(file);
         List<Piece> pieces = pieces(file, head, progress);
-        List<Part> parts = plan.channels().parts(head.channels());
-        List<Draft> drafts = new ArrayList<>();
-        for (Part part : parts) {
+        List<FilePart> parts = plan.channels().parts(head.channels());
+        List<CopyDraft> drafts = new ArrayList<>();
+        for (FilePart part : parts) {
             if (part.most() > head.channels()) {
                 throw new UnfitPlan("It has " + Print.counted(head.channels(), "channel") + ", and "
                         + (part.name().isEmpty() ? "the plan" : "\"" + part.name() + "\"") + " wants channel "
                         + part.most() + ".");
             }
             for (Piece piece : pieces) {
-                drafts.add(new Draft(
+                drafts.add(new CopyDraft(
                         file,
                         head,
                         part,
@@ -86,38 +86,39 @@ final class Drafting {
         return new Piece("", new ClockLine(0, 0), seconds, marks, notes);
     }
 
-    private static Piece piece(String name, Stretch stretch, List<String> notes) {
+    private static Piece piece(String name, KeptStretch stretch, List<String> notes) {
         return new Piece(name, new ClockLine(stretch.fromSeconds(), 0), stretch.seconds(), List.of(), notes);
     }
 
     private static List<Piece> topAndTail(Envelope envelope, Cut.TopAndTail cut) {
         SoundFinder finder = new SoundFinder(envelope);
-        List<Stretch> found = finder.sounding(Double.MAX_VALUE, cut.leaveSeconds());
+        List<KeptStretch> found = finder.sounding(Double.MAX_VALUE, cut.leaveSeconds());
         if (!finder.canTell() || found.isEmpty()) {
             return List.of(whole(
                     envelope.seconds(),
                     List.of(),
                     List.of("Quiet and sound cannot be told apart in it, so nothing was cut.")));
         }
-        Stretch all = new Stretch(
+        KeptStretch all = new KeptStretch(
                 "", found.get(0).fromSeconds(), found.get(found.size() - 1).toSeconds());
         String note = "Cut: " + Print.moment(all.fromSeconds()) + " at the beginning, "
                 + Print.moment(envelope.seconds() - all.toSeconds()) + " at the end.";
         return List.of(piece("", all, List.of(note)));
     }
 
-    private static List<Stretch> named(Envelope envelope, Cut.Songs cut) {
-        List<Stretch> found = new SoundFinder(envelope).sounding(cut.pauseSeconds(), cut.leaveSeconds());
-        List<Stretch> named = new ArrayList<>();
+    private static List<KeptStretch> named(Envelope envelope, Cut.Songs cut) {
+        List<KeptStretch> found = new SoundFinder(envelope).sounding(cut.pauseSeconds(), cut.leaveSeconds());
+        List<KeptStretch> named = new ArrayList<>();
         for (int i = 0; i < found.size(); i++) {
             String name = i < cut.names().size() ? cut.names().get(i) : "song " + (i + 1);
-            named.add(new Stretch(name, found.get(i).fromSeconds(), found.get(i).toSeconds()));
+            named.add(new KeptStretch(
+                    name, found.get(i).fromSeconds(), found.get(i).toSeconds()));
         }
         return named;
     }
 
     private static List<Piece> songs(Envelope envelope, Cut.Songs cut) {
-        List<Stretch> named = named(envelope, cut);
+        List<KeptStretch> named = named(envelope, cut);
         if (named.isEmpty()) {
             return List.of(whole(envelope.seconds(), List.of(), List.of("Nothing sounds in it.")));
         }
@@ -144,7 +145,7 @@ final class Drafting {
         double bar = cut.beatsOfBar() * Clocks.secondsOfBeat(cut.beatsPerMinute());
         // Played faster than the tempo, the same bars take less of the recording.
         double drift = 1 / (1 + fit.driftPpm() / MILLION) - 1;
-        List<Stretch> sounding = new SoundFinder(envelope).sounding(Double.MAX_VALUE, 0);
+        List<KeptStretch> sounding = new SoundFinder(envelope).sounding(Double.MAX_VALUE, 0);
         double end = sounding.isEmpty()
                 ? envelope.seconds()
                 : sounding.get(sounding.size() - 1).toSeconds();

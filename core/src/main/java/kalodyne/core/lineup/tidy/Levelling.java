@@ -30,7 +30,7 @@ final class Levelling {
      *
      * @param apart how loud its channels are before they are added up; empty where they are not
      */
-    record Measured(Draft draft, Heard heard, Optional<Heard> apart) {
+    record Measured(CopyDraft draft, CopyLevels heard, Optional<CopyLevels> apart) {
         /** What is lost where channels are added up, against channels that have nothing in common. */
         private Optional<String> cancelling() {
             return apart.flatMap(each -> {
@@ -105,7 +105,7 @@ final class Levelling {
         if (other.isEmpty()) {
             return Levelled.impossible("There is no part and no file called \"" + match.to() + "\" to match.");
         }
-        Heard to = other.get().heard();
+        CopyLevels to = other.get().heard();
         if (other.get().equals(measured)) {
             return new Levelled(Gain.NONE, List.of("The others are matched to it."), "");
         }
@@ -122,7 +122,7 @@ final class Levelling {
 
     /** The part of that name of the same song, else the first of the file of that name. */
     private Optional<Measured> other(Measured measured, String name) {
-        Draft draft = measured.draft();
+        CopyDraft draft = measured.draft();
         return all.stream()
                 .filter(each -> each.draft().source().equals(draft.source())
                         && each.draft().part().name().equals(name)

@@ -9,11 +9,11 @@ import kalodyne.core.sound.Usable;
 /** Some channels of a recording, in another order, upside down or added up, and louder or softer. */
 final class PickedStream implements SoundStream {
     private final SoundStream source;
-    private final Part part;
+    private final FilePart part;
     private final float gain;
     private float[][] samples = new float[0][0];
 
-    PickedStream(SoundStream source, Part part, double gainRatio) {
+    PickedStream(SoundStream source, FilePart part, double gainRatio) {
         this.source = source;
         this.part = part;
         gain = (float) gainRatio;
@@ -47,7 +47,7 @@ final class PickedStream implements SoundStream {
             add(count);
         } else {
             for (int c = 0; c < samples.length; c++) {
-                Part.Pick pick = part.picks().get(c);
+                FilePart.Pick pick = part.picks().get(c);
                 float size = pick.isInverted() ? -gain : gain;
                 float[] from = source.samples()[pick.channel()];
                 for (int i = 0; i < count; i++) {
@@ -62,7 +62,7 @@ final class PickedStream implements SoundStream {
         float[] sum = samples[0];
         Arrays.fill(sum, 0, count, 0);
         float share = gain / part.picks().size();
-        for (Part.Pick pick : part.picks()) {
+        for (FilePart.Pick pick : part.picks()) {
             float size = pick.isInverted() ? -share : share;
             float[] from = source.samples()[pick.channel()];
             for (int i = 0; i < count; i++) {

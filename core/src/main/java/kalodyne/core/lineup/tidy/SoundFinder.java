@@ -44,7 +44,7 @@ final class SoundFinder {
      *
      * @param leaveSeconds how much quiet is left before and behind, where there is so much
      */
-    List<Stretch> sounding(double pauseSeconds, double leaveSeconds) {
+    List<KeptStretch> sounding(double pauseSeconds, double leaveSeconds) {
         int pause = (int) (pauseSeconds * Envelope.STEPS_A_SECOND);
         List<int[]> found = new ArrayList<>();
         int step = 0;
@@ -90,14 +90,15 @@ final class SoundFinder {
         return to - from < SHORTEST_STEPS && most < envelope.loudDb() - SOFT_DB;
     }
 
-    private List<Stretch> stretches(List<int[]> found, double leaveSeconds) {
-        List<Stretch> stretches = new ArrayList<>();
+    private List<KeptStretch> stretches(List<int[]> found, double leaveSeconds) {
+        List<KeptStretch> stretches = new ArrayList<>();
         for (int i = 0; i < found.size(); i++) {
             double from = seconds(found.get(i)[0]);
             double to = seconds(found.get(i)[1]);
             double before = i == 0 ? 0 : 0.5 * (seconds(found.get(i - 1)[1]) + from);
             double after = i == found.size() - 1 ? envelope.seconds() : 0.5 * (to + seconds(found.get(i + 1)[0]));
-            stretches.add(new Stretch("", Math.max(before, from - leaveSeconds), Math.min(after, to + leaveSeconds)));
+            stretches.add(
+                    new KeptStretch("", Math.max(before, from - leaveSeconds), Math.min(after, to + leaveSeconds)));
         }
         return stretches;
     }

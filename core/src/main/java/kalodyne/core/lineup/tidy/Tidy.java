@@ -74,7 +74,7 @@ public final class Tidy {
     }
 
     private List<Levelling.Measured> measure(Path file, Progress progress) throws IOException {
-        List<Draft> drafts = new Drafting(plan).drafts(file, done -> progress.report(0.5 * done));
+        List<CopyDraft> drafts = new Drafting(plan).drafts(file, done -> progress.report(0.5 * done));
         List<Levelling.Measured> measured = new ArrayList<>();
         for (int i = 0; i < drafts.size(); i++) {
             int which = i;
@@ -85,21 +85,21 @@ public final class Tidy {
     }
 
     /** Of channels that are added up, also how loud they are apart. */
-    private static Levelling.Measured measure(Draft draft, Progress progress) throws IOException {
+    private static Levelling.Measured measure(CopyDraft draft, Progress progress) throws IOException {
         if (!draft.part().isMono()) {
             return new Levelling.Measured(draft, heard(draft, draft.part(), progress), Optional.empty());
         }
-        Part apart = new Part(draft.part().name(), draft.part().picks(), false);
+        FilePart apart = new FilePart(draft.part().name(), draft.part().picks(), false);
         return new Levelling.Measured(
                 draft,
                 heard(draft, draft.part(), done -> progress.report(0.5 * done)),
                 Optional.of(heard(draft, apart, done -> progress.report(0.5 + 0.5 * done))));
     }
 
-    private static Heard heard(Draft draft, Part part, Progress progress) throws IOException {
+    private static CopyLevels heard(CopyDraft draft, FilePart part, Progress progress) throws IOException {
         try (SoundStream stream =
-                Draft.open(draft.source(), draft.clock(), draft.seconds(), draft.sampleRateHz(), part, 1)) {
-            return Heard.of(stream, progress);
+                CopyDraft.open(draft.source(), draft.clock(), draft.seconds(), draft.sampleRateHz(), part, 1)) {
+            return CopyLevels.of(stream, progress);
         }
     }
 
@@ -112,7 +112,7 @@ public final class Tidy {
     }
 
     private Proposal proposal(Levelling.Measured measured, Levelling.Levelled levelled, Set<Path> taken) {
-        Draft draft = measured.draft();
+        CopyDraft draft = measured.draft();
         CopyFormat format =
                 plan.format().orElseGet(() -> CopyFormat.keeping(draft.header().format()));
         Path target = target(draft, format);
@@ -143,7 +143,7 @@ public final class Tidy {
                 : "";
     }
 
-    private Path target(Draft draft, CopyFormat format) {
+    private Path target(CopyDraft draft, CopyFormat format) {
         StringBuilder name = new StringBuilder(FileNames.stem(draft.source()));
         boolean isPlain = draft.part().name().isEmpty() && draft.song().isEmpty();
         name.append(draft.part().name().isEmpty() ? "" : " " + draft.part().name());
@@ -161,7 +161,7 @@ public final class Tidy {
      * @throws kalodyne.core.sound.copies.UnwritableCopy where it cannot be written; says why
      */
     public CopyWriter.Written write(Proposal proposal, Progress progress) throws IOException {
-        try (SoundStream stream = Draft.open(
+        try (SoundStream stream = CopyDraft.open(
                 proposal.source(),
                 proposal.clock(),
                 proposal.seconds(),

@@ -61,16 +61,16 @@ public final class TidyPlanReader extends Mapping {
         return place.node().isNumber() ? place.node().asDouble() : otherwise;
     }
 
-    private Part part(JsonPlace place) {
+    private FilePart part(JsonPlace place) {
         Set<Integer> inverted = new HashSet<>(channels(place.get("invert")));
         List<Integer> channels = channels(place.get("channels"));
         if (!channels.containsAll(inverted)) {
             problem(place.get("invert"), "It turns a channel over that is not among its channels.", "Name it in both.");
         }
-        List<Part.Pick> picks = channels.stream()
-                .map(channel -> new Part.Pick(channel - 1, inverted.contains(channel)))
+        List<FilePart.Pick> picks = channels.stream()
+                .map(channel -> new FilePart.Pick(channel - 1, inverted.contains(channel)))
                 .toList();
-        return new Part(
+        return new FilePart(
                 place.textOr("name", ""), picks, place.get("mono").node().asBoolean(false));
     }
 

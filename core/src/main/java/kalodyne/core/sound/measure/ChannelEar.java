@@ -37,8 +37,8 @@ public final class ChannelEar {
         holes.accept(samples, count);
     }
 
-    public Heard heard() {
-        return new Heard(
+    public SoundMeasures heard() {
+        return new SoundMeasures(
                 truePeak.peak(),
                 levels.loudDb(),
                 levels.quietestPower(),

@@ -35,7 +35,7 @@ public final class Colour {
     }
 
     /** The colour of all that was heard in a channel. */
-    public static Colour of(Heard heard) {
+    public static Colour of(SoundMeasures heard) {
         Spectrum all = heard.spectrum();
         Map<Integer, Band> bands = new TreeMap<>();
         double strongest = 0;

@@ -19,8 +19,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.run.Run;
-import kalodyne.core.runsheet.Intention;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
@@ -208,9 +208,9 @@ public record ImportPlan(List<Line> lines, Studio result) {
             Map<List<String>, Take> takes = new LinkedHashMap<>();
             old.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
             now.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
-            Map<String, Sitting> sittings = new LinkedHashMap<>();
-            old.sittings().forEach(sitting -> sittings.put(sitting.name(), sitting));
-            now.sittings().forEach(sitting -> sittings.put(sitting.name(), sitting));
+            Map<String, Session> sessions = new LinkedHashMap<>();
+            old.sessions().forEach(session -> sessions.put(session.name(), session));
+            now.sessions().forEach(session -> sessions.put(session.name(), session));
             return new Setup(
                     now.id(),
                     now.name(),
@@ -219,8 +219,8 @@ public record ImportPlan(List<Line> lines, Studio result) {
                     old.settings().joined(now.settings()),
                     now.wish().or(old::wish),
                     List.copyOf(takes.values()),
-                    now.intention().equals(Intention.USUAL) ? old.intention() : now.intention(),
-                    List.copyOf(sittings.values()));
+                    now.sessionPlan().equals(SessionPlan.USUAL) ? old.sessionPlan() : now.sessionPlan(),
+                    List.copyOf(sessions.values()));
         }
 
         private static List<String> differences(Setup old, Setup now) {

@@ -52,7 +52,7 @@ public final class ParcelWriter {
     /** Nothing but the gear that is plugged in the setup, or was when it was last gone through. */
     private static Studio used(Studio studio, Setup setup) {
         List<Patch> patches = new ArrayList<>(List.of(studio.patch(setup)));
-        setup.sittings().forEach(sitting -> patches.add(studio.patch(setup.withWiring(sitting.wiring()))));
+        setup.sessions().forEach(session -> patches.add(studio.patch(setup.withWiring(session.wiring()))));
         Set<String> devices = new HashSet<>();
         Set<String> leads = new HashSet<>();
         for (Patch patch : patches) {

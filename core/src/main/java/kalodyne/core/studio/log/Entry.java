@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.run.Run;
-import kalodyne.core.runsheet.Stand;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.runsheet.RigSnapshot;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
@@ -15,14 +15,14 @@ import kalodyne.core.studio.setup.Take;
  *
  * @param setupId of the setup that it was done with
  * @param setup how that is called now
- * @param name "Take 2", "Sitting 1"
- * @param about what it was of: the run of a take; the setup of a sitting
+ * @param name "Take 2", "Session 1"
+ * @param about what it was of: the run of a take; the setup of a session
  * @param at when it was done, or begun
  * @param sentence what came of it
  * @param note what was noted of it; may be empty
  * @param points what else is kept of it, one by one
  * @param stand how everything stood
- * @param take the take, if it is one; else it is a sitting
+ * @param take the take, if it is one; else it is a session
  */
 public record Entry(
         String setupId,
@@ -33,7 +33,7 @@ public record Entry(
         String sentence,
         String note,
         List<String> points,
-        Stand stand,
+        RigSnapshot stand,
         Optional<Take> take) {
     public Entry {
         points = List.copyOf(points);
@@ -44,7 +44,7 @@ public record Entry(
     }
 
     /** What was said of it, where it is a take that somebody has read. */
-    public Optional<Judged> judged() {
+    public Optional<FirstVerdict> judged() {
         return take.flatMap(Take::judged);
     }
 
@@ -52,14 +52,14 @@ public record Entry(
     public Optional<Severity> worst() {
         return judged().stream()
                 .flatMap(judged -> judged.faults().stream())
-                .map(Judged.Fault::severity)
+                .map(FirstVerdict.Fault::severity)
                 .findFirst();
     }
 
     /** How a setup stands in what was kept of this: of a take of a run that is described without gear, how that run's knobs stand. */
-    public Stand standOf(Setup setup) {
+    public RigSnapshot standOf(Setup setup) {
         return described(setup)
-                .map(run -> new Stand(Optional.empty(), run.positions()))
+                .map(run -> new RigSnapshot(Optional.empty(), run.positions()))
                 .orElseGet(setup::stand);
     }
 

@@ -10,10 +10,10 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.units.Print;
 
 /**
@@ -51,9 +51,9 @@ public record Habits(
      * Counts.
      *
      * @param entries newest first
-     * @param sittings of the same setups
+     * @param sessions of the same setups
      */
-    public static Habits of(List<Entry> entries, List<Sitting> sittings) {
+    public static Habits of(List<Entry> entries, List<Session> sessions) {
         List<Entry> read =
                 entries.stream().filter(entry -> entry.judged().isPresent()).toList();
         long takes = entries.stream().filter(Entry::isTake).count();
@@ -70,11 +70,11 @@ public record Habits(
                                 each.getValue().stream().filter(Habits::isClean).findFirst()))
                         .sorted(Comparator.comparing(RunHabit::read).reversed())
                         .toList(),
-                remarks(sittings));
+                remarks(sessions));
     }
 
     private static boolean isClean(Entry entry) {
-        return entry.judged().filter(Judged::isClean).isPresent();
+        return entry.judged().filter(FirstVerdict::isClean).isPresent();
     }
 
     private static int clean(List<Entry> read) {
@@ -92,7 +92,7 @@ public record Habits(
         Map<String, List<Entry>> byCode = new LinkedHashMap<>();
         for (Entry entry : read) {
             entry.judged().orElseThrow().faults().stream()
-                    .map(Judged.Fault::code)
+                    .map(FirstVerdict.Fault::code)
                     .distinct()
                     .forEach(code -> byCode.computeIfAbsent(code, any -> new ArrayList<>())
                             .add(entry));
@@ -115,12 +115,12 @@ public record Habits(
                 .filter(entry ->
                         entry.about().equals(last.about()) && entry.at().isAfter(last.at()))
                 .count();
-        List<Judged.Fault> faults = with.stream()
+        List<FirstVerdict.Fault> faults = with.stream()
                 .flatMap(entry -> entry.judged().orElseThrow().faults().stream())
                 .filter(fault -> fault.code().equals(code))
                 .toList();
         Severity worst = faults.stream()
-                .map(Judged.Fault::severity)
+                .map(FirstVerdict.Fault::severity)
                 .min(Comparator.naturalOrder())
                 .orElseThrow();
         return new Recurring(
@@ -133,23 +133,23 @@ public record Habits(
                 isMost ? since : 0);
     }
 
-    // --- sittings ----------------------------------------------------------------------------------------------
+    // --- sessions ----------------------------------------------------------------------------------------------
 
-    private static List<String> remarks(List<Sitting> sittings) {
+    private static List<String> remarks(List<Session> sessions) {
         List<String> remarks = new ArrayList<>();
-        List<Duration> times = sittings.stream()
-                .filter(Sitting::isOver)
-                .flatMap(sitting -> LogBook.took(sitting).stream())
+        List<Duration> times = sessions.stream()
+                .filter(Session::isOver)
+                .flatMap(session -> LogBook.took(session).stream())
                 .sorted()
                 .toList();
         if (!times.isEmpty()) {
             remarks.add("Going through it takes about "
                     + times.get(times.size() / 2).toMinutes() + " min (" + Print.counted(times.size(), "time") + ")");
         }
-        remarks.addAll(repeated(sittings, "was skipped", tick -> tick.outcome() == Tick.Outcome.SKIPPED));
+        remarks.addAll(repeated(sessions, "was skipped", tick -> tick.outcome() == Tick.Outcome.SKIPPED));
         for (Symptom symptom : Symptom.values()) {
             remarks.addAll(repeated(
-                    sittings,
+                    sessions,
                     Print.withinSentence(symptom.word()),
                     tick -> tick.noticed().contains(symptom)));
         }
@@ -157,10 +157,10 @@ public record Habits(
     }
 
     /** Steps of which something was so more than once. */
-    private static List<String> repeated(List<Sitting> sittings, String what, Predicate<Tick> isSo) {
+    private static List<String> repeated(List<Session> sessions, String what, Predicate<Tick> isSo) {
         Map<String, Long> counts = new LinkedHashMap<>();
-        sittings.forEach(sitting ->
-                sitting.ticks().stream().filter(isSo).forEach(tick -> counts.merge(tick.title(), 1L, Long::sum)));
+        sessions.forEach(session ->
+                session.ticks().stream().filter(isSo).forEach(tick -> counts.merge(tick.title(), 1L, Long::sum)));
         return counts.entrySet().stream()
                 .filter(each -> each.getValue() >= TWICE)
                 .map(each -> "“" + each.getKey() + "”: " + what + " " + each.getValue() + " times")

@@ -8,7 +8,7 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReport;
@@ -50,9 +50,9 @@ public final class Judging {
     }
 
     /** What is said of a take; by itself where its run is no longer there. */
-    public Judged judge(Take take, TakeReport report) {
+    public FirstVerdict judge(Take take, TakeReport report) {
         return context(take)
-                .map(context -> Judged.of(report, TakeVerdict.of(context, report)))
-                .orElseGet(() -> Judged.of(report, TakeSentence.of(report), report.findings()));
+                .map(context -> FirstVerdict.of(report, TakeVerdict.of(context, report)))
+                .orElseGet(() -> FirstVerdict.of(report, TakeSentence.of(report), report.findings()));
     }
 }

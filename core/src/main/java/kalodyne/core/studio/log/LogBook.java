@@ -12,13 +12,13 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.shelf.SearchIndex;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.RigSnapshot;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SpotWords;
-import kalodyne.core.runsheet.Stand;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.units.Print;
@@ -48,7 +48,7 @@ public final class LogBook {
         return new LogBook(setups.stream()
                 .flatMap(setup -> Stream.concat(
                         setup.takes().stream().map(take -> entry(setup, take, run.apply(take), words)),
-                        setup.sittings().stream().map(sitting -> entry(setup, sitting))))
+                        setup.sessions().stream().map(session -> entry(setup, session))))
                 .sorted(Comparator.comparing(Entry::at).reversed())
                 .toList());
     }
@@ -84,46 +84,46 @@ public final class LogBook {
                 take.name(),
                 run,
                 take.at(),
-                take.judged().map(Judged::sentence).orElse("Not read yet"),
+                take.judged().map(FirstVerdict::sentence).orElse("Not read yet"),
                 take.note(),
                 points,
-                new Stand(Optional.empty(), take.positions()),
+                new RigSnapshot(Optional.empty(), take.positions()),
                 Optional.of(take));
     }
 
-    private static Entry entry(Setup setup, Sitting sitting) {
-        long done = count(sitting, Tick.Outcome.DONE);
-        long skipped = count(sitting, Tick.Outcome.SKIPPED);
+    private static Entry entry(Setup setup, Session session) {
+        long done = count(session, Tick.Outcome.DONE);
+        long skipped = count(session, Tick.Outcome.SKIPPED);
         String sentence = Print.counted(done, "step") + " done"
                 + (skipped > 0 ? ", " + skipped + " skipped" : "")
-                + took(sitting)
+                + took(session)
                         .map(minutes -> " in " + minutes.toMinutes() + " min")
                         .orElse("")
-                + (sitting.isOver() ? "" : ", still open");
+                + (session.isOver() ? "" : ", still open");
         return new Entry(
                 setup.id(),
                 setup.name(),
-                sitting.name(),
+                session.name(),
                 setup.name(),
-                sitting.begun(),
+                session.begun(),
                 sentence,
                 "",
-                sitting.ticks().stream().flatMap(LogBook::points).toList(),
-                sitting.stand(),
+                session.ticks().stream().flatMap(LogBook::points).toList(),
+                session.stand(),
                 Optional.empty());
     }
 
-    private static long count(Sitting sitting, Tick.Outcome outcome) {
-        return sitting.ticks().stream()
+    private static long count(Session session, Tick.Outcome outcome) {
+        return session.ticks().stream()
                 .filter(tick -> tick.outcome() == outcome)
                 .count();
     }
 
     /** From its beginning to the last step that was done; empty where the clock cannot have been right. */
-    static Optional<Duration> took(Sitting sitting) {
-        return sitting.ticks().stream()
+    static Optional<Duration> took(Session session) {
+        return session.ticks().stream()
                 .filter(tick -> tick.outcome() == Tick.Outcome.DONE)
-                .map(tick -> Duration.between(sitting.begun(), tick.at()))
+                .map(tick -> Duration.between(session.begun(), tick.at()))
                 .max(Comparator.naturalOrder())
                 .filter(took -> took.toMinutes() > 0 && took.toMinutes() < LONGEST_DAY_MINUTES);
     }

@@ -10,7 +10,7 @@ import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import kalodyne.core.files.Progress;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
@@ -21,7 +21,7 @@ import kalodyne.core.takes.TakeReader;
  * @param judged what is said of each, by the ids of their setups
  * @param unreadable how many could not be read
  */
-public record UnreadTakes(Map<String, Map<Take, Judged>> judged, int unreadable) {
+public record UnreadTakes(Map<String, Map<Take, FirstVerdict>> judged, int unreadable) {
     public UnreadTakes {
         judged = Map.copyOf(judged);
     }
@@ -38,7 +38,7 @@ public record UnreadTakes(Map<String, Map<Take, Judged>> judged, int unreadable)
      */
     public static UnreadTakes read(Studio studio, List<Setup> setups, Path folder, Progress progress) {
         long all = setups.stream().flatMap(UnreadTakes::of).count();
-        Map<String, Map<Take, Judged>> judged = new HashMap<>();
+        Map<String, Map<Take, FirstVerdict>> judged = new HashMap<>();
         int unreadable = 0;
         int done = 0;
         for (Setup setup : setups) {
@@ -47,7 +47,7 @@ public record UnreadTakes(Map<String, Map<Take, Judged>> judged, int unreadable)
                 continue;
             }
             Judging judging = Judging.of(studio, setup);
-            Map<Take, Judged> own = judged.computeIfAbsent(setup.id(), id -> new HashMap<>());
+            Map<Take, FirstVerdict> own = judged.computeIfAbsent(setup.id(), id -> new HashMap<>());
             for (Take take : takes) {
                 double before = (double) done / all;
                 try {
@@ -75,7 +75,7 @@ public record UnreadTakes(Map<String, Map<Take, Judged>> judged, int unreadable)
     public Studio keptIn(Studio now) {
         return now.withSetups(now.setups().stream()
                 .map(setup -> {
-                    Map<Take, Judged> own = judged.getOrDefault(setup.id(), Map.of());
+                    Map<Take, FirstVerdict> own = judged.getOrDefault(setup.id(), Map.of());
                     return own.isEmpty()
                             ? setup
                             : setup.withTakes(setup.takes().stream()

@@ -11,9 +11,9 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.levels.run.Run;
 import kalodyne.core.route.Wish;
-import kalodyne.core.runsheet.Intention;
-import kalodyne.core.runsheet.Sitting;
-import kalodyne.core.runsheet.Stand;
+import kalodyne.core.runsheet.RigSnapshot;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 
 /**
  * One way of connecting a studio.
@@ -25,8 +25,8 @@ import kalodyne.core.runsheet.Stand;
  * @param settings how the controls of what is plugged stand, and how they should be set
  * @param wish what was last looked for, if anything
  * @param takes in the order in which they were added; each of a run, under a name of its own in that run
- * @param intention what is to be done with it
- * @param sittings the times that its run sheet was gone through, oldest first, each under a name of its own
+ * @param sessionPlan what is to be done with it
+ * @param sessions the times that its run sheet was gone through, oldest first, each under a name of its own
  */
 public record Setup(
         String id,
@@ -36,16 +36,16 @@ public record Setup(
         Settings settings,
         Optional<Wish> wish,
         List<Take> takes,
-        Intention intention,
-        List<Sitting> sittings) {
+        SessionPlan sessionPlan,
+        List<Session> sessions) {
     public Setup {
         runs = List.copyOf(runs);
         takes = List.copyOf(takes);
-        sittings = List.copyOf(sittings);
+        sessions = List.copyOf(sessions);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, wiring, settings, wish, takes, intention, sittings);
+        return new Setup(newId, name, runs, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     /** What a new user starts with. */
@@ -63,7 +63,7 @@ public record Setup(
                 Settings.NONE,
                 Optional.empty(),
                 List.of(),
-                Intention.USUAL,
+                SessionPlan.USUAL,
                 List.of());
     }
 
@@ -84,10 +84,10 @@ public record Setup(
         List<Take> newTakes = takes.stream()
                 .map(take -> take.run().equals(runName) ? take.ofRun(changed.name()) : take)
                 .toList();
-        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, intention, sittings);
+        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, sessionPlan, sessions);
     }
 
-    /** The same with the marks of gear changed, in what is plugged now and in what was when takes and sittings were made. */
+    /** The same with the marks of gear changed, in what is plugged now and in what was when takes and sessions were made. */
     public Setup renamed(UnaryOperator<Spot> anew) {
         UnaryOperator<String> mark = id -> anew.apply(new Spot(id, "any")).item();
         return new Setup(
@@ -98,8 +98,8 @@ public record Setup(
                 settings.renamed(anew),
                 wish.map(each -> each.renamed(mark)),
                 takes.stream().map(take -> take.renamed(anew)).toList(),
-                intention.renamed(mark),
-                sittings.stream()
+                sessionPlan.renamed(mark),
+                sessions.stream()
                         .map(each -> each.with(
                                 each.wiring().renamed(anew), each.settings().renamed(anew)))
                         .toList());
@@ -110,8 +110,8 @@ public record Setup(
         return withTakes(takes.stream()
                         .map(take -> take.withFile(takeFile.apply(take.file())))
                         .toList())
-                .withSittings(sittings.stream()
-                        .map(sitting -> sitting.withTicks(sitting.ticks().stream()
+                .withSessions(sessions.stream()
+                        .map(session -> session.withTicks(session.ticks().stream()
                                 .map(tick -> tick.withPhotos(
                                         tick.photos().stream().map(photo).toList()))
                                 .toList()))
@@ -119,7 +119,7 @@ public record Setup(
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, wiring, settings, wish, takes, intention, sittings);
+        return new Setup(id, newName, runs, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     /** With one more run, whose name gets a number where it is taken. */
@@ -131,7 +131,7 @@ public record Setup(
                 .orElseThrow();
         List<Run> more = new ArrayList<>(runs);
         more.add(run.withName(free));
-        return new Setup(id, name, more, wiring, settings, wish, takes, intention, sittings);
+        return new Setup(id, name, more, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     /** Without a run and its takes. */
@@ -144,34 +144,34 @@ public record Setup(
                 settings,
                 wish,
                 takes.stream().filter(take -> !take.run().equals(runName)).toList(),
-                intention,
-                sittings);
+                sessionPlan,
+                sessions);
     }
 
     public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, runs, newWiring, settings, wish, takes, intention, sittings);
+        return new Setup(id, name, runs, newWiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     public Setup withSettings(Settings newSettings) {
-        return new Setup(id, name, runs, wiring, newSettings, wish, takes, intention, sittings);
+        return new Setup(id, name, runs, wiring, newSettings, wish, takes, sessionPlan, sessions);
     }
 
     /** How everything stands. */
-    public Stand stand() {
-        return Stand.of(wiring, settings);
+    public RigSnapshot stand() {
+        return RigSnapshot.of(wiring, settings);
     }
 
     /** As everything stood then; what was not kept stays as it is. */
-    public Setup as(Stand then) {
+    public Setup as(RigSnapshot then) {
         return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.spots()));
     }
 
     public Setup withWish(Optional<Wish> newWish) {
-        return new Setup(id, name, runs, wiring, settings, newWish, takes, intention, sittings);
+        return new Setup(id, name, runs, wiring, settings, newWish, takes, sessionPlan, sessions);
     }
 
     public Setup withTakes(List<Take> newTakes) {
-        return new Setup(id, name, runs, wiring, settings, wish, newTakes, intention, sittings);
+        return new Setup(id, name, runs, wiring, settings, wish, newTakes, sessionPlan, sessions);
     }
 
     /** With one more take. */
@@ -187,32 +187,32 @@ public record Setup(
                 takes.stream().map(each -> each.equals(old) ? changed : each).toList());
     }
 
-    public Setup with(Intention newIntention) {
-        return new Setup(id, name, runs, wiring, settings, wish, takes, newIntention, sittings);
+    public Setup with(SessionPlan newIntention) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, newIntention, sessions);
     }
 
     /** The time that its run sheet is being gone through now, if that is so. */
-    public Optional<Sitting> sitting() {
-        return sittings.stream().filter(sitting -> !sitting.isOver()).reduce((first, last) -> last);
+    public Optional<Session> session() {
+        return sessions.stream().filter(session -> !session.isOver()).reduce((first, last) -> last);
     }
 
-    public Setup withSittings(List<Sitting> newSittings) {
-        return new Setup(id, name, runs, wiring, settings, wish, takes, intention, newSittings);
+    public Setup withSessions(List<Session> newSessions) {
+        return new Setup(id, name, runs, wiring, settings, wish, takes, sessionPlan, newSessions);
     }
 
-    /** With a sitting added, or put in the place of the one of its name. */
-    public Setup with(Sitting sitting) {
-        List<Sitting> more = new ArrayList<>(sittings);
+    /** With a session added, or put in the place of the one of its name. */
+    public Setup with(Session session) {
+        List<Session> more = new ArrayList<>(sessions);
         int place = IntStream.range(0, more.size())
-                .filter(i -> more.get(i).name().equals(sitting.name()))
+                .filter(i -> more.get(i).name().equals(session.name()))
                 .findFirst()
                 .orElse(more.size());
         if (place < more.size()) {
-            more.set(place, sitting);
+            more.set(place, session);
         } else {
-            more.add(sitting);
+            more.add(session);
         }
-        return withSittings(more);
+        return withSessions(more);
     }
 
     /** Without a take; the recording itself stays where it is. */

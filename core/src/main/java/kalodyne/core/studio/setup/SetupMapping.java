@@ -32,8 +32,8 @@ import kalodyne.core.levels.run.RunLead;
 import kalodyne.core.levels.run.SignalLevels;
 import kalodyne.core.levels.run.Source;
 import kalodyne.core.route.Wish;
-import kalodyne.core.runsheet.Intention;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.units.Quantity;
 
@@ -56,15 +56,15 @@ public final class SetupMapping extends Mapping {
         Settings settings = settings(root);
         Optional<Wish> wish = wish(root);
         List<Take> takes = root.get("takes").items().stream().map(this::take).toList();
-        Intention intention = intention(root);
-        List<Sitting> sittings =
-                root.get("sittings").items().stream().map(this::sitting).toList();
+        SessionPlan sessionPlan = sessionPlan(root);
+        List<Session> sessions =
+                root.get("sittings").items().stream().map(this::session).toList();
         if (!problems().isEmpty()) {
             return Setup.empty();
         }
         requireOwnNames(root.get("runs"), runs);
         requireTheirRuns(root.get("takes"), runs, takes);
-        requireOwn(root.get("sittings"), sittings);
+        requireOwn(root.get("sittings"), sessions);
         return build(
                 root,
                 () -> new Setup(
@@ -75,8 +75,8 @@ public final class SetupMapping extends Mapping {
                         settings,
                         wish,
                         takes,
-                        intention,
-                        sittings));
+                        sessionPlan,
+                        sessions));
     }
 
     private void requireOwnNames(JsonPlace place, List<Run> runs) {
@@ -106,26 +106,26 @@ public final class SetupMapping extends Mapping {
         }
     }
 
-    private void requireOwn(JsonPlace place, List<Sitting> sittings) {
+    private void requireOwn(JsonPlace place, List<Session> sessions) {
         Set<String> seen = new HashSet<>();
-        for (int i = 0; i < sittings.size(); i++) {
-            if (!seen.add(sittings.get(i).name())) {
+        for (int i = 0; i < sessions.size(); i++) {
+            if (!seen.add(sessions.get(i).name())) {
                 problem(
                         place.items().get(i).get("name"),
-                        "Another sitting has this name.",
+                        "Another session has this name.",
                         "Give it a name of its own.");
             }
         }
     }
 
     /** What is intended with it. */
-    public Intention intention(JsonPlace setup) {
-        return new SheetMapping(this).intention(setup);
+    public SessionPlan sessionPlan(JsonPlace setup) {
+        return new SheetMapping(this).sessionPlan(setup);
     }
 
     /** A time that its run sheet was gone through. */
-    public Sitting sitting(JsonPlace place) {
-        return new SheetMapping(this).sitting(place);
+    public Session session(JsonPlace place) {
+        return new SheetMapping(this).session(place);
     }
 
     /** How the controls stand and should be set. */
@@ -317,14 +317,14 @@ public final class SetupMapping extends Mapping {
                 at);
     }
 
-    private static Judged judged(JsonPlace place) {
-        return new Judged(
+    private static FirstVerdict judged(JsonPlace place) {
+        return new FirstVerdict(
                 place.has("peakDbfs")
                         ? OptionalDouble.of(place.get("peakDbfs").node().asDouble())
                         : OptionalDouble.empty(),
                 place.text("sentence"),
                 place.get("faults").items().stream()
-                        .map(each -> new Judged.Fault(
+                        .map(each -> new FirstVerdict.Fault(
                                 each.text("code"), Severity.of(each.text("severity")), each.text("title")))
                         .toList());
     }

@@ -56,10 +56,10 @@ public final class SetupWriter {
         setup.runs().forEach(run -> runs.add(run(run)));
         ArrayNode takes = root.putArray("takes");
         setup.takes().forEach(take -> takes.add(take(take)));
-        SheetMapping.write(root, setup.intention());
-        if (!setup.sittings().isEmpty()) {
-            ArrayNode sittings = root.putArray("sittings");
-            setup.sittings().forEach(sitting -> sittings.add(SheetMapping.write(sitting)));
+        SheetMapping.write(root, setup.sessionPlan());
+        if (!setup.sessions().isEmpty()) {
+            ArrayNode sessions = root.putArray("sittings");
+            setup.sessions().forEach(session -> sessions.add(SheetMapping.write(session)));
         }
         return root;
     }
@@ -173,7 +173,7 @@ public final class SetupWriter {
         return node;
     }
 
-    private static void judged(ObjectNode node, Judged judged) {
+    private static void judged(ObjectNode node, FirstVerdict judged) {
         judged.peakDbfs().ifPresent(peak -> node.put("peakDbfs", peak));
         node.put("sentence", judged.sentence());
         ArrayNode faults = node.putArray("faults");

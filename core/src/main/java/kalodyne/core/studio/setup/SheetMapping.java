@@ -16,8 +16,8 @@ import kalodyne.core.files.json.Mapping;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.runsheet.Intention;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.Standing;
 import kalodyne.core.runsheet.Tick;
 
@@ -36,33 +36,33 @@ public final class SheetMapping extends Mapping {
     // --- intention ---------------------------------------------------------------------------------------------
 
     /** Puts the intention, where it is not the usual one, into the setup of a larger file. */
-    public static void write(ObjectNode setup, Intention intention) {
-        if (intention.equals(Intention.USUAL)) {
+    public static void write(ObjectNode setup, SessionPlan sessionPlan) {
+        if (sessionPlan.equals(SessionPlan.USUAL)) {
             return;
         }
-        ObjectNode node = setup.putObject("intention").put("minutes", intention.minutes());
-        intention.sampleRateHz().ifPresent(rate -> node.put("sampleRateHz", rate));
-        intention.bits().ifPresent(bits -> node.put("bits", bits));
-        intention.beatsPerMinute().ifPresent(beats -> node.put("beatsPerMinute", beats));
-        if (!intention.freeBytes().isEmpty()) {
+        ObjectNode node = setup.putObject("intention").put("minutes", sessionPlan.minutes());
+        sessionPlan.sampleRateHz().ifPresent(rate -> node.put("sampleRateHz", rate));
+        sessionPlan.bits().ifPresent(bits -> node.put("bits", bits));
+        sessionPlan.beatsPerMinute().ifPresent(beats -> node.put("beatsPerMinute", beats));
+        if (!sessionPlan.freeBytes().isEmpty()) {
             ObjectNode free = node.putObject("freeBytes");
-            new TreeMap<>(intention.freeBytes()).forEach(free::put);
+            new TreeMap<>(sessionPlan.freeBytes()).forEach(free::put);
         }
-        if (!intention.powering().isEmpty()) {
+        if (!sessionPlan.powering().isEmpty()) {
             ObjectNode powering = node.putObject("powering");
-            new TreeMap<>(intention.powering()).forEach((id, source) -> powering.put(id, source.word()));
+            new TreeMap<>(sessionPlan.powering()).forEach((id, source) -> powering.put(id, source.word()));
         }
-        if (!intention.passes().isEmpty()) {
+        if (!sessionPlan.passes().isEmpty()) {
             ArrayNode passes = node.putArray("passes");
-            intention
+            sessionPlan
                     .passes()
                     .forEach(pass ->
                             passes.addObject().put("source", pass.source()).put("part", pass.part()));
         }
-        intention.roundTripMilliseconds().ifPresent(trip -> node.put("roundTripMilliseconds", trip));
-        if (!intention.standings().isEmpty()) {
+        sessionPlan.roundTripMilliseconds().ifPresent(trip -> node.put("roundTripMilliseconds", trip));
+        if (!sessionPlan.standings().isEmpty()) {
             ObjectNode standings = node.putObject("standings");
-            new TreeMap<>(intention.standings())
+            new TreeMap<>(sessionPlan.standings())
                     .forEach((id, standing) -> standings
                             .putObject(id)
                             .put("along", standing.along())
@@ -72,9 +72,9 @@ public final class SheetMapping extends Mapping {
     }
 
     /** The intention of a setup. */
-    public Intention intention(JsonPlace setup) {
+    public SessionPlan sessionPlan(JsonPlace setup) {
         if (!setup.has("intention")) {
-            return Intention.USUAL;
+            return SessionPlan.USUAL;
         }
         JsonPlace place = setup.get("intention");
         Map<String, Long> free = new HashMap<>();
@@ -99,13 +99,13 @@ public final class SheetMapping extends Mapping {
                                 field.getValue().path("along").asDouble(),
                                 field.getValue().path("across").asDouble(),
                                 field.getValue().path("height").asDouble())));
-        List<Intention.Pass> passes = place.get("passes").items().stream()
-                .map(pass -> new Intention.Pass(pass.text("source"), pass.text("part")))
+        List<SessionPlan.Pass> passes = place.get("passes").items().stream()
+                .map(pass -> new SessionPlan.Pass(pass.text("source"), pass.text("part")))
                 .toList();
-        Intention read = build(
+        SessionPlan read = build(
                 place,
-                () -> new Intention(
-                        place.node().path("minutes").asInt(Intention.USUAL.minutes()),
+                () -> new SessionPlan(
+                        place.node().path("minutes").asInt(SessionPlan.USUAL.minutes()),
                         whole(place, "sampleRateHz"),
                         whole(place, "bits"),
                         number(place, "beatsPerMinute"),
@@ -114,7 +114,7 @@ public final class SheetMapping extends Mapping {
                         passes,
                         number(place, "roundTripMilliseconds"),
                         standings));
-        return read == null ? Intention.USUAL : read;
+        return read == null ? SessionPlan.USUAL : read;
     }
 
     private static OptionalDouble number(JsonPlace place, String field) {
@@ -125,16 +125,16 @@ public final class SheetMapping extends Mapping {
         return place.has(field) ? OptionalInt.of(place.node().path(field).asInt()) : OptionalInt.empty();
     }
 
-    // --- sittings ----------------------------------------------------------------------------------------------
+    // --- sessions ----------------------------------------------------------------------------------------------
 
     /** One of them, by itself. */
-    public static ObjectNode write(Sitting sitting) {
+    public static ObjectNode write(Session session) {
         ObjectNode node = NODES.objectNode()
-                .put("name", sitting.name())
-                .put("begun", sitting.begun().toString())
-                .put("over", sitting.isOver());
+                .put("name", session.name())
+                .put("begun", session.begun().toString())
+                .put("over", session.isOver());
         ArrayNode ticks = node.putArray("ticks");
-        sitting.ticks().forEach(tick -> {
+        session.ticks().forEach(tick -> {
             ObjectNode one = ticks.addObject()
                     .put("step", tick.step())
                     .put("title", tick.title())
@@ -148,20 +148,20 @@ public final class SheetMapping extends Mapping {
                 tick.photos().forEach(photos::add);
             }
         });
-        SetupWriter.wiring(node, sitting.wiring());
-        SettingsMapping.write(node, sitting.settings());
+        SetupWriter.wiring(node, session.wiring());
+        SettingsMapping.write(node, session.settings());
         return node;
     }
 
     /** Reads one of them. */
-    public Sitting sitting(JsonPlace place) {
+    public Session session(JsonPlace place) {
         Instant begun = setups.moment(place.get("begun"));
         List<Tick> ticks = place.get("ticks").items().stream().map(this::tick).toList();
         Wiring wiring = setups.wiring(place);
         Settings settings = setups.settings(place);
         return build(
                 place,
-                () -> new Sitting(
+                () -> new Session(
                         place.text("name"), begun, place.node().path("over").asBoolean(), ticks, wiring, settings),
                 begun);
     }

@@ -33,7 +33,7 @@ public record Take(
         Map<String, Double> positions,
         String note,
         List<Inquiry.Tried> tried,
-        Optional<Judged> judged) {
+        Optional<FirstVerdict> judged) {
     public Take {
         positions = Map.copyOf(positions);
         note = Names.checkedNote(note);
@@ -67,7 +67,7 @@ public record Take(
         return new Take(name, run, newFile, at, positions, note, tried, judged);
     }
 
-    public Take with(Judged newJudged) {
+    public Take with(FirstVerdict newJudged) {
         return new Take(name, run, file, at, positions, note, tried, Optional.of(newJudged));
     }
 

@@ -12,10 +12,10 @@ import kalodyne.core.files.json.Mapping;
 import kalodyne.core.route.Also;
 import kalodyne.core.route.Budget;
 import kalodyne.core.route.Extras;
-import kalodyne.core.route.Heard;
-import kalodyne.core.route.Matters;
+import kalodyne.core.route.ListeningWish;
+import kalodyne.core.route.MonitorPath;
+import kalodyne.core.route.Priority;
 import kalodyne.core.route.Stereo;
-import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
 
 /** What is to be recorded, as JSON and back; what is left out is as most would have it. */
@@ -73,10 +73,10 @@ public final class WishMapping extends Mapping {
                         place.texts("sources"),
                         place.text("target"),
                         one(place, "stereo", Stereo.class, Stereo.NO_MATTER),
-                        new Heard(
+                        new ListeningWish(
                                 Optional.of(place.textOr("headphones", "")).filter(mark -> !mark.isEmpty()),
                                 place.texts("speakers"),
-                                one(place, "through", Through.class, Through.ANY)),
+                                one(place, "through", MonitorPath.class, MonitorPath.ANY)),
                         new Extras(
                                 place.node().path("inTempo").asBoolean(),
                                 place.node().path("charging").asBoolean(),
@@ -85,8 +85,8 @@ public final class WishMapping extends Mapping {
                                         .collect(Collectors.toSet()),
                                 place.node().path("beside").asBoolean(),
                                 one(place, "budget", Budget.class, Budget.ANY)),
-                        one(place, "first", Matters.class, Matters.CLEAN),
-                        one(place, "then", Matters.class, Matters.CHEAP)));
+                        one(place, "first", Priority.class, Priority.CLEAN),
+                        one(place, "then", Priority.class, Priority.CHEAP)));
     }
 
     private static <E extends Enum<E>> E one(JsonPlace place, String field, Class<E> kind, E otherwise) {

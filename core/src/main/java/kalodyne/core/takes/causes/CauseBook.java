@@ -81,7 +81,7 @@ public record CauseBook(List<Complaint> complaints) {
                 place.text("cure"));
     }
 
-    private static CauseTest test(JsonPlace place) {
+    private static DiagnosticStep test(JsonPlace place) {
         Map<String, List<Double>> then = new LinkedHashMap<>();
         JsonPlace chances = place.get("then");
         for (String cause : chances.fields()) {
@@ -89,7 +89,7 @@ public record CauseBook(List<Complaint> complaints) {
             chances.get(cause).items().forEach(each -> of.add(each.node().doubleValue() / HUNDREDTHS));
             then.put(cause, List.copyOf(of));
         }
-        return new CauseTest(
+        return new DiagnosticStep(
                 place.text("id"),
                 place.text("do"),
                 place.get("minutes").node().doubleValue(),

@@ -10,7 +10,7 @@ import java.util.List;
  * @param causes what can be behind it
  * @param tests what tells those apart
  */
-public record Complaint(String id, List<String> findings, List<Cause> causes, List<CauseTest> tests) {
+public record Complaint(String id, List<String> findings, List<Cause> causes, List<DiagnosticStep> tests) {
     public Complaint {
         findings = List.copyOf(findings);
         causes = List.copyOf(causes);

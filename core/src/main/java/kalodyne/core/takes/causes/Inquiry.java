@@ -88,7 +88,7 @@ public record Inquiry(Complaint complaint, Known circumstances, Known symptoms, 
                 .toList();
     }
 
-    private Optional<CauseTest> test(String id) {
+    private Optional<DiagnosticStep> test(String id) {
         return complaint.tests().stream().filter(each -> each.id().equals(id)).findFirst();
     }
 
@@ -103,7 +103,7 @@ public record Inquiry(Complaint complaint, Known circumstances, Known symptoms, 
      *
      * @return empty where one cause is as good as sure, or none tells anything any more
      */
-    public Optional<CauseTest> nextTest() {
+    public Optional<DiagnosticStep> nextTest() {
         if (isSettled()) {
             return Optional.empty();
         }
@@ -116,7 +116,7 @@ public record Inquiry(Complaint complaint, Known circumstances, Known symptoms, 
     }
 
     /** How many bits of not knowing a test is expected to take away. */
-    private static double tells(CauseTest test, List<Suspect> suspects) {
+    private static double tells(DiagnosticStep test, List<Suspect> suspects) {
         double left = 0;
         for (int i = 0; i < test.answers().size(); i++) {
             int answer = i;

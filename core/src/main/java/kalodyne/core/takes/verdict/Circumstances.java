@@ -10,6 +10,7 @@ import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerKind;
@@ -17,7 +18,6 @@ import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.gear.Way;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
@@ -110,9 +110,11 @@ final class Circumstances {
 
     private static boolean isBalancedIntoStereo(Checked joint) {
         boolean givesHotAndCold = sockets(joint)
-                .anyMatch(socket -> socket.way() != Way.IN && socket.contacts().containsValue(Carries.COLD));
+                .anyMatch(socket ->
+                        socket.way() != Direction.IN && socket.contacts().containsValue(Carries.COLD));
         boolean takesSides = sockets(joint)
-                .anyMatch(socket -> socket.way() != Way.OUT && socket.contacts().containsValue(Carries.RIGHT));
+                .anyMatch(socket ->
+                        socket.way() != Direction.OUT && socket.contacts().containsValue(Carries.RIGHT));
         return givesHotAndCold && takesSides;
     }
 
@@ -145,7 +147,7 @@ final class Circumstances {
                         "two-channels",
                         has(
                                 source,
-                                socket -> socket.way() != Way.IN
+                                socket -> socket.way() != Direction.IN
                                         && (socket.contacts().containsValue(Carries.RIGHT)
                                                 || socket.id().contains("right"))));
     }

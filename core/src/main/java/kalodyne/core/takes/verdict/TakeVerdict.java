@@ -13,7 +13,7 @@ import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.takes.causes.CauseTest;
+import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.causes.Known;
 import kalodyne.core.units.DigitalLevel;
@@ -101,7 +101,7 @@ public record TakeVerdict(
     private static String search(Optional<Inquiry> inquiry, Finding worst) {
         return inquiry.filter(found -> found.complaint().findings().contains(worst.code()))
                 .flatMap(found -> found.nextTest()
-                        .map(CauseTest::instruction)
+                        .map(DiagnosticStep::instruction)
                         .or(() -> found.suspects().stream()
                                 .findFirst()
                                 .map(likeliest -> likeliest.cause().cure())))

@@ -17,6 +17,7 @@ import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
@@ -24,7 +25,6 @@ import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.gear.Way;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -167,7 +167,7 @@ class CatalogueTest {
         assertThat(devices()
                         .flatMap(device -> device.sockets().stream())
                         .filter(socket -> socket.connector() == Connector.XLR)
-                        .filter(socket -> socket.signal() == SignalKind.LINE && socket.way() == Way.OUT))
+                        .filter(socket -> socket.signal() == SignalKind.LINE && socket.way() == Direction.OUT))
                 .hasSizeGreaterThan(5)
                 .allSatisfy(socket -> assertThat(socket.power())
                         .anySatisfy(power -> assertThat(power.role()).isEqualTo(PowerRole.HARMED)));

@@ -20,7 +20,7 @@ import java.util.zip.ZipOutputStream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.files.json.UnreadableFile;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.ImportPlan.Mode;
@@ -57,7 +57,7 @@ class ParcelTest {
         Setup bare =
                 studio.setups().get(0).with(take("Take 1", "takes/one.wav")).with(take("Take 2", "takes/two.wav"));
         Tick tick = new Tick("plug", "Plug it", Tick.Outcome.DONE, Instant.EPOCH, "", List.of(PHOTO));
-        setup = bare.with(new Sitting("Sitting 1", Instant.EPOCH, true, List.of(tick), bare.wiring(), bare.settings()));
+        setup = bare.with(new Session("Sitting 1", Instant.EPOCH, true, List.of(tick), bare.wiring(), bare.settings()));
     }
 
     private static Take take(String name, String file) {
@@ -88,7 +88,7 @@ class ParcelTest {
                     .hasSameBinaryContentAs(here.resolve(setup.takes().get(i).file()));
         }
         assertThat(there.resolve(
-                        arrived.sittings().get(0).ticks().get(0).photos().get(0)))
+                        arrived.sessions().get(0).ticks().get(0).photos().get(0)))
                 .hasContent("a picture");
         // What the setup does not use is nobody else's business.
         assertThat(theirs.devices()).hasSizeLessThan(studio.devices().size());
@@ -109,7 +109,7 @@ class ParcelTest {
         assertThat(synth).isNotEqualTo("bass-synth");
         assertThat(both.device(synth).orElseThrow().name()).isEqualTo("Bass synth 2");
         assertThat(take.positions().keySet()).noneMatch(key -> key.startsWith("interface."));
-        assertThat(copy.sittings().get(0).wiring()).isEqualTo(copy.wiring());
+        assertThat(copy.sessions().get(0).wiring()).isEqualTo(copy.wiring());
     }
 
     @Test

@@ -26,12 +26,12 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.route.Also;
 import kalodyne.core.route.Budget;
 import kalodyne.core.route.Extras;
-import kalodyne.core.route.Heard;
-import kalodyne.core.route.Matters;
+import kalodyne.core.route.ListeningWish;
+import kalodyne.core.route.MonitorPath;
+import kalodyne.core.route.Priority;
 import kalodyne.core.route.Stereo;
-import kalodyne.core.route.Through;
 import kalodyne.core.route.Wish;
-import kalodyne.core.runsheet.Intention;
+import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.Standing;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
@@ -69,23 +69,23 @@ class StudioRoundTripTest {
         assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
     }
 
-    /** All that is planned, what was said of takes and how sittings went: in the file and as JSON. */
+    /** All that is planned, what was said of takes and how sessions went: in the file and as JSON. */
     @Test
     void what_is_planned_and_what_was_done_comes_back() throws IOException {
         Studio studio = StudioFile.read(Boathouse.build(folder));
-        Intention planned = Intention.USUAL
+        SessionPlan planned = SessionPlan.USUAL
                 .withMinutes(75)
                 .withFormat(OptionalInt.of(96_000), OptionalInt.of(24))
                 .withBeatsPerMinute(OptionalDouble.of(97.5))
                 .withFree("laptop", Optional.of(64_000_000_000L))
                 .withPowering("drum-box", Optional.of(PowerSource.ADAPTER_UNEARTHED))
-                .withPasses(List.of(new Intention.Pass("drum-box", "Snare")))
+                .withPasses(List.of(new SessionPlan.Pass("drum-box", "Snare")))
                 .withRoundTrip(OptionalDouble.of(12.34))
                 .withStanding("cello", Optional.of(new Standing(0.5, 2.25, 0.9)));
         studio = studio.with(studio.setups().get(0).with(planned));
         assertThat(studio.setups().get(0).takes())
                 .allMatch(take -> take.judged().isPresent());
-        assertThat(studio.setups().get(1).sittings()).hasSize(2);
+        assertThat(studio.setups().get(1).sessions()).hasSize(2);
         assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);
         Path file = folder.resolve("planned.kalodyne");
         StudioFile.write(file, studio);
@@ -100,10 +100,10 @@ class StudioRoundTripTest {
                 List.of(source, "cello"),
                 target,
                 Stereo.KEEP,
-                new Heard(Optional.of("headphones"), List.of("subwoofer", "left-speaker"), Through.DIRECT),
+                new ListeningWish(Optional.of("headphones"), List.of("subwoofer", "left-speaker"), MonitorPath.DIRECT),
                 new Extras(true, true, Set.of(Also.SAFETY_COPY, Also.TWO_MIXES), true, Budget.LEAD),
-                Matters.FEW_BREAKS,
-                Matters.QUICK);
+                Priority.FEW_BREAKS,
+                Priority.QUICK);
         Studio studio = Boathouse.studio();
         studio = studio.with(studio.setups().get(0).withWish(Optional.of(wish)));
         assertThat(StudioReader.read(StudioWriter.write(studio), FILE)).isEqualTo(studio);

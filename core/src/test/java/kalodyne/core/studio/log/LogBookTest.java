@@ -16,12 +16,12 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Recall;
-import kalodyne.core.runsheet.Sitting;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
-import kalodyne.core.studio.setup.Judged;
+import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.testing.Runs;
@@ -64,19 +64,19 @@ class LogBookTest {
 
     private static Take take(int number, String run, String... faults) {
         return new Take("Take " + number, run, number + ".wav", day(number), Map.of("interface.gain-3", 0.5))
-                .with(new Judged(
+                .with(new FirstVerdict(
                         OptionalDouble.of(-6),
                         "It was so",
                         Stream.of(faults)
-                                .map(code -> new Judged.Fault(
+                                .map(code -> new FirstVerdict.Fault(
                                         code,
                                         code.equals("hot") ? Severity.WEAK : Severity.WRONG,
                                         "Title of " + code + " " + number))
                                 .toList()));
     }
 
-    private Setup with(List<Sitting> sittings) {
-        return bare.withTakes(takes()).withSittings(sittings);
+    private Setup with(List<Session> sessions) {
+        return bare.withTakes(takes()).withSessions(sessions);
     }
 
     private LogBook book(Setup setup) {
@@ -85,7 +85,7 @@ class LogBookTest {
 
     @Test
     void newest_first_and_found_by_any_word() {
-        LogBook book = book(with(List.of(sitting(1, List.of()))));
+        LogBook book = book(with(List.of(session(1, List.of()))));
         assertThat(book.entries()).hasSize(9).isSortedAccordingTo((a, b) -> b.at().compareTo(a.at()));
         assertThat(book.find("truck")).extracting(Entry::name).containsExactly("Take 8");
         assertThat(book.find("hum cello")).extracting(Entry::name).containsExactly("Take 4", "Take 2", "Take 1");
@@ -113,8 +113,8 @@ class LogBookTest {
                 .containsExactly(tuple("Cello → track 1", 2, "Take 6"), tuple("Bass synth → track 3", 1, "Take 7"));
     }
 
-    private Sitting sitting(int number, List<Tick> ticks) {
-        return new Sitting("Sitting " + number, day(number), true, ticks, bare.wiring(), bare.settings());
+    private Session session(int number, List<Tick> ticks) {
+        return new Session("Session " + number, day(number), true, ticks, bare.wiring(), bare.settings());
     }
 
     private static Tick tick(int day, int minute, Tick.Outcome outcome) {
@@ -123,15 +123,15 @@ class LogBookTest {
 
     /** A clock that was put back makes no time. */
     @Test
-    void sittings_tell_how_long_they_take_and_what_is_noticed_again() {
-        List<Sitting> sittings = List.of(
-                sitting(1, List.of(tick(1, 20, Tick.Outcome.DONE).noticing(Symptom.HUM))),
-                sitting(2, List.of(tick(2, 30, Tick.Outcome.DONE).noticing(Symptom.HUM))),
-                sitting(3, List.of(tick(3, 40, Tick.Outcome.DONE), tick(3, 45, Tick.Outcome.SKIPPED))),
-                sitting(4, List.of(tick(4, -200, Tick.Outcome.DONE))));
-        assertThat(Habits.of(List.of(), sittings).remarks())
+    void sessions_tell_how_long_they_take_and_what_is_noticed_again() {
+        List<Session> sessions = List.of(
+                session(1, List.of(tick(1, 20, Tick.Outcome.DONE).noticing(Symptom.HUM))),
+                session(2, List.of(tick(2, 30, Tick.Outcome.DONE).noticing(Symptom.HUM))),
+                session(3, List.of(tick(3, 40, Tick.Outcome.DONE), tick(3, 45, Tick.Outcome.SKIPPED))),
+                session(4, List.of(tick(4, -200, Tick.Outcome.DONE))));
+        assertThat(Habits.of(List.of(), sessions).remarks())
                 .containsExactly("Going through it takes about 30 min (3 times)", "“Plug it”: it hums 2 times");
-        Setup none = with(sittings).withTakes(List.of());
+        Setup none = with(sessions).withTakes(List.of());
         assertThat(book(none).entries().get(1).sentence()).isEqualTo("1 step done, 1 skipped in 40 min");
         assertThat(book(none).entries().get(3).points()).containsExactly("Plug it: it hums");
     }
@@ -140,7 +140,7 @@ class LogBookTest {
     @Test
     void what_is_brought_back_stands_as_it_did() {
         Spot gain = Spot.read("interface.gain-3");
-        Sitting then = sitting(1, List.of());
+        Session then = session(1, List.of());
         Setup now = with(List.of(then))
                 .withSettings(bare.settings().turned(Map.of(gain, 0.9)))
                 .withWiring(bare.wiring().unplugged(bare.wiring().plugged().subList(0, 2)));

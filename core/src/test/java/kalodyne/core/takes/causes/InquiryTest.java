@@ -61,7 +61,7 @@ class InquiryTest {
     void follows_bayes_rule() {
         Cause one = cause("one", 10, Map.of("loop", 3.0), Map.of("even", 0.9));
         Cause other = cause("other", 30, Map.of(), Map.of("even", 0.9));
-        CauseTest test = new CauseTest(
+        DiagnosticStep test = new DiagnosticStep(
                 "try",
                 "Try it. Gone?",
                 1,
@@ -124,7 +124,7 @@ class InquiryTest {
                 .doesNotContain("no-phono-ground")
                 .contains("ground-loop");
         Inquiry searched = inquiry;
-        for (Optional<CauseTest> test = searched.nextTest(); test.isPresent(); test = searched.nextTest()) {
+        for (Optional<DiagnosticStep> test = searched.nextTest(); test.isPresent(); test = searched.nextTest()) {
             assertThat(test.get().id()).isNotIn("touch-ground", "charger-out");
             searched = searched.answered(test.get().id(), test.get().answers().size() - 1);
         }
@@ -144,7 +144,7 @@ class InquiryTest {
             for (Cause truth : complaint.causes()) {
                 Inquiry inquiry = new Inquiry(complaint, Known.NOTHING, Known.NOTHING, List.of());
                 List<String> asked = new ArrayList<>();
-                for (Optional<CauseTest> test = inquiry.nextTest(); test.isPresent(); test = inquiry.nextTest()) {
+                for (Optional<DiagnosticStep> test = inquiry.nextTest(); test.isPresent(); test = inquiry.nextTest()) {
                     assertThat(asked).doesNotContain(test.get().id());
                     asked.add(test.get().id());
                     inquiry = inquiry.answered(

@@ -1,0 +1,148 @@
+package kalodyne.core.levels.gain;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import kalodyne.core.gear.Control;
+import kalodyne.core.units.Gain;
+
+/**
+ * Moves what was solved to the last digit to what a hand can set: quarter hours, one control after the other from the sources
+ * on, so that later ones make up for what earlier ones were moved.
+ */
+final class QuarterHours {
+    /** A control that does nearly as well where it stands is left there. */
+    private static final double WORTH_TURNING_DB = 0.5;
+
+    /** Players in a mix may lie so far from their balance: half a quarter hour of most faders. */
+    private static final double OFF_BALANCE_DB = 0.75;
+
+    private final Flow flow;
+    private final Solver solver;
+    private final double[] solved;
+    private final Bounds.Ranges ranges;
+
+    /** Where all controls would stand by now: set ones where they are set, the others where they fit best. */
+    private double[] positions;
+
+    private final boolean[] isMet;
+
+    QuarterHours(Flow flow, Solver solver, double[] solved) {
+        this.flow = flow;
+        this.solver = solver;
+        this.solved = solved;
+        this.ranges = solver.demands().ranges();
+        this.positions = positions(solved);
+        this.isMet = met(FlowLevels.of(turned(positions)));
+        solver.demands().loosen(OFF_BALANCE_DB);
+    }
+
+    double[] positions() {
+        List<Integer> free = IntStream.range(0, solved.length)
+                .filter(k -> !flow.knobs().get(k).isLocked())
+                .boxed()
+                .toList();
+        for (int k : free) {
+            if (!turnsFreely(k) || isLinked(k)) {
+                set(k, solved[k]);
+            }
+        }
+        free.stream().filter(this::turnsFreely).filter(this::isLinked).forEach(this::move);
+        free.stream().filter(this::turnsFreely).filter(k -> !isLinked(k)).forEach(this::move);
+        return positions;
+    }
+
+    private boolean turnsFreely(int k) {
+        return flow.knobs().get(k).steps().length == 0
+                && solver.demands().ranges().low()[k]
+                        < solver.demands().ranges().high()[k];
+    }
+
+    private boolean isLinked(int k) {
+        return flow.points().stream()
+                        .filter(point ->
+                                point.knob().isPresent() && point.knob().getAsInt() == k)
+                        .count()
+                > 1;
+    }
+
+    private void set(int k, double db) {
+        ranges.low()[k] = db;
+        ranges.high()[k] = db;
+    }
+
+    private void move(int k) {
+        Control control = flow.knobs().get(k).control();
+        double quarter = control.dial().nearestQuarter(positions[k]);
+        double step = control.dial().quarterHour();
+        double exact = positions[k];
+        double[] best = null;
+        double least = Double.POSITIVE_INFINITY;
+        double at = exact;
+        double[] places = DoubleStream.of(control.position(), quarter, quarter - step, quarter + step)
+                .filter(position -> position >= 0 && position <= 1)
+                .filter(position ->
+                        !Double.isInfinite(control.taper().at(position).db()))
+                .toArray();
+        for (double place : places) {
+            set(k, control.taper().at(place).db());
+            Optional<double[]> trial = solver.turns(ranges).map(this::positions);
+            if (trial.isPresent()) {
+                trial.get()[k] = place;
+                double cost = cost(trial.get()) - (place == control.position() ? WORTH_TURNING_DB : 0);
+                if (cost < least) {
+                    least = cost;
+                    best = trial.get();
+                    at = place;
+                }
+            }
+        }
+        set(k, control.taper().at(at).db());
+        positions = best == null ? positions : best;
+    }
+
+    /** Where the controls add so much. */
+    private double[] positions(double[] turns) {
+        return IntStream.range(0, turns.length)
+                .mapToDouble(k -> {
+                    Knob knob = flow.knobs().get(k);
+                    return knob.isLocked()
+                            ? knob.control().position()
+                            : knob.control().taper().positionFor(new Gain(turns[k]));
+                })
+                .toArray();
+    }
+
+    private Flow turned(double[] places) {
+        Map<String, Double> byMark = new HashMap<>();
+        IntStream.range(0, places.length)
+                .forEach(k -> byMark.put(flow.knobs().get(k).id(), places[k]));
+        return flow.turned(byMark);
+    }
+
+    private boolean[] met(FlowLevels levels) {
+        boolean[] met = new boolean[flow.ends().size()];
+        for (int e = 0; e < met.length; e++) {
+            met[e] = levels.isMet(e);
+        }
+        return met;
+    }
+
+    /** Infinite where something clips, or where an aim is missed that could be met. */
+    private double cost(double[] places) {
+        FlowLevels levels = FlowLevels.of(turned(places));
+        boolean[] now = met(levels);
+        boolean misses = IntStream.range(0, now.length).anyMatch(e -> isMet[e] && !now[e]);
+        if (misses || levels.clips(new Gain(solver.clipsAllowed() + 1e-3))) {
+            return Double.POSITIVE_INFINITY;
+        }
+        return IntStream.range(0, now.length)
+                .mapToDouble(e -> solver.demands()
+                                .missed(e, levels.aimed(e) - flow.ends().get(e).middle())
+                        - levels.range(e).db())
+                .sum();
+    }
+}

@@ -1,0 +1,205 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
+
+/** How a way is heard meanwhile: on headphones and loudspeakers, where all sources are together. */
+final class ListeningPlan {
+    /** There and back through an app with usual buffers; common practice. */
+    private static final double THROUGH_AN_APP_MILLISECONDS = 20;
+
+    private final Stock stock;
+    private final List<Chain> chains;
+    private final ListeningWish heard;
+    private final Plugs plugs;
+    private boolean isPluggedAlready;
+
+    /** The device that the headphones were plugged into. */
+    private Optional<String> into = Optional.empty();
+
+    ListeningPlan(Stock stock, List<Chain> chains, ListeningWish heard, Plugs plugs) {
+        this.stock = stock;
+        this.chains = List.copyOf(chains);
+        this.heard = heard;
+        this.plugs = plugs;
+    }
+
+    // --- headphones --------------------------------------------------------------------------------------------
+
+    /** Plugs the headphones in, where they are not yet. */
+    void plugHeadphones() {
+        List<Port> sockets = headphones().map(ListeningPlan::sockets).orElse(List.of());
+        boolean isWished = !sockets.isEmpty() && sockets.stream().anyMatch(plugs::isFree);
+        isPluggedAlready = !sockets.isEmpty() && !isWished;
+        if (isWished) {
+            into = nearest().stream()
+                    .filter(id -> plugs.join(outs(stock.device(id)), sockets).isPresent())
+                    .findFirst();
+        }
+    }
+
+    /** How the headphones hear, once it is known what comes of all that is plugged. */
+    Way.Monitoring monitoring(Expectation expected) {
+        Set<String> speakers = Set.copyOf(heard.speakers());
+        if (headphones().isEmpty()) {
+            return new Way.Monitoring("Not on headphones", expected.isDirect(speakers), 0, true);
+        }
+        Device head = headphones().get();
+        boolean isDirect = expected.isDirect(Set.of(head.id()));
+        if (isPluggedAlready) {
+            return new Way.Monitoring(head.name() + " as they are plugged already", isDirect, 0, true);
+        }
+        return into.map(stock::device)
+                .map(device -> monitoring(device, head, isDirect))
+                .orElseGet(() -> new Way.Monitoring(
+                        "No socket on this way takes " + head.name() + ": listen to the take afterwards",
+                        expected.isDirect(speakers),
+                        0,
+                        false));
+    }
+
+    private Optional<Device> headphones() {
+        return heard.headphones().filter(stock::has).map(stock::device);
+    }
+
+    private static List<Port> sockets(Device head) {
+        return Port.each(head, socket -> socket.signal() == SignalKind.HEADPHONE, 2);
+    }
+
+    /** Where all sources are together first: of what stands before the recorder the nearest to it, then the recorder itself. */
+    private Set<String> nearest() {
+        List<String> between = new ArrayList<>();
+        chains.forEach(chain -> chain.hops().forEach(hop -> between.add(hop.to().device())));
+        String recorder = between.get(between.size() - 1);
+        between.removeIf(recorder::equals);
+        Collections.reverse(between);
+        Set<String> order = new LinkedHashSet<>();
+        if (heard.through() == MonitorPath.APP) {
+            // What plays back what the app sends: what the recorder is joined to by data, then the recorder.
+            between.stream().filter(this::playsBack).forEach(order::add);
+            order.add(recorder);
+        }
+        order.addAll(between);
+        order.add(recorder);
+        // What is only heard at its own source is better than nothing.
+        chains.forEach(chain -> order.add(chain.hops().get(0).from().device()));
+        return order;
+    }
+
+    private boolean playsBack(String id) {
+        return stock.device(id).kind() != DeviceKind.HUB && Chain.sends(chains, id);
+    }
+
+    private static List<Port> outs(Device device) {
+        return Port.each(device, ListeningPlan::isForHeadphones, 2);
+    }
+
+    private static boolean isForHeadphones(Socket socket) {
+        return socket.signal() == SignalKind.HEADPHONE && !socket.way().word().equals("in");
+    }
+
+    /** What plays back can be listened to through the app, whatever else comes out there. */
+    private Way.Monitoring monitoring(Device device, Device head, boolean canBeDirect) {
+        boolean isDirect = canBeDirect && !(heard.through() == MonitorPath.APP && playsBack(device.id()));
+        String where = head.name() + " on " + device.name();
+        return isDirect
+                ? new Way.Monitoring(where + ", direct", true, 0, heard.through() != MonitorPath.APP)
+                : new Way.Monitoring(
+                        where + ", through the app",
+                        false,
+                        THROUGH_AN_APP_MILLISECONDS,
+                        heard.through() != MonitorPath.DIRECT);
+    }
+
+    // --- loudspeakers ------------------------------------------------------------------------------------------
+
+    /** Plugs the loudspeakers in, by the subwoofer where there is one. */
+    Optional<SideTask> speakers() {
+        List<String> wished = heard.speakers().stream().filter(stock::has).toList();
+        if (wished.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<String> sub = wished.stream().filter(this::passesOn).findFirst();
+        List<String> ends =
+                wished.stream().filter(id -> sub.filter(id::equals).isEmpty()).toList();
+        String names = ends.stream().map(stock::name).collect(Collectors.joining(" and "));
+        int before = plugs.count();
+        for (String id : nearest()) {
+            boolean isJoined = sub.isPresent()
+                    ? plugs.join(lines(id), stock.ports(sub.get()).inlets()).isPresent() && into(lines(sub.get()), ends)
+                    : into(lines(id), ends);
+            if (isJoined) {
+                String by = sub.map(mark -> " by " + stock.name(mark)
+                                + ", from its outputs; its crossover at 80 Hz, 120 Hz at most")
+                        .orElse("");
+                return Optional.of(new SideTask(
+                        SideTask.Of.SPEAKERS,
+                        (names.isEmpty() ? "All of it" : names) + " on " + stock.name(id) + by
+                                + ". Plug them while they are switched off; mute them while a microphone is open.",
+                        true));
+            }
+            plugs.backTo(before);
+        }
+        return Optional.of(new SideTask(
+                SideTask.Of.SPEAKERS,
+                "No free output on this way leads to " + (names.isEmpty() ? "them" : names) + " with these leads.",
+                false));
+    }
+
+    private boolean passesOn(String id) {
+        Ports ports = stock.ports(id);
+        return ports.inlets().stream()
+                .anyMatch(in -> ports.outlets().stream()
+                        .anyMatch(out -> out.shape().signal() == SignalKind.LINE
+                                && ports.inside().passes(in, out)));
+    }
+
+    /** Line outputs that are not in use; of a device that records the way those that play back. */
+    private List<Port> lines(String id) {
+        return stock.ports(id).outlets().stream()
+                .filter(out -> out.shape().signal() == SignalKind.LINE)
+                .toList();
+    }
+
+    private boolean into(List<Port> outs, List<String> ends) {
+        if (ends.isEmpty()) {
+            return true;
+        }
+        if (ends.size() == 1) {
+            return plugs.join(outs, stock.ports(ends.get(0)).inlets()).isPresent();
+        }
+        return outs.stream()
+                .filter(out -> out.sockets().size() == 2)
+                .filter(plugs::isFree)
+                .findFirst()
+                .filter(out -> {
+                    List<Port> sides = sides(out);
+                    return plugs.join(
+                                            sides.subList(0, 1),
+                                            stock.ports(ends.get(0)).inlets())
+                                    .isPresent()
+                            && plugs.join(
+                                            sides.subList(1, 2),
+                                            stock.ports(ends.get(1)).inlets())
+                                    .isPresent();
+                })
+                .isPresent();
+    }
+
+    /** Left and right of a pair, each for itself. */
+    private List<Port> sides(Port pair) {
+        Device device = stock.device(pair.device());
+        return pair.parts().stream()
+                .map(part -> Port.of(device, List.of(device.socket(part).orElseThrow()), 1))
+                .toList();
+    }
+}

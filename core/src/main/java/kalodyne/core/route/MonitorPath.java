@@ -1,0 +1,26 @@
+package kalodyne.core.route;
+
+/** By which way somebody wants to hear what is played. */
+public enum MonitorPath {
+    ANY("as it comes", "What the way gives anyhow."),
+    DIRECT("directly", "Without delay: one hears oneself before the recorder does."),
+    APP("through the recorder", "With the app's effects, and some milliseconds late.");
+
+    private final String words;
+    private final String reason;
+
+    MonitorPath(String words, String reason) {
+        this.words = words;
+        this.reason = reason;
+    }
+
+    /** As it stands in a sentence: "directly". */
+    public String words() {
+        return words;
+    }
+
+    /** Why somebody would choose it. */
+    public String reason() {
+        return reason;
+    }
+}

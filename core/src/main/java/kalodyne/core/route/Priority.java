@@ -1,0 +1,29 @@
+package kalodyne.core.route;
+
+/** What counts most where ways differ, with what speaks for it. */
+public enum Priority {
+    CLEAN("a clean sound", "Noise and hum stay in a recording; leads and money can be changed later."),
+    CHEAP("spending nothing", "What lies in the drawer costs nothing; a little noise may not matter."),
+    FEW_BREAKS("few breaks", "Every plug more is one more that can be loose, and one more to carry."),
+    QUICK("being quick", "Fewer devices are set up, switched on and set level sooner."),
+    ORDINARY_LEADS(
+            "ordinary leads", "A short adapter and a lead as anybody has it serve elsewhere and are soon replaced.");
+
+    private final String words;
+    private final String reason;
+
+    Priority(String words, String reason) {
+        this.words = words;
+        this.reason = reason;
+    }
+
+    /** As it stands in a sentence: "a clean sound". */
+    public String words() {
+        return words;
+    }
+
+    /** Why somebody would choose it. */
+    public String reason() {
+        return reason;
+    }
+}

@@ -1,0 +1,430 @@
+package kalodyne.core.route;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
+import kalodyne.core.joint.Wiring;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.route.RouteGraph.Node;
+import kalodyne.core.route.RouteGraph.Route;
+import kalodyne.core.units.Print;
+
+/** One search for a wish: first with what is owned, then, where that does not do, with a little that is not. */
+final class WaySearch {
+    /** Ways through devices that are looked at, the likeliest first; each with several sockets and leads. */
+    private static final int MOST_LOOKED_AT = 40;
+
+    /** After so many of them the best until then are told. */
+    private static final int FIRST_LOOKED_AT = 2;
+
+    /** Ways of which most are seen to be no use before they are looked at. */
+    private static final int MOST_ROUTES = 200;
+
+    /** Where several sources go together, the first one decides the way; others follow. */
+    private static final int MOST_OF_FIRST = 20;
+
+    private static final int MOST_WITH_MORE = 30;
+    private static final int MOST_FOR_OTHERS = 30;
+
+    /** Ways in for another source among which the best is taken. */
+    private static final int ENOUGH_FOR_OTHERS = 6;
+
+    private static final int MOST_TOLD = 5;
+    private static final int MOST_KINDS = 12;
+    private static final int MOST_EARLY = 3;
+
+    private static final Set<DeviceKind> TO_GET =
+            EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
+
+    private final Wish wish;
+    private final BooleanSupplier isCancelled;
+    private final Consumer<List<Way>> early;
+    private final Stock stock;
+    private final Hops hops;
+    private final Nearness nearness;
+    private final Set<String> used;
+    private final Present present;
+    private final Wiring taken;
+    private final Settings settings;
+    private final Map<List<Object>, Candidate> first = new LinkedHashMap<>();
+
+    /** What each way was made from: each is itself only. */
+    private final IdentityHashMap<Way, WayMaker.Proposal> proposals = new IdentityHashMap<>();
+
+    private final Map<Patch, JointRules.Checked> exactly = new HashMap<>();
+    private boolean mayGet;
+    private boolean isToldEarly;
+    private final Map<Plan.Dropped, Double> dropped = new LinkedHashMap<>();
+
+    /** A way of the first source alone. */
+    private record Candidate(Chain chain, Way way) {}
+
+    /**
+     * A search.
+     *
+     * @param early is given the first ways that are found, before all are looked at
+     */
+    WaySearch(
+            Wish wish,
+            BooleanSupplier isCancelled,
+            Consumer<List<Way>> early,
+            List<Device> owned,
+            List<Lead> leads,
+            Catalogue catalogue,
+            Wiring taken,
+            Settings settings) {
+        this.taken = taken;
+        this.settings = settings;
+        this.wish = wish;
+        this.isCancelled = isCancelled;
+        this.early = early;
+        Replugging replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
+        Wiring others = taken.unplugged(replugging.at(wish.sources()));
+        Wiring stays = wish.extras().isBeside() ? others : Wiring.NONE;
+        used = Planner.used(stays);
+        List<Device> all = new ArrayList<>(some(owned, Planner.used(others)));
+        catalogue.devices().stream()
+                .map(Profile::gear)
+                .filter(device -> TO_GET.contains(device.kind()))
+                .map(device -> device.withId(Missing.mark(device.id())))
+                .forEach(all::add);
+        stock = new Stock(all, others);
+        List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
+        hops = new Hops(
+                stock,
+                Drawer.of(leads, used, Planner.used(others), shop),
+                leads,
+                wish.first() == Priority.ORDINARY_LEADS || wish.then() == Priority.ORDINARY_LEADS);
+        nearness = new Nearness(stock, hops.joinings());
+        List<Hop> there = Plugged.hops(stock, hops.leads(), others).stream()
+                .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
+                .toList();
+        present = new Present(stays, there, replugging);
+    }
+
+    /**
+     * Both ends, and what may stand between: of devices that are alike as many as there are sources, and those that are plugged.
+     *
+     * @param touched marks of what is plugged
+     */
+    private List<Device> some(List<Device> owned, Set<String> touched) {
+        Set<String> ends = new HashSet<>(wish.sources());
+        ends.add(wish.target());
+        wish.heard().headphones().ifPresent(ends::add);
+        ends.addAll(wish.heard().speakers());
+        Map<List<Object>, Integer> alike = new HashMap<>();
+        return Stream.concat(
+                        owned.stream().filter(device -> ends.contains(device.id())),
+                        owned.stream()
+                                .filter(device -> !ends.contains(device.id()))
+                                .filter(device -> touched.contains(device.id())
+                                        || alike.merge(Stock.plain(device), 1, Integer::sum)
+                                                <= wish.sources().size()))
+                .toList();
+    }
+
+    Plan plan() {
+        Set<String> ours = stock.ids().stream().filter(id -> !Missing.is(id)).collect(Collectors.toSet());
+        List<Way> told = lookThrough(ours, wish.sources().size() == 1 ? MOST_LOOKED_AT : MOST_OF_FIRST);
+        boolean mayLookOn = wish.extras().budget() != Budget.NOTHING && !isCancelled.getAsBoolean();
+        if (mayLookOn && !isEnough(told)) {
+            mayGet = true;
+            told = lookThrough(stock.ids(), MOST_WITH_MORE);
+        }
+        List<Way> exact = exact(told);
+        return new Plan(exact, dropped(), hops.looked(), impossible(exact));
+    }
+
+    /** What somebody would think of first comes first. */
+    private List<Plan.Dropped> dropped() {
+        return dropped.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /** On a fine grid, and beside all that stays plugged; what several ways have in common is computed once. */
+    private List<Way> exact(List<Way> ways) {
+        IdentityHashMap<Way, Patch> whole = new IdentityHashMap<>();
+        ways.forEach(way -> whole.put(way, whole(way)));
+        List<Patch> parts = ways.stream()
+                .flatMap(way -> Stream.concat(way.patch().parted().stream(), whole.get(way).parted().stream()))
+                .distinct()
+                .filter(part -> !exactly.containsKey(part))
+                .toList();
+        parts.parallelStream()
+                .map(JointRules::checkOne)
+                .toList()
+                .forEach(checked -> exactly.put(checked.patch(), checked));
+        return ways.stream()
+                .map(way -> maker().way(
+                                proposals.get(way),
+                                exactly(way.patch()),
+                                Expectation.of(exactly(whole.get(way)), whole.get(way), wish.target(), settings)))
+                .toList();
+    }
+
+    private List<JointRules.Checked> exactly(Patch patch) {
+        return patch.parted().stream().map(exactly::get).toList();
+    }
+
+    /** All that is plugged once a way is used. */
+    private Patch whole(Way way) {
+        List<Plugging> all = Stream.concat(
+                        taken.unplugged(way.unplugged()).plugged().stream(), way.patch().pluggings().stream())
+                .distinct()
+                .filter(plugging -> plugging.spots().stream()
+                        .allMatch(spot -> stock.has(spot.item()) || hops.leads().containsKey(spot.item())))
+                .toList();
+        Patch patch = hops.patch(all);
+        return patch.withSwitched(taken.switches().stream()
+                .filter(each -> patch.devices().containsKey(each.control().item()))
+                .toList());
+    }
+
+    /** Whether nothing is left to wish for. */
+    private boolean isEnough(List<Way> ways) {
+        return !ways.isEmpty()
+                && ways.get(0).worst().isEmpty()
+                && ways.get(0).missing().isEmpty()
+                && ways.get(0).monitoring().isAsWished()
+                && ways.get(0).sideTasks().stream().allMatch(SideTask::isDone)
+                && (wish.stereo() != Stereo.KEEP || isKept(ways.get(0)));
+    }
+
+    private static boolean isKept(Way way) {
+        return way.reasons().stream().anyMatch(reason -> reason.words().equals(Scoring.KEPT));
+    }
+
+    // --- one pass ----------------------------------------------------------------------------------------------
+
+    private List<Way> lookThrough(Set<String> some, int most) {
+        List<Routes> routes = wish.sources().stream()
+                .map(source -> new Routes(
+                        new RouteGraph(stock, some, nearness, present.there(), source, wish.target())
+                                .ways(source, wish.target()),
+                        stock,
+                        wish.sources().size()))
+                .toList();
+        int looked = 0;
+        for (int i = 0; i < MOST_ROUTES && looked < most && !isCancelled.getAsBoolean(); i++) {
+            Optional<Route> route = routes.get(0).get(i);
+            if (route.isEmpty()) {
+                break;
+            }
+            if (!isVain(route.get())) {
+                look(route.get().nodes());
+                looked++;
+            }
+            if (looked == FIRST_LOOKED_AT && !first.isEmpty() && !isToldEarly) {
+                isToldEarly = true;
+                early.accept(exact(found(routes, routes.size() == 1 ? MOST_EARLY : 1)));
+            }
+        }
+        return found(routes, MOST_KINDS);
+    }
+
+    /** The best of what was found until now. */
+    private List<Way> found(List<Routes> routes, int most) {
+        List<Way> straight =
+                Dominance.without(first.values().stream().map(Candidate::way).toList(), stock);
+        List<Candidate> candidates = best(
+                first.values().stream()
+                        .filter(candidate -> straight.contains(candidate.way()))
+                        .toList(),
+                most);
+        return told(
+                routes.size() == 1 ? candidates.stream().map(Candidate::way).toList() : together(candidates, routes));
+    }
+
+    private boolean isVain(Route route) {
+        int most = wish.sources().size() == 1 ? MOST_TOLD : MOST_KINDS;
+        return new Prospect(stock, wish, most)
+                .isVain(
+                        route.devices(),
+                        route.breaks(),
+                        first.values().stream().map(Candidate::way).toList());
+    }
+
+    private List<Way> told(List<Way> found) {
+        return Dominance.without(found, stock).stream()
+                .sorted(Comparator.comparingDouble(Way::score).thenComparing(Way::title))
+                .limit(MOST_TOLD)
+                .toList();
+    }
+
+    private static List<Candidate> best(Collection<Candidate> all, int most) {
+        return all.stream()
+                .sorted(Comparator.comparingDouble(
+                                (Candidate each) -> each.way().score())
+                        .thenComparing(each -> each.way().title()))
+                .limit(most)
+                .toList();
+    }
+
+    private void look(List<Node> way) {
+        for (Chain chain : new Chains(stock, hops, present.there()).of(way, present.taken(), used, channels())) {
+            made(List.of(chain))
+                    .ifPresent(each -> first.merge(
+                            kind(each),
+                            new Candidate(chain, each),
+                            (a, b) -> a.way().score() <= b.way().score() ? a : b));
+        }
+    }
+
+    private int channels() {
+        return wish.stereo() == Stereo.MONO_ENOUGH ? 1 : 2;
+    }
+
+    private Optional<Way> made(List<Chain> chains) {
+        WayMaker maker = maker();
+        WayMaker.Made made = maker.of(chains);
+        double cost = chains.stream().mapToDouble(Chain::leadCost).sum();
+        made.dropped().ifPresent(each -> dropped.merge(each, cost, Math::min));
+        return made.proposal().map(proposal -> {
+            Way way = maker.roughly(proposal);
+            proposals.put(way, proposal);
+            return way;
+        });
+    }
+
+    private WayMaker maker() {
+        return new WayMaker(stock, hops, wish, present, settings, mayGet);
+    }
+
+    // --- several sources ---------------------------------------------------------------------------------------
+
+    private List<Way> together(List<Candidate> candidates, List<Routes> routes) {
+        List<Way> ways = new ArrayList<>();
+        for (Candidate candidate : candidates) {
+            with(List.of(candidate.chain()), routes, 1).flatMap(this::made).ifPresent(ways::add);
+        }
+        return ways;
+    }
+
+    /** The chains of the other sources beside the first one; empty where one finds no way in. */
+    private Optional<List<Chain>> with(List<Chain> chains, List<Routes> routes, int index) {
+        if (index == routes.size()) {
+            return Optional.of(chains);
+        }
+        Wiring all = present.taken().plugging(Chain.pluggings(chains));
+        Set<String> marks = chains.get(chains.size() - 1).used();
+        List<Hop> shared =
+                Stream.concat(Chain.hops(chains), present.there().stream()).toList();
+        Chains others = new Chains(stock, hops, shared);
+        String before = entry(chains.get(0));
+        List<Chain> found = new ArrayList<>();
+        for (int i = 0; i < MOST_FOR_OTHERS && found.size() < ENOUGH_FOR_OTHERS && !isCancelled.getAsBoolean(); i++) {
+            Optional<Route> way = routes.get(index).get(i);
+            if (way.isPresent() && entry(way.get().nodes()).equals(before)) {
+                found.addAll(others.of(way.get().nodes(), all, marks, channels()));
+            }
+        }
+        return found.stream().min(Comparator.comparingDouble(Chain::roughCost)).flatMap(chain -> {
+            List<Chain> more = new ArrayList<>(chains);
+            more.add(chain);
+            return with(more, routes, index + 1);
+        });
+    }
+
+    /** The device by which a chain comes to the recorder. */
+    private String entry(Chain chain) {
+        Port last = chain.hops().get(chain.hops().size() - 1).from();
+        return last.shape().isDigital() ? last.device() : wish.target();
+    }
+
+    private String entry(List<Node> way) {
+        Node last = way.get(way.size() - 3);
+        return last.side() == RouteGraph.Side.DATA_OUT ? last.device() : wish.target();
+    }
+
+    /** What tells ways apart in kind: the devices between, and how many channels arrive. */
+    private List<Object> kind(Way way) {
+        return way.strands().stream()
+                .<Object>map(strand ->
+                        List.of(strand.stations().stream().map(stock::kind).toList(), strand.channels()))
+                .toList();
+    }
+
+    private Optional<String> impossible(List<Way> best) {
+        String target = stock.name(wish.target());
+        if (best.isEmpty()) {
+            String reason = dropped().stream()
+                    .findFirst()
+                    .map(each -> " The nearest, " + each.words() + ": " + each.reason())
+                    .orElse("");
+            String alone = best(first.values(), 1).stream()
+                    .filter(each -> wish.sources().size() > 1)
+                    .findFirst()
+                    .map(each -> " " + stock.name(wish.sources().get(0)) + " alone works: "
+                            + Print.withinSentence(each.way().title()) + ". Record one after the other.")
+                    .orElse("");
+            return Optional.of("Nothing joins "
+                    + wish.sources().stream().map(stock::name).collect(Collectors.joining(" and "))
+                    + " to " + target + " in a way that works." + alone + reason);
+        }
+        boolean isLost = wish.stereo() == Stereo.KEEP && best.stream().noneMatch(WaySearch::isKept);
+        return isLost
+                ? Optional.of(
+                        "No way keeps left and right apart on " + target + ". The nearest is the first below, in mono.")
+                : Optional.empty();
+    }
+
+    /** Ways through devices, found when they are asked for; of those through devices that are alike one. */
+    private static final class Routes {
+        private final Iterator<Route> ways;
+        private final Stock stock;
+        private final List<Route> found = new ArrayList<>();
+        private final Map<List<Object>, Integer> kinds = new HashMap<>();
+        private final int most;
+
+        /**
+         * Ways.
+         *
+         * @param most so many through devices that are alike: each source may need its own
+         */
+        Routes(Iterator<Route> ways, Stock stock, int most) {
+            this.most = most;
+            this.ways = ways;
+            this.stock = stock;
+        }
+
+        Optional<Route> get(int index) {
+            while (found.size() <= index && ways.hasNext()) {
+                Route way = ways.next();
+                if (kinds.merge(kind(way.nodes()), 1, Integer::sum) <= most) {
+                    found.add(way);
+                }
+            }
+            return index < found.size() ? Optional.of(found.get(index)) : Optional.empty();
+        }
+
+        private List<Object> kind(List<Node> way) {
+            return way.stream()
+                    .<Object>map(node -> List.of(stock.kind(node.device()), node.side()))
+                    .toList();
+        }
+    }
+}
