@@ -52,7 +52,7 @@ final class JointJson {
         ArrayNode left = node.putArray("leaves");
         cure.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
-                .map(Finding::code)
+                .map(Finding::mark)
                 .distinct()
                 .forEach(left::add);
         return node;
@@ -94,7 +94,7 @@ final class JointJson {
 
     static ObjectNode finding(Finding finding) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("code", finding.code());
+        node.put("code", finding.mark());
         node.put("severity", finding.severity().word());
         if (finding.place() instanceof Place.Plugged place) {
             node.put("place", place.item() + "." + place.part());

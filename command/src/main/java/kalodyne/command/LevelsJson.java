@@ -121,7 +121,7 @@ final class LevelsJson {
 
     private static ObjectNode finding(LevelPlan plan, Finding finding) {
         ObjectNode node = NODES.objectNode();
-        node.put("code", finding.code());
+        node.put("code", finding.mark());
         node.put("severity", finding.severity().word());
         if (finding.place() instanceof Place.Station station) {
             node.put("station", name(plan, station.station()));

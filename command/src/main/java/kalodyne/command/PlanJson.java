@@ -94,7 +94,7 @@ final class PlanJson {
     private static void findings(ObjectNode node, List<Finding> all) {
         ArrayNode findings = node.putArray("findings");
         all.forEach(finding -> findings.addObject()
-                .put("code", finding.code())
+                .put("code", finding.mark())
                 .put("severity", finding.severity().word())
                 .put("title", finding.title())
                 .put("text", finding.text()));

@@ -158,7 +158,7 @@ final class TakeJson {
 
     private static ObjectNode finding(Finding finding) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("code", finding.code());
+        node.put("code", finding.mark());
         node.put("severity", finding.severity().word());
         if (finding.place() instanceof Place.Stretch stretch) {
             stretch.channel().ifPresentOrElse(channel -> node.put("channel", channel), () -> node.putNull("channel"));

@@ -7,7 +7,7 @@ import java.util.Optional;
 /**
  * Something that the program noticed.
  *
- * @param code stable name of the rule, for other programs: "level.hot"
+ * @param code what was noticed
  * @param severity how bad it is
  * @param place where
  * @param figure the number it rests on
@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param confidence from 0 to 1, how sure it is that this is so; 1 for what was computed or counted
  */
 public record Finding(
-        String code,
+        FindingCode code,
         Severity severity,
         Place place,
         Figure figure,
@@ -28,7 +28,7 @@ public record Finding(
 
     /** Something that is certain. */
     public Finding(
-            String code,
+            FindingCode code,
             Severity severity,
             Place place,
             Figure figure,
@@ -36,6 +36,11 @@ public record Finding(
             String text,
             Optional<Remedy> remedy) {
         this(code, severity, place, figure, title, text, remedy, 1);
+    }
+
+    /** The name of what was noticed, for other programs: "level.hot". */
+    public String mark() {
+        return code.mark();
     }
 
     /** The same with something else to do about it. */

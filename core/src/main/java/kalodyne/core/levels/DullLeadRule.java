@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.run.Run;
@@ -27,7 +28,7 @@ final class DullLeadRule implements LevelRule {
         }
         double fitting = run.lead().length().metres() * corner / AUDIBLE_HZ;
         return LevelRules.found(
-                "lead.dull",
+                FindingCode.LEAD_DULL,
                 corner < CLEARLY_DULL_HZ ? Severity.WRONG : Severity.WEAK,
                 LevelRules.DESCRIBED_LEAD,
                 new Figure(corner, "Hz"),

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
@@ -70,7 +71,7 @@ final class EarRules extends RunFindings {
                 ? Severity.HARM
                 : average >= Exposure.AT_WORK_DB ? Severity.WRONG : Severity.WEAK;
         add(
-                "ears.exposure",
+                FindingCode.EARS_EXPOSURE,
                 severity,
                 end(),
                 sound(average),
@@ -88,7 +89,7 @@ final class EarRules extends RunFindings {
         double most = plan.turned(up).endAverage();
         if (most >= UNBEARABLE_DB && plan.endAverage() < UNBEARABLE_DB) {
             add(
-                    "ears.full",
+                    FindingCode.EARS_FULL,
                     Severity.NOTE,
                     end(),
                     sound(most),
@@ -118,7 +119,7 @@ final class EarRules extends RunFindings {
         Damping damping = Damping.of(driver.get(), ohms.get());
         if (!damping.isEnough()) {
             add(
-                    "headphones.damping",
+                    FindingCode.HEADPHONES_DAMPING,
                     damping.factor() < 2 ? Severity.WEAK : Severity.NOTE,
                     end(),
                     new Figure(damping.factor(), "times"),
@@ -167,7 +168,7 @@ final class EarRules extends RunFindings {
         double hertz = crossover.hertz();
         if (lowest > hertz) {
             add(
-                    "sub.gap",
+                    FindingCode.SUB_GAP,
                     Severity.WEAK,
                     station,
                     new Figure(lowest, "Hz"),
@@ -177,7 +178,7 @@ final class EarRules extends RunFindings {
                     "Set its crossover to " + Print.decimal(Math.min(Crossover.HIGHEST_HERTZ, lowest), 0) + " Hz");
         } else if (hertz > Crossover.HIGHEST_HERTZ) {
             add(
-                    "sub.high",
+                    FindingCode.SUB_HIGH,
                     Severity.WEAK,
                     station,
                     new Figure(hertz, "Hz"),
@@ -186,7 +187,7 @@ final class EarRules extends RunFindings {
                     "Set its crossover to 80 Hz, 120 Hz at the most");
         } else {
             add(
-                    "sub.crossover",
+                    FindingCode.SUB_CROSSOVER,
                     Severity.NOTE,
                     station,
                     new Figure(hertz, "Hz"),
@@ -232,7 +233,7 @@ final class EarRules extends RunFindings {
         }
         int station = plan.isRecorded() ? 0 : end();
         add(
-                "gain.feedback",
+                FindingCode.GAIN_FEEDBACK,
                 howling.howls() ? Severity.HARM : howling.rings() ? Severity.WRONG : Severity.WEAK,
                 station,
                 LevelRules.decibels(howling.gain().db()),

@@ -2,6 +2,7 @@ package kalodyne.core.levels;
 
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -18,7 +19,7 @@ final class HotRule implements LevelRule {
             return Optional.empty();
         }
         return LevelRules.found(
-                "level.hot",
+                FindingCode.LEVEL_HOT,
                 room < LITTLE_ROOM_DB ? Severity.WRONG : Severity.WEAK,
                 plan.last().stage().station(),
                 LevelRules.decibels(over),

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Level;
@@ -31,7 +32,7 @@ final class ImpossibleNoiseRule implements LevelRule {
 
     private static Optional<Finding> found(StageLevel stage, Level rated, Level possible) {
         return LevelRules.found(
-                "noise.impossible",
+                FindingCode.NOISE_IMPOSSIBLE,
                 Severity.NOTE,
                 stage.stage().station(),
                 new Figure(rated.dbu(), "dBu"),

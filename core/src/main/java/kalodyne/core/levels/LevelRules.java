@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -56,7 +57,7 @@ public final class LevelRules {
     }
 
     static Optional<Finding> found(
-            String code,
+            FindingCode code,
             Severity severity,
             int station,
             Figure figure,

@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.run.InputKind;
@@ -21,7 +22,7 @@ final class LineIntoMicRule implements LevelRule {
             return Optional.empty();
         }
         return LevelRules.found(
-                "caution.line-into-mic",
+                FindingCode.CAUTION_LINE_INTO_MIC,
                 Severity.HARM,
                 LevelRules.DESCRIBED_INPUT,
                 new Figure(peak.dbu(), "dBu"),

@@ -2,6 +2,7 @@ package kalodyne.core.levels;
 
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.run.Run;
@@ -27,7 +28,7 @@ final class LoadingRule implements LevelRule {
         }
         Impedance source = run.source().impedance();
         return LevelRules.found(
-                "joint.loading",
+                FindingCode.JOINT_LOADING,
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
                 LevelRules.DESCRIBED_LEAD,
                 LevelRules.decibels(loss),

@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.gain.Hindrance;
@@ -16,7 +17,7 @@ final class NoFitRule implements LevelRule {
         return advice.obstacle().flatMap(obstacle -> {
             int station = station(plan, obstacle);
             return LevelRules.found(
-                    "level.no-fit",
+                    FindingCode.LEVEL_NO_FIT,
                     plan.isRecorded() ? Severity.WRONG : Severity.WEAK,
                     station,
                     LevelRules.decibels(obstacle.by().db()),

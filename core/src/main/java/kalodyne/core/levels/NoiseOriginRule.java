@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 
 /** Tells which stage makes most of the noise, so that nobody buys the wrong cure. */
@@ -19,7 +20,7 @@ final class NoiseOriginRule implements LevelRule {
         double others = plan.noiseOfOthers();
         if (others > noisiest.noiseShare()) {
             return LevelRules.found(
-                    "noise.origin",
+                    FindingCode.NOISE_ORIGIN,
                     Severity.NOTE,
                     plan.last().stage().station(),
                     new Figure(Math.round(100 * others), "%"),
@@ -30,7 +31,7 @@ final class NoiseOriginRule implements LevelRule {
         }
         long percent = Math.round(100 * noisiest.noiseShare());
         return LevelRules.found(
-                "noise.origin",
+                FindingCode.NOISE_ORIGIN,
                 Severity.NOTE,
                 noisiest.stage().station(),
                 new Figure(percent, "%"),

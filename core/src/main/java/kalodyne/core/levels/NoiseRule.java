@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
@@ -19,7 +20,7 @@ final class NoiseRule implements LevelRule {
             return Optional.empty();
         }
         return LevelRules.found(
-                "noise.high",
+                FindingCode.NOISE_HIGH,
                 Severity.WEAK,
                 plan.last().stage().station(),
                 new Figure(floor.dbfs(), "dBFS"),

@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 
 /** The caution that stands with every run and that nothing hides. */
@@ -10,7 +11,7 @@ final class PluggingCaution implements LevelRule {
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
         return LevelRules.found(
-                "caution.plugging",
+                FindingCode.CAUTION_PLUGGING,
                 Severity.NOTE,
                 LevelRules.DESCRIBED_LEAD,
                 new Figure(plan.knobs().size(), "knobs"),

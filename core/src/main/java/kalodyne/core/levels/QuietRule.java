@@ -2,6 +2,7 @@ package kalodyne.core.levels;
 
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -17,7 +18,7 @@ final class QuietRule implements LevelRule {
             return Optional.empty();
         }
         return LevelRules.found(
-                "level.low",
+                FindingCode.LEVEL_LOW,
                 under > FAR_BELOW_DB ? Severity.WRONG : Severity.WEAK,
                 plan.last().stage().station(),
                 LevelRules.decibels(-under),

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
@@ -52,7 +53,7 @@ final class RigRules extends RunFindings {
         boolean howls = db >= 0;
         boolean rings = db > RINGS_DB;
         add(
-                "gain.loop",
+                FindingCode.GAIN_LOOP,
                 howls ? Severity.HARM : rings ? Severity.WRONG : Severity.WEAK,
                 station,
                 LevelRules.decibels(Math.max(-200, db)),
@@ -75,7 +76,7 @@ final class RigRules extends RunFindings {
             straight.retainAll(upside);
             if (!straight.isEmpty() && !plan.station(stage).isJoint()) {
                 add(
-                        "level.cancels",
+                        FindingCode.LEVEL_CANCELS,
                         Severity.WRONG,
                         stage.stage().station(),
                         LevelRules.decibels(plan.endPeak()),
@@ -96,7 +97,7 @@ final class RigRules extends RunFindings {
                 && device.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
         if (isAutomatic) {
             add(
-                    "level.automatic",
+                    FindingCode.LEVEL_AUTOMATIC,
                     Severity.NOTE,
                     plan.last().stage().station(),
                     LevelRules.decibels(plan.endPeak()),
@@ -118,7 +119,7 @@ final class RigRules extends RunFindings {
                     levels.worstPeak(point).above(stage.stage().ceiling().get()).db();
             if (over > 0) {
                 add(
-                        "level.together",
+                        FindingCode.LEVEL_TOGETHER,
                         Severity.NOTE,
                         stage.stage().station(),
                         LevelRules.decibels(over),
@@ -138,7 +139,7 @@ final class RigRules extends RunFindings {
                 .toList();
         if (!names.isEmpty()) {
             add(
-                    "knob.untold",
+                    FindingCode.KNOB_UNTOLD,
                     Severity.NOTE,
                     0,
                     new Figure(names.size(), "knobs"),
@@ -154,7 +155,7 @@ final class RigRules extends RunFindings {
         for (Doubt doubt : rig.doubts()) {
             station(doubt.at().item())
                     .ifPresent(station -> add(
-                            doubt.isContradiction() ? "value.contradiction" : "value.unknown",
+                            doubt.isContradiction() ? FindingCode.VALUE_CONTRADICTION : FindingCode.VALUE_UNKNOWN,
                             doubt.isContradiction() ? Severity.WEAK : Severity.NOTE,
                             station,
                             LevelRules.decibels(plan.levels()

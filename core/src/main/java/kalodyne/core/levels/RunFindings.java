@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -29,7 +30,7 @@ abstract class RunFindings {
 
     /** Adds one; an empty text for no remedy. */
     final void add(
-            String code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
+            FindingCode code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
         findings.add(new Finding(
                 code,
                 severity,

@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -31,7 +32,7 @@ public record RunLevels(LevelPlan plan, Advice advice, List<Finding> findings, L
                         ? ", or " + Print.withinSentence(changes.get(1).words())
                         : "");
         List<Finding> helped = findings.stream()
-                .map(finding -> finding.code().equals("level.no-fit")
+                .map(finding -> finding.code() == FindingCode.LEVEL_NO_FIT
                         ? finding.with(Optional.of(Remedy.byHand(words)))
                         : finding)
                 .toList();

@@ -2,6 +2,7 @@ package kalodyne.core.levels;
 
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -21,7 +22,7 @@ final class StageClipsRule implements LevelRule {
                         ? "What is cut off cannot be repaired afterwards."
                         : "Turning down behind it makes the distortion quieter, not less.");
         return LevelRules.found(
-                "level.clips",
+                FindingCode.LEVEL_CLIPS,
                 Severity.WRONG,
                 clipping.stage().station(),
                 LevelRules.decibels(over),

@@ -4,17 +4,23 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.rules.JointRules;
 
 /** Which faults of a joint keep a way from being proposed, and which one can live with or turn down. */
 final class Faults {
     /** What a knob cures, or what costs sound only. */
-    private static final Set<String> BEARABLE = Set.of(
-            "level.overload", "hum.ground-loop", "hum.leakage", "response.dull", "response.thin", "joint.loading");
+    private static final Set<FindingCode> BEARABLE = Set.of(
+            FindingCode.LEVEL_OVERLOAD,
+            FindingCode.HUM_GROUND_LOOP,
+            FindingCode.HUM_LEAKAGE,
+            FindingCode.RESPONSE_DULL,
+            FindingCode.RESPONSE_THIN,
+            FindingCode.JOINT_LOADING);
 
     /** With the volume well down it harms nothing; the caution stays with the way. */
-    private static final String TOO_LOUD = "caution.line-into-mic";
+    private static final FindingCode TOO_LOUD = FindingCode.CAUTION_LINE_INTO_MIC;
 
     /** How bad something is for a plan, the worst first. */
     enum Grade {
@@ -29,7 +35,7 @@ final class Faults {
 
     static Grade of(Finding finding) {
         boolean isBad = finding.severity() == Severity.HARM || finding.severity() == Severity.WRONG;
-        if (finding.code().equals(TOO_LOUD)) {
+        if (finding.code() == TOO_LOUD) {
             return Grade.CAUTION;
         } else if (isBad) {
             return BEARABLE.contains(finding.code()) ? Grade.WRONG : Grade.FATAL;

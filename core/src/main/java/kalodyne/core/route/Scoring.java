@@ -38,13 +38,16 @@ final class Scoring {
     /** Who wants left and right apart would rather get something than lose them. */
     private static final double SIDES = 300;
 
+    /** Who does not mind would still rather have both sides. */
+    private static final double MONO = 5;
+
     private static final double WEAK = 8;
 
     /** What was wished beside the recording is worth something to get for it. */
     private static final double NOT_AS_WISHED = 70;
 
     /** With less between peak and noise one hears it in quiet music; common practice. */
-    private static final double QUIET_DB = 75;
+    private static final double QUIET_DB = 72;
 
     /** Peaks below this are too low to be raised without hearing what is under them; common practice. */
     private static final double LOW_DBFS = -24;
@@ -182,7 +185,10 @@ final class Scoring {
         switch (wish.stereo()) {
             case KEEP -> add(Reason.Of.SIDES, isLost ? SIDES : 0, isLost ? "left and right do not stay apart" : KEPT);
             case NO_MATTER ->
-                add(Reason.Of.SIDES, isLost ? 3 : 0, isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
+                add(
+                        Reason.Of.SIDES,
+                        isLost ? MONO : 0,
+                        isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
             case MONO_ENOUGH ->
                 add(
                         Reason.Of.SIDES,

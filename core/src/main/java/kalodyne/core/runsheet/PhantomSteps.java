@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -145,7 +146,7 @@ final class PhantomSteps implements SheetPart {
                                 ? "Run " + needing + " on its battery"
                                 : "Record them one after the other, or use another preamp for one of them");
         draft.add(new Finding(
-                "sheet.phantom-conflict",
+                FindingCode.SHEET_PHANTOM_CONFLICT,
                 Severity.HARM,
                 new Place.Plugged(each.device(), each.sockets().get(0).part()),
                 new Figure(Phantom.VOLTS, "V"),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.DeviceControl;
@@ -41,7 +42,8 @@ record PhantomSwitch(
         List<Link> links,
         List<String> needing,
         List<Finding> harmed) {
-    private static final Set<String> CODES = Set.of("phantom.through-coil", "phantom.into-output");
+    private static final Set<FindingCode> CODES =
+            Set.of(FindingCode.PHANTOM_THROUGH_COIL, FindingCode.PHANTOM_INTO_OUTPUT);
 
     PhantomSwitch {
         sockets = List.copyOf(sockets);
@@ -126,7 +128,7 @@ record PhantomSwitch(
 
     /** A ribbon on a balanced lead is not harmed, until a plug is pulled halfway: it does not get phantom power either. */
     private static boolean isCautioned(Finding finding) {
-        return finding.code().equals("caution.phantom");
+        return finding.code() == FindingCode.CAUTION_PHANTOM;
     }
 
     /** In one part several switches may be: what another one does is not said of this one. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -76,7 +77,7 @@ final class Preparing implements SheetPart {
                 .about(id));
         lasting.filter(span -> span.compareTo(needed) < 0)
                 .ifPresent(span -> draft.add(new Finding(
-                        "sheet.battery-short",
+                        FindingCode.SHEET_BATTERY_SHORT,
                         Severity.WRONG,
                         new Place.Shelf(id),
                         new Figure(span.toMinutes(), "min"),
@@ -107,7 +108,7 @@ final class Preparing implements SheetPart {
         Optional.ofNullable(rig.sessionPlan().freeBytes().get(id))
                 .filter(free -> free < needed)
                 .ifPresent(free -> draft.add(new Finding(
-                        "sheet.space-short",
+                        FindingCode.SHEET_SPACE_SHORT,
                         Severity.WRONG,
                         new Place.Shelf(id),
                         new Figure(free / 1e9, "GB"),

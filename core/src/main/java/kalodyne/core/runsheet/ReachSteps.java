@@ -3,6 +3,7 @@ package kalodyne.core.runsheet;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -19,7 +20,7 @@ final class ReachSteps implements SheetPart {
 
     private static Finding finding(LeadReach reach) {
         return new Finding(
-                "sheet.lead-short",
+                FindingCode.SHEET_LEAD_SHORT,
                 Severity.WRONG,
                 new Place.Shelf(reach.marks().get(0)),
                 new Figure(reach.needed().metres(), "m"),

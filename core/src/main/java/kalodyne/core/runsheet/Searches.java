@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
@@ -62,7 +63,7 @@ public final class Searches {
         List<String> computed = words(rig.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
                 .filter(finding ->
-                        finding.code().startsWith("stereo.") || finding.code().startsWith("balanced.half"))
+                        finding.code().topic().equals("stereo") || finding.code() == FindingCode.BALANCED_HALF)
                 .toList());
         if (!computed.isEmpty()) {
             probes.add(new Probe("Does the plan say that both sides arrive?", "it does not: see below", computed));
@@ -114,7 +115,7 @@ public final class Searches {
     private List<Probe> hum() {
         List<String> computed = words(rig.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.code().startsWith("hum."))
+                .filter(finding -> finding.code().topic().equals("hum"))
                 .toList());
         List<Probe> probes = new ArrayList<>();
         probes.add(new Probe(

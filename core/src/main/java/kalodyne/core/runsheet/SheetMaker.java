@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -42,7 +43,7 @@ public final class SheetMaker {
 
     private static Finding contradiction(List<Step> circle) {
         return new Finding(
-                "sheet.contradiction",
+                FindingCode.SHEET_CONTRADICTION,
                 Severity.HARM,
                 new Place.Shelf(circle.get(0).gear().stream().findFirst().orElse("")),
                 new Figure(circle.size(), "steps"),

@@ -7,10 +7,12 @@ import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.DeviceKind;
@@ -20,18 +22,21 @@ import kalodyne.core.units.Print;
 
 /** The test take with what to listen for, the takes with their file names, and what is done with them. */
 final class TakeSteps implements SheetPart {
-    /** What a finding before the take makes one listen for in it, by the beginning of its code. */
-    private static final Map<String, String> LISTEN = Map.of(
-            "hum.", "hum in the pauses",
-            "noise.", "hiss in the pauses",
-            "level.cancels", "parts that vanish in mono",
-            "stereo.", "one side only",
-            "balanced.half", "a quiet sound with hum",
-            "response.", "missing treble or bass",
-            "riaa.", "missing or doubled bass",
-            "lead.dull", "missing treble",
-            "gain.feedback", "ringing",
-            "joint.loading", "a thin, quiet sound");
+    /** What a finding before the take makes one listen for in it. */
+    private static final Map<FindingCode, String> LISTEN = Map.of(
+            FindingCode.LEVEL_CANCELS, "parts that vanish in mono",
+            FindingCode.BALANCED_HALF, "a quiet sound with hum",
+            FindingCode.LEAD_DULL, "missing treble",
+            FindingCode.GAIN_FEEDBACK, "ringing",
+            FindingCode.JOINT_LOADING, "a thin, quiet sound");
+
+    /** The same, by what it is about. */
+    private static final Map<String, String> LISTEN_TO_TOPIC = Map.of(
+            "hum", "hum in the pauses",
+            "noise", "hiss in the pauses",
+            "stereo", "one side only",
+            "response", "missing treble or bass",
+            "riaa", "missing or doubled bass");
 
     private static final List<String> ALWAYS = List.of("hum in the pauses", "distortion in the loudest part");
     private static final int MOST_TOLD = 3;
@@ -88,11 +93,11 @@ final class TakeSteps implements SheetPart {
                         rig.recorded().stream().flatMap(trace -> rig.levels().run(trace).findings().stream()))
                 .sorted(Comparator.comparing(Finding::severity))
                 .map(Finding::code)
-                .forEach(code -> LISTEN.entrySet().stream()
-                        .filter(entry -> code.startsWith(entry.getKey()))
-                        .map(Map.Entry::getValue)
-                        .sorted()
-                        .forEach(all::add));
+                .flatMap(code -> Stream.of(
+                                Optional.ofNullable(LISTEN.get(code)),
+                                Optional.ofNullable(LISTEN_TO_TOPIC.get(code.topic())))
+                        .flatMap(Optional::stream))
+                .forEach(all::add);
         List<String> worst = new ArrayList<>(all).subList(0, Math.min(MOST_TOLD, all.size()));
         return Stream.concat(worst.stream(), ALWAYS.stream()).distinct().collect(Collectors.joining(", "));
     }

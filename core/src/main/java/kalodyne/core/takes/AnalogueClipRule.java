@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -21,7 +22,7 @@ final class AnalogueClipRule implements TakeRule {
     private static Finding finding(TakeReport take, int c, Ceiling ceiling) {
         String side = ceiling.isOneSided() ? " on one side" : "";
         return new Finding(
-                "clip.analogue",
+                FindingCode.CLIP_ANALOGUE,
                 Severity.WRONG,
                 new Place.Stretch(
                         OptionalInt.of(c), take.seconds(ceiling.fromFrame()), take.seconds(ceiling.toFrame())),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -47,7 +48,7 @@ final class AutomaticGainRule implements TakeRule {
     private static Finding finding(TakeReport take, int c, List<LevelChange> swells) {
         double rise = TakeRules.median(swells.stream().mapToDouble(LevelChange::db));
         return new Finding(
-                "agc",
+                FindingCode.AGC,
                 Severity.WRONG,
                 new Place.Stretch(
                         OptionalInt.of(c),

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Pauses;
@@ -67,7 +68,7 @@ final class BandLimitRule implements TakeRule {
 
     private static Finding finding(TakeReport take, int c, double hertz) {
         return new Finding(
-                "band.limited",
+                FindingCode.BAND_LIMITED,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(hertz, "Hz"),

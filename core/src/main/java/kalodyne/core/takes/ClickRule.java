@@ -2,6 +2,7 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Event;
 import kalodyne.core.units.Print;
@@ -36,7 +37,7 @@ final class ClickRule implements TakeRule {
         return clicks.finding(
                 take,
                 c,
-                "click",
+                FindingCode.CLICK,
                 Severity.WEAK,
                 (clicks.count() == 1 ? "A click" : "Clicks") + TakeRules.inChannel(take, c),
                 clicks.counted("jump") + " of the wave " + clicks.where(take) + ", up to "

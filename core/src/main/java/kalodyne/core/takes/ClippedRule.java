@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
@@ -24,7 +25,7 @@ final class ClippedRule implements TakeRule {
                 ? "at one place, " + Print.moment(from)
                 : "at " + Print.count(channel.clipPlaceCount()) + " places, first at " + Print.moment(from);
         return TakeRules.finding(
-                "clip.digital",
+                FindingCode.CLIP_DIGITAL,
                 Severity.WRONG,
                 new Place.Stretch(OptionalInt.of(c), from, to),
                 new Figure(channel.clippedSamples(), "samples"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -22,7 +23,7 @@ final class DcRule implements TakeRule {
 
     private static Finding finding(TakeReport take, int c, double percent) {
         return TakeRules.finding(
-                "dc",
+                FindingCode.DC,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(percent, "%"),

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Event;
 import kalodyne.core.sound.measure.LevelChange;
@@ -19,7 +20,7 @@ import kalodyne.core.sound.measure.SoundMeasures;
  * @param fromSeconds where it begins
  * @param toSeconds where it ends, not before
  */
-public record Evidence(String code, Severity severity, int channel, double fromSeconds, double toSeconds) {
+public record Evidence(FindingCode code, Severity severity, int channel, double fromSeconds, double toSeconds) {
     /** More are not told apart by anybody. */
     private static final int MOST_OF_A_KIND = 400;
 
@@ -49,15 +50,15 @@ public record Evidence(String code, Severity severity, int channel, double fromS
                 .toList();
     }
 
-    private static Stream<Stretch> places(String code, ChannelReport channel) {
+    private static Stream<Stretch> places(FindingCode code, ChannelReport channel) {
         SoundMeasures heard = channel.heard();
         return switch (code) {
-            case "clip.digital" -> channel.clipPlaces().stream();
-            case "clip.analogue" -> channel.ceiling().stream().flatMap(Evidence::ends);
-            case "click" -> heard.clicks().stream().map(Evidence::stretch);
-            case "dropout" -> heard.holes().stream().map(Evidence::stretch);
-            case "noise.gate" -> heard.closings().stream().map(Evidence::stretch);
-            case "agc" -> heard.swells().stream().map(Evidence::stretch);
+            case CLIP_DIGITAL -> channel.clipPlaces().stream();
+            case CLIP_ANALOGUE -> channel.ceiling().stream().flatMap(Evidence::ends);
+            case CLICK -> heard.clicks().stream().map(Evidence::stretch);
+            case DROPOUT -> heard.holes().stream().map(Evidence::stretch);
+            case NOISE_GATE -> heard.closings().stream().map(Evidence::stretch);
+            case AGC -> heard.swells().stream().map(Evidence::stretch);
             default -> Stream.empty();
         };
     }

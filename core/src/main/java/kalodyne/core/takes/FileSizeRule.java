@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 
 /** Reports a file that is not as long as it says. */
@@ -12,7 +13,7 @@ final class FileSizeRule implements TakeRule {
     public List<Finding> check(TakeReport take) {
         return take.header().fault().stream()
                 .map(fault -> TakeRules.finding(
-                        fault.samplesMissing() ? "file.cut-short" : "file.size-wrong",
+                        fault.samplesMissing() ? FindingCode.FILE_CUT_SHORT : FindingCode.FILE_SIZE_WRONG,
                         fault.samplesMissing() ? Severity.WRONG : Severity.NOTE,
                         TakeRules.whole(take, OptionalInt.empty()),
                         new Figure(take.header().seconds(), "s"),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -46,7 +47,7 @@ final class GateRule implements TakeRule {
         LevelChange first = closings.get(0);
         double fall = TakeRules.median(closings.stream().mapToDouble(each -> Math.min(60, -each.db())));
         return new Finding(
-                "noise.gate",
+                FindingCode.NOISE_GATE,
                 Severity.WEAK,
                 new Place.Stretch(
                         OptionalInt.of(c),

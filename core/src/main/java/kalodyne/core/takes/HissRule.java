@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Pauses;
@@ -49,7 +50,7 @@ final class HissRule implements TakeRule {
         }
         double level = TakeRules.level(pauses.power()).dbfs();
         return Optional.of(new Finding(
-                "hiss",
+                FindingCode.HISS,
                 under < DISTURBS_UNDER_DB ? Severity.WRONG : Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(level, "dBFS"),

@@ -2,6 +2,7 @@ package kalodyne.core.takes;
 
 import java.util.List;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -25,7 +26,7 @@ final class HolesRule implements TakeRule {
         return holes.finding(
                 take,
                 c,
-                "dropout",
+                FindingCode.DROPOUT,
                 Severity.WRONG,
                 (holes.count() == 1 ? "A hole" : "Holes") + " in the sound" + TakeRules.inChannel(take, c),
                 holes.counted("place") + " " + holes.where(take) + " where sound is missing, the longest for "

@@ -6,6 +6,7 @@ import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Hum;
@@ -44,7 +45,7 @@ final class HumRule implements TakeRule {
                 .map(line -> Print.decimal(line.harmonic() * (double) Math.round(hum.fundamentalHz()), 0))
                 .collect(Collectors.joining(", "));
         return Optional.of(new Finding(
-                rectifier ? "hum.rectifier" : "hum.mains",
+                rectifier ? FindingCode.HUM_RECTIFIER : FindingCode.HUM_MAINS,
                 under < DISTURBS_UNDER_DB ? Severity.WRONG : Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(level, "dBFS"),

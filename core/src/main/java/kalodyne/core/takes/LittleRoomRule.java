@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
@@ -20,7 +21,7 @@ final class LittleRoomRule implements TakeRule {
             return List.of();
         }
         return List.of(TakeRules.finding(
-                "level.hot",
+                FindingCode.LEVEL_HOT,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.empty()),
                 new Figure(peak.dbfs(), "dBFS"),

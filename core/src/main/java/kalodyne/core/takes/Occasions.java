@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -73,7 +74,13 @@ record Occasions(List<Event> events) {
     }
 
     Finding finding(
-            TakeReport take, int channel, String code, Severity severity, String title, String text, String remedy) {
+            TakeReport take,
+            int channel,
+            FindingCode code,
+            Severity severity,
+            String title,
+            String text,
+            String remedy) {
         return new Finding(
                 code,
                 severity,

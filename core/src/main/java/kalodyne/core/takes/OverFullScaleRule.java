@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
@@ -20,7 +21,7 @@ final class OverFullScaleRule implements TakeRule {
 
     private static Finding finding(TakeReport take, int c, DigitalLevel peak) {
         return TakeRules.finding(
-                "level.over",
+                FindingCode.LEVEL_OVER,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(peak.dbfs(), "dBFS"),

@@ -6,6 +6,7 @@ import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Pair;
@@ -48,7 +49,7 @@ final class PairRule implements TakeRule {
             return Optional.of(finding(
                     take,
                     number,
-                    "channel.dual-mono",
+                    FindingCode.CHANNEL_DUAL_MONO,
                     Severity.NOTE,
                     new Figure(pair.heardCorrelation(), "correlation"),
                     "Both sides are the same",
@@ -60,7 +61,7 @@ final class PairRule implements TakeRule {
             return Optional.of(finding(
                     take,
                     number,
-                    "channel.inverted",
+                    FindingCode.CHANNEL_INVERTED,
                     Severity.WRONG,
                     new Figure(pair.heardCorrelation(), "correlation"),
                     "One side is upside down",
@@ -75,7 +76,7 @@ final class PairRule implements TakeRule {
             return Optional.of(finding(
                     take,
                     number,
-                    "mono.cancel",
+                    FindingCode.MONO_CANCEL,
                     Severity.WEAK,
                     new Figure(loss, "dB"),
                     "Fades on one loudspeaker",
@@ -90,7 +91,7 @@ final class PairRule implements TakeRule {
     private static Finding finding(
             TakeReport take,
             int number,
-            String code,
+            FindingCode code,
             Severity severity,
             Figure figure,
             String title,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.DigitalLevel;
 
@@ -19,7 +20,7 @@ final class QuietTakeRule implements TakeRule {
             return List.of();
         }
         return List.of(TakeRules.finding(
-                "level.low",
+                FindingCode.LEVEL_LOW,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.empty()),
                 new Figure(peak.dbfs(), "dBFS"),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.Pauses;
@@ -41,7 +42,7 @@ final class RumbleRule implements TakeRule {
         }
         double level = TakeRules.level(power).dbfs();
         return Optional.of(new Finding(
-                "rumble",
+                FindingCode.RUMBLE,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(level, "dBFS"),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.sound.measure.WaveShapes;
@@ -67,7 +68,7 @@ final class SaturationRule implements TakeRule {
         WaveShapes shapes = take.channels().get(c).heard().shapes();
         double fuller = 100 * (fuller(shapes.up()) + fuller(shapes.down())) / 2;
         return new Finding(
-                "saturation",
+                FindingCode.SATURATION,
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(fuller, "%"),

@@ -5,6 +5,7 @@ import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.DigitalLevel;
 
@@ -21,7 +22,7 @@ final class SilenceRule implements TakeRule {
         DigitalLevel loudest = take.loudest().peakLevel();
         if (take.isSilent()) {
             return List.of(TakeRules.finding(
-                    "level.silent",
+                    FindingCode.LEVEL_SILENT,
                     Severity.WRONG,
                     TakeRules.whole(take, OptionalInt.empty()),
                     new Figure(loudest.dbfs(), "dBFS"),
@@ -55,7 +56,7 @@ final class SilenceRule implements TakeRule {
 
     private static Finding deadChannel(TakeReport take, int c) {
         return TakeRules.finding(
-                "channel.dead",
+                FindingCode.CHANNEL_DEAD,
                 Severity.WRONG,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(take.channels().get(c).peakLevel().dbfs(), "dBFS"),

@@ -11,6 +11,7 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -52,7 +53,7 @@ final class TakeRules {
     static List<Finding> withGrowing(TakeReport take) {
         List<Finding> all = new ArrayList<>(take.findings());
         all.add(finding(
-                "file.growing",
+                FindingCode.FILE_GROWING,
                 Severity.WEAK,
                 whole(take, OptionalInt.empty()),
                 new Figure(take.header().seconds(), "s"),
@@ -104,7 +105,7 @@ final class TakeRules {
     }
 
     static Finding finding(
-            String code, Severity severity, Place place, Figure figure, String title, String text, String remedy) {
+            FindingCode code, Severity severity, Place place, Figure figure, String title, String text, String remedy) {
         return new Finding(code, severity, place, figure, title, text, Optional.of(Remedy.byHand(remedy)));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Print;
 
@@ -19,7 +20,7 @@ final class UnusableSamplesRule implements TakeRule {
 
     private static Finding finding(TakeReport take, int c, long count) {
         return TakeRules.finding(
-                "samples.unusable",
+                FindingCode.SAMPLES_UNUSABLE,
                 Severity.WRONG,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(count, "samples"),

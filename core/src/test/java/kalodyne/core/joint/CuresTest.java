@@ -53,7 +53,7 @@ class CuresTest {
         assertThat(best.joints().stream()
                         .flatMap(each -> each.findings().stream())
                         .filter(finding -> finding.severity() != Severity.NOTE)
-                        .map(finding -> finding.severity().word() + " " + finding.code()))
+                        .map(finding -> finding.severity().word() + " " + finding.mark()))
                 .containsExactlyElementsOf(left == null ? List.of() : List.of(left));
         // What is plugged then is what was tried, and it is better than before.
         best.wiring().ifPresent(after -> {

@@ -98,12 +98,12 @@ class OddJointsTest {
                 device("synth-analogue"), "out", rewired("ts-ts", ways.get(way)), device("interface-2"), "line-1"));
         if (way == 1) {
             // Without its shield a lead finds its way back through mains and air: little arrives, and much hum.
-            assertThat(found.stream().map(Finding::code))
+            assertThat(found.stream().map(Finding::mark))
                     .containsAnyOf("signal.lost", "hum.leakage", "hum.ground-loop");
         } else {
             assertThat(found.stream()
                             .map(finding ->
-                                    finding.code() + ", " + finding.severity().word()))
+                                    finding.mark() + ", " + finding.severity().word()))
                     .contains(code + ", " + severity);
         }
     }
@@ -186,7 +186,7 @@ class OddJointsTest {
                 .patch();
         List<Finding> found = sound(patch);
         Map<String, Finding> byCode =
-                found.stream().collect(Collectors.toMap(Finding::code, finding -> finding, (a, b) -> a));
+                found.stream().collect(Collectors.toMap(Finding::mark, finding -> finding, (a, b) -> a));
         assertThat(byCode.containsKey("stereo.crosstalk")).isEqualTo(isTold);
         if (isTold) {
             // Two equal dividers with one foot g in common part the sides by (Z + g) / g, with Z of source, wire and

@@ -120,7 +120,7 @@ class SituationsTest {
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .toList();
         assertThat(found.stream()
-                        .map(finding -> finding.severity().word() + " " + finding.code())
+                        .map(finding -> finding.severity().word() + " " + finding.mark())
                         .collect(Collectors.joining(", ")))
                 .as(what)
                 .isEqualTo(expected);

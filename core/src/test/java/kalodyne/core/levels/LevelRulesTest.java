@@ -82,7 +82,7 @@ class LevelRulesTest {
 
     private static Optional<Finding> of(String code, Run run) {
         return findings(run).stream()
-                .filter(finding -> finding.code().equals(code))
+                .filter(finding -> finding.mark().equals(code))
                 .findFirst();
     }
 
@@ -95,7 +95,7 @@ class LevelRulesTest {
         for (Run run : List.of(gain(5), gain(20), mic(4), ohms(12_000, 10_000))) {
             List<Finding> findings = findings(run);
             assertThat(findings).extracting(Finding::severity).isSorted();
-            assertThat(findings).extracting(Finding::code).contains("caution.plugging");
+            assertThat(findings).extracting(Finding::mark).contains("caution.plugging");
         }
     }
 

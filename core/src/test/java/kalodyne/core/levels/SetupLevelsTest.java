@@ -201,7 +201,7 @@ class SetupLevelsTest {
         SetupLevels shut = levels(RACK, impossible);
         assertThat(shut.advised().hindrances()).anyMatch(Hindrance::isByLock);
         Finding finding = shut.run(shut.traces().get(0)).findings().stream()
-                .filter(each -> each.code().equals("level.no-fit"))
+                .filter(each -> each.mark().equals("level.no-fit"))
                 .findFirst()
                 .orElseThrow();
         assertThat(finding.text()).contains("You locked the main level on Rack line mixer");
@@ -260,7 +260,7 @@ class SetupLevelsTest {
         assertThat(levels.rig().loops()).hasSize(1);
         assertThat(levels.rig().loops().get(0).gain().db()).isGreaterThan(10);
         assertThat(levels.run(levels.traces().get(0)).findings())
-                .filteredOn(finding -> finding.code().equals("gain.loop"))
+                .filteredOn(finding -> finding.mark().equals("gain.loop"))
                 .extracting(Finding::severity)
                 .containsExactly(Severity.HARM);
     }
@@ -302,7 +302,7 @@ class SetupLevelsTest {
         SetupLevels levels = levels(live, loud);
         Set<String> codes = levels.traces().stream()
                 .flatMap(trace -> levels.run(trace).findings().stream())
-                .map(Finding::code)
+                .map(Finding::mark)
                 .collect(java.util.stream.Collectors.toSet());
         assertThat(codes).contains("gain.feedback", "ears.exposure", "headphones.damping");
     }

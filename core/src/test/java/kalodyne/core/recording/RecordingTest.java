@@ -53,7 +53,7 @@ class RecordingTest {
     }
 
     private static List<String> codes(TakeReport take) {
-        return take.findings().stream().map(Finding::code).toList();
+        return take.findings().stream().map(Finding::mark).toList();
     }
 
     /** The stand-in gives what the run is computed to give, whoever plays. */

@@ -50,7 +50,7 @@ class PlannerTest {
                 .collect(Collectors.joining());
         String findings = way.findings().stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
-                .map(Finding::code)
+                .map(Finding::mark)
                 .distinct()
                 .collect(Collectors.joining(" "));
         return (strands
@@ -320,7 +320,7 @@ class PlannerTest {
         assertThat(first.words()).startsWith(words);
         List<String> codes = first.joints().stream()
                 .flatMap(joint -> joint.findings().stream())
-                .map(Finding::code)
+                .map(Finding::mark)
                 .toList();
         if (code == null) {
             assertThat(first.joints()).allMatch(joint -> !joint.cannotWork());

@@ -108,7 +108,7 @@ class RunSheetTest {
 
     private static void check(SheetRig rig, RunSheet sheet) {
         assertThat(sheet.steps()).extracting(Step::id).doesNotHaveDuplicates();
-        assertThat(sheet.findings()).extracting(Finding::code).doesNotContain("sheet.contradiction");
+        assertThat(sheet.findings()).extracting(Finding::mark).doesNotContain("sheet.contradiction");
         sheet.steps()
                 .forEach(step -> assertThat(
                                 step.title() + step.detail() + step.reason() + step.tell() + sheet.whyNotEarlier(step))
@@ -240,7 +240,7 @@ class RunSheetTest {
     void a_shared_switch_with_two_needs_stops(String plugged, String remedy) {
         Patch patch = Plugged.of(plugged);
         RunSheet sheet = SheetMaker.of(Sheets.rig(patch, SessionPlan.USUAL));
-        assertThat(sheet.findings()).extracting(Finding::code).contains("sheet.phantom-conflict");
+        assertThat(sheet.findings()).extracting(Finding::mark).contains("sheet.phantom-conflict");
         assertThat(sheet.steps()).noneMatch(step -> step.act() == Act.PHANTOM_ON);
         Step stop = sheet.steps().stream()
                 .filter(step -> step.act() == Act.STOP)
@@ -300,7 +300,7 @@ class RunSheetTest {
         // 2 channels · 48,000 · 3 bytes · 7200 s = 2.0736 GB; 1 GB lasts 57 min 52 s.
         assertThat(sheet.step("room:laptop-combo").orElseThrow().title()).contains("2.07 GB");
         assertThat(sheet.step("room:laptop-combo").orElseThrow().tell()).isEqualTo("room for 58 min");
-        assertThat(sheet.findings()).extracting(Finding::code).containsExactly("sheet.space-short");
+        assertThat(sheet.findings()).extracting(Finding::mark).containsExactly("sheet.space-short");
     }
 
     /**
@@ -319,7 +319,7 @@ class RunSheetTest {
             Patch cut = of(patch, metres);
             assertThat(LeadReach.all(cut, placed.standings()).get(0).isShort()).isEqualTo(metres < 4.83);
             assertThat(SheetMaker.of(Sheets.rig(cut, placed)).findings())
-                    .filteredOn(finding -> finding.code().equals("sheet.lead-short"))
+                    .filteredOn(finding -> finding.mark().equals("sheet.lead-short"))
                     .hasSize(metres < 4.83 ? 1 : 0)
                     .allSatisfy(finding ->
                             assertThat(finding.remedy().orElseThrow().words()).contains("5 m"));
@@ -394,7 +394,7 @@ class RunSheetTest {
                 null);
         assertThat(SheetMaker.of(Sheets.rig(usual.patch(), SessionPlan.USUAL.withMinutes(120)))
                         .findings())
-                .extracting(Finding::code)
+                .extracting(Finding::mark)
                 .contains("sheet.battery-short");
         assertThat(SheetMaker.of(Sheets.rig(usual.patch(), SessionPlan.USUAL.withMinutes(60)))
                         .findings())

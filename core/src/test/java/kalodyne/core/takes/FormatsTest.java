@@ -148,7 +148,7 @@ class FormatsTest {
         }
         Path half = folder.resolve("0a.flac");
         assertThat(TakeReader.read(half, Progress.NONE).findings())
-                .extracting(Finding::code)
+                .extracting(Finding::mark)
                 .contains("file.cut-short");
     }
 

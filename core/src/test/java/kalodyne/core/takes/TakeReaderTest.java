@@ -53,7 +53,7 @@ class TakeReaderTest {
                 Signals.sine(700, 0.25, 48_000, 48_000), Signals.plus(Signals.sine(1000, 0.25, 48_000, 48_000), 0.02)));
         assertThat(take.channels().get(1).dcOffset()).isCloseTo(0.02, within(1e-6));
         assertThat(take.findings()).singleElement().satisfies(finding -> {
-            assertThat(finding.code()).isEqualTo("dc");
+            assertThat(finding.mark()).isEqualTo("dc");
             assertThat(((Place.Stretch) finding.place()).channel()).hasValue(1);
             assertThat(finding.text()).isEqualTo("The whole take lies +2.0 % off the middle. Cuts will click.");
         });
@@ -160,7 +160,10 @@ class TakeReaderTest {
         broken[101] = Double.POSITIVE_INFINITY;
         WavBytes cut = WavBytes.integers(16, good);
         cut.statedDataSize = 4L * rate;
+        WavBytes shortHead = WavBytes.integers(16, good);
+        shortHead.statedRiffSize = 1000;
         return Stream.of(
+                Arguments.of(shortHead, List.of("file.size-wrong"), "Peaks at −8.0 dBFS: the file's length is wrong."),
                 Arguments.of(WavBytes.integers(16, good), List.of(), "Peaks at −8.0 dBFS: nothing wrong was found."),
                 Arguments.of(
                         WavBytes.integers(16, Signals.sine(440, 1.4, rate, rate)),
@@ -198,7 +201,7 @@ class TakeReaderTest {
     @MethodSource("faults")
     void finds_each_fault_and_no_other(WavBytes wav, List<String> codes, String sentence) throws IOException {
         TakeReport take = read(wav);
-        assertThat(take.findings()).extracting(Finding::code).isEqualTo(codes);
+        assertThat(take.findings()).extracting(Finding::mark).isEqualTo(codes);
         assertThat(TakeSentence.of(take)).isEqualTo(sentence);
         assertThat(take.channels())
                 .allSatisfy(channel -> assertThat(channel.rms()).isFinite());
@@ -255,7 +258,7 @@ class TakeReaderTest {
             return true;
         });
         assertThat(take.header().seconds()).isEqualTo(5);
-        assertThat(take.findings().stream().map(Finding::code).toList().contains("file.growing"))
+        assertThat(take.findings().stream().map(Finding::mark).toList().contains("file.growing"))
                 .isEqualTo(isGrowing);
     }
 

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.shelf.Plausible;
@@ -58,7 +59,7 @@ final class KnownItems<T> {
     private List<Finding> findings(T item) {
         return doubts.apply(item).stream()
                 .map(doubt -> new Finding(
-                        "gear.unusual",
+                        FindingCode.GEAR_UNUSUAL,
                         Severity.WEAK,
                         new Place.Shelf(id.apply(item)),
                         new Figure(0, ""),

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.studio.log.Judging;
@@ -81,7 +82,7 @@ public final class TakesModel {
         }
 
         /** The finding of a code, if there is one. */
-        public Optional<Finding> finding(String code) {
+        public Optional<Finding> finding(FindingCode code) {
             return verdict.findings().stream()
                     .filter(each -> each.code().equals(code))
                     .findFirst();

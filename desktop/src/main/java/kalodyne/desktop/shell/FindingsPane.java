@@ -98,6 +98,6 @@ final class FindingsPane extends DownScroll {
 
     /** Its code as style sheets and lookups can name it: "level-hot". */
     private static String id(Finding finding) {
-        return finding.code().replace('.', '-');
+        return finding.mark().replace('.', '-');
     }
 }

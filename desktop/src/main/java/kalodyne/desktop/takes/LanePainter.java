@@ -5,6 +5,7 @@ import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.takes.Ceiling;
@@ -82,7 +83,7 @@ final class LanePainter {
             paintOverview(lane, report.overview());
         }
         report.ceiling()
-                .filter(ceiling -> shown.finding("clip.analogue").isPresent())
+                .filter(ceiling -> shown.finding(FindingCode.CLIP_ANALOGUE).isPresent())
                 .ifPresent(ceiling -> paintCeiling(lane, ceiling));
         g.setStroke(ink.apply(Ink.RULE));
         g.setLineWidth(1);

@@ -227,7 +227,7 @@ class SheetRoomTest {
         desk.click("#plan-more");
         desk.typeInto("#free-laptop", "0,5 GB");
         assertThat(state().sheet().findings())
-                .extracting(finding -> finding.code())
+                .extracting(finding -> finding.mark())
                 .contains("sheet.space-short");
         desk.typeInto("#free-laptop", "plenty");
         assertThat(desk.text("#plan-problem")).contains("Write for example 32 GB");
@@ -241,7 +241,7 @@ class SheetRoomTest {
         desk.typeInto("#stand-interface-along", "1,5 m");
         // 7.5 m along and 15 % to spare: Lead 7 has 3 m.
         assertThat(state().sheet().findings())
-                .filteredOn(finding -> finding.code().equals("sheet.lead-short"))
+                .filteredOn(finding -> finding.mark().equals("sheet.lead-short"))
                 .singleElement()
                 .satisfies(finding -> assertThat(finding.title()).isEqualTo("Lead 7 is too short"));
         Desk.onScreen(() -> {

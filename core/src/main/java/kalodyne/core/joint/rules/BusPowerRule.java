@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -30,7 +31,7 @@ final class BusPowerRule implements JointRule {
         }
         double drawn = load.get().drawnAmperes();
         return Joint.found(
-                "power.bus-short",
+                FindingCode.POWER_BUS_SHORT,
                 Severity.WRONG,
                 fed.get(),
                 new Figure(drawn * 1e3, "mA"),

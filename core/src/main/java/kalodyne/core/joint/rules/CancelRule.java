@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.InputSignal;
@@ -51,7 +52,7 @@ final class CancelRule implements JointRule {
         boolean isBalanced = hearing.channel() == Carries.HOT;
         if (middle < GONE_DB) {
             return Joint.found(
-                    "stereo.cancels",
+                    FindingCode.STEREO_CANCELS,
                     Severity.WRONG,
                     hearing.socket(),
                     new Figure(Math.max(middle, -120), "dB"),
@@ -65,7 +66,7 @@ final class CancelRule implements JointRule {
                             : "Use a plug or adapter whose ground lies where the socket's does");
         }
         return Joint.found(
-                "stereo.summed",
+                FindingCode.STEREO_SUMMED,
                 Severity.NOTE,
                 hearing.socket(),
                 new Figure(middle, "dB"),

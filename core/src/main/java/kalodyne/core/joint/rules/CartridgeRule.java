@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
@@ -44,7 +45,7 @@ final class CartridgeRule implements JointRule {
             return Stream.empty();
         }
         return Joint.found(
-                "cartridge.capacitance",
+                FindingCode.CARTRIDGE_CAPACITANCE,
                 Severity.WEAK,
                 way.to().socket(),
                 new Figure(there * 1e12, "pF"),

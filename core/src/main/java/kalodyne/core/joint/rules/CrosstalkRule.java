@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.OutputSignal;
@@ -40,7 +41,7 @@ final class CrosstalkRule implements JointRule {
         boolean isHeard = !own.isLost();
         return isHeard && apart < NARROW_DB && apart > SUMMED_DB
                 ? Joint.found(
-                        "stereo.crosstalk",
+                        FindingCode.STEREO_CROSSTALK,
                         Severity.WEAK,
                         across.to().socket(),
                         new Figure(apart, "dB"),

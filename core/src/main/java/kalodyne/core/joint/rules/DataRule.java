@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
@@ -31,7 +32,7 @@ final class DataRule implements JointRule {
                 .skip(1)
                 .filter(spot -> !reached.contains(spot))
                 .flatMap(spot -> Joint.found(
-                        "usb.charge-only",
+                        FindingCode.USB_CHARGE_ONLY,
                         Severity.WRONG,
                         spot,
                         new Figure(0, "data wires"),

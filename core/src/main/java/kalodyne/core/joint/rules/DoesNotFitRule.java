@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 
 /** A plug that does not go in: nothing is joined there, and force breaks the socket. */
@@ -12,7 +13,7 @@ final class DoesNotFitRule implements JointRule {
         return joint.patch().pluggings().stream()
                 .filter(plugging -> joint.patch().readings(plugging).isEmpty())
                 .flatMap(plugging -> Joint.found(
-                        "plug.does-not-fit",
+                        FindingCode.PLUG_DOES_NOT_FIT,
                         Severity.WRONG,
                         plugging.socket(),
                         new Figure(0, "contacts"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.Transfer;
@@ -31,7 +32,7 @@ final class HalfRule implements JointRule {
     private static Stream<Finding> found(Transfer way) {
         double db = way.atMiddle().db();
         return Joint.found(
-                "balanced.half",
+                FindingCode.BALANCED_HALF,
                 Severity.WEAK,
                 way.to().socket(),
                 new Figure(db, "dB"),

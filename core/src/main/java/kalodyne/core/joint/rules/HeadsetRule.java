@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
@@ -40,7 +41,7 @@ final class HeadsetRule implements JointRule {
                 .anyMatch(sounding -> !sounding.socket().item().equals(phone.item()));
         if (ohms < SURE_OHMS) {
             return Joint.found(
-                    "headset.mic-shorted",
+                    FindingCode.HEADSET_MIC_SHORTED,
                     ohms < SHORT_OHMS ? Severity.WRONG : Severity.WEAK,
                     phone,
                     new Figure(ohms, "Ω"),
@@ -51,7 +52,7 @@ final class HeadsetRule implements JointRule {
         }
         return ohms > OPEN_OHMS && isMicMeant
                 ? Joint.found(
-                        "headset.mic-open",
+                        FindingCode.HEADSET_MIC_OPEN,
                         Severity.WEAK,
                         phone,
                         new Figure(Math.min(ohms, 1e9), "Ω"),

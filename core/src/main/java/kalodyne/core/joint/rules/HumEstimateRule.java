@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.Earthing;
@@ -50,7 +51,7 @@ final class HumEstimateRule implements JointRule {
                 && way.get().from().channel() == Carries.HOT
                 && !HalfRule.isHalf(way.get());
         return Joint.found(
-                isLoop ? "hum.ground-loop" : "hum.leakage",
+                isLoop ? FindingCode.HUM_GROUND_LOOP : FindingCode.HUM_LEAKAGE,
                 room < LOUD_DB ? Severity.WRONG : Severity.WEAK,
                 hearing.socket(),
                 new Figure(hum.dbu(), "dBu"),

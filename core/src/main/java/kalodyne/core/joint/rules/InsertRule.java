@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.InputSignal;
@@ -16,7 +17,7 @@ final class InsertRule implements JointRule {
                 .filter(hearing -> hearing.channel() == Carries.RETURN)
                 .filter(hearing -> best(joint, hearing) <= Transfer.LOST_DB)
                 .flatMap(hearing -> Joint.found(
-                        "insert.open",
+                        FindingCode.INSERT_OPEN,
                         Severity.WRONG,
                         hearing.socket(),
                         new Figure(Math.max(-200, best(joint, hearing)), "dB"),

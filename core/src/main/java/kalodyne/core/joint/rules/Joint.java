@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
@@ -93,7 +94,7 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
     }
 
     static Stream<Finding> found(
-            String code, Severity severity, Spot spot, Figure figure, String title, String text, String remedy) {
+            FindingCode code, Severity severity, Spot spot, Figure figure, String title, String text, String remedy) {
         return Stream.of(new Finding(
                 code,
                 severity,

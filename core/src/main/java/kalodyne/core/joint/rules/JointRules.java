@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -166,7 +167,7 @@ public final class JointRules {
     private static Finding unsolved(Patch part, UnsolvableCircuit e) {
         Plugging first = part.pluggings().get(0);
         return new Finding(
-                "joint.unsolved",
+                FindingCode.JOINT_UNSOLVED,
                 Severity.WRONG,
                 new Place.Plugged(first.socket().item(), first.socket().part()),
                 new Figure(0, "solutions"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Lead;
@@ -26,7 +27,7 @@ final class LengthRule implements JointRule {
                 .filter(way -> !way.isLost() && metres(joint, way) > MARGIN * longest(way))
                 .limit(1)
                 .flatMap(way -> Joint.found(
-                        "lead.long",
+                        FindingCode.LEAD_LONG,
                         Severity.NOTE,
                         way.to().socket(),
                         new Figure(metres(joint, way), "m"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
@@ -70,7 +71,7 @@ final class LoadingRule implements JointRule {
         }
         Spot input = joint.best(sounding).orElseThrow().to().socket();
         return Joint.found(
-                "joint.loading",
+                FindingCode.JOINT_LOADING,
                 loss >= SERIOUS_DB ? Severity.WRONG : Severity.WEAK,
                 input,
                 new Figure(loss, "dB"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.SignalKind;
@@ -31,7 +32,7 @@ final class LostRule implements JointRule {
                 .toList();
         if (arriving.isEmpty()) {
             return Joint.found(
-                    "signal.lost",
+                    FindingCode.SIGNAL_LOST,
                     Severity.WRONG,
                     lost.socket(),
                     figure,
@@ -43,7 +44,7 @@ final class LostRule implements JointRule {
         boolean isSide = lost.channel() == Carries.LEFT || lost.channel() == Carries.RIGHT;
         return isSide
                 ? Joint.found(
-                        "stereo.one-side",
+                        FindingCode.STEREO_ONE_SIDE,
                         Severity.WRONG,
                         lost.socket(),
                         figure,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Direction;
@@ -30,7 +31,7 @@ final class MidiRule implements JointRule {
     private static Stream<Finding> alike(Joint joint, List<Spot> spots) {
         String word = joint.socket(spots.get(0)).way().word();
         return Joint.found(
-                "midi.alike",
+                FindingCode.MIDI_ALIKE,
                 Severity.WRONG,
                 spots.get(0),
                 new Figure(spots.size(), "sockets"),
@@ -56,7 +57,7 @@ final class MidiRule implements JointRule {
         }
         boolean isReversed = amperes < -ENOUGH_AMPERES;
         return Joint.found(
-                isReversed ? "midi.reversed" : "midi.no-current",
+                isReversed ? FindingCode.MIDI_REVERSED : FindingCode.MIDI_NO_CURRENT,
                 Severity.WRONG,
                 in,
                 new Figure(amperes * 1e3, "mA"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Transfer;
@@ -24,7 +25,7 @@ final class NormalledRule implements JointRule {
     private static Stream<Finding> found(Joint joint, InputSignal hearing, Transfer way) {
         String beside = joint.socket(hearing.socket()).ties().normalledFrom().orElseThrow();
         return Joint.found(
-                "stereo.to-both",
+                FindingCode.STEREO_TO_BOTH,
                 Severity.NOTE,
                 hearing.socket(),
                 new Figure(way.atMiddle().db(), "dB"),

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Direction;
@@ -24,7 +25,7 @@ final class OneOfTwoRule implements JointRule {
         return joint.socket(spot).ties().monoWithout().stream()
                 .filter(other -> !joint.patch().isTaken(new Spot(spot.item(), other)))
                 .flatMap(other -> Joint.found(
-                        "stereo.mono-output",
+                        FindingCode.STEREO_MONO_OUTPUT,
                         Severity.NOTE,
                         spot,
                         new Figure(1, "channel"),
@@ -42,7 +43,7 @@ final class OneOfTwoRule implements JointRule {
                 .findFirst();
         return summing.stream()
                 .flatMap(other -> Joint.found(
-                        "stereo.half-output",
+                        FindingCode.STEREO_HALF_OUTPUT,
                         Severity.WEAK,
                         spot,
                         new Figure(1, "channel"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
@@ -45,7 +46,7 @@ final class OpenLegRule implements JointRule {
     private static Stream<Finding> found(Joint joint, Transfer way) {
         double lost = lost(joint, way);
         return Joint.found(
-                "balanced.leg-open",
+                FindingCode.BALANCED_LEG_OPEN,
                 Severity.WEAK,
                 way.to().socket(),
                 new Figure(lost, "dB"),

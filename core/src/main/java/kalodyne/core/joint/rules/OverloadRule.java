@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
@@ -51,7 +52,7 @@ final class OverloadRule implements JointRule {
         double over = ceiling.map(most -> loudest.above(most).db()).orElse(Double.NEGATIVE_INFINITY);
         if (isMic && isLine && loudest.compareTo(LOUDEST_MICROPHONE) > 0) {
             return Joint.found(
-                    "caution.line-into-mic",
+                    FindingCode.CAUTION_LINE_INTO_MIC,
                     Severity.HARM,
                     input,
                     new Figure(loudest.dbu(), "dBu"),
@@ -62,7 +63,7 @@ final class OverloadRule implements JointRule {
         }
         return over > 0
                 ? Joint.found(
-                        "level.overload",
+                        FindingCode.LEVEL_OVERLOAD,
                         isKnown ? Severity.WRONG : Severity.NOTE,
                         input,
                         new Figure(over, "dB"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -28,7 +29,7 @@ final class PhantomCaution implements JointRule {
         List<Finding> harmed = joint.spots()
                 .filter(spot -> joint.has(spot, PowerKind.PHANTOM, PowerRole.HARMED))
                 .flatMap(spot -> Joint.found(
-                        "caution.phantom",
+                        FindingCode.CAUTION_PHANTOM,
                         Severity.NOTE,
                         spot,
                         new Figure(Phantom.VOLTS, "V"),
@@ -61,7 +62,7 @@ final class PhantomCaution implements JointRule {
 
     private static Stream<Finding> kept(Finding finding) {
         return Stream.of(new Finding(
-                "caution.phantom",
+                FindingCode.CAUTION_PHANTOM,
                 Severity.NOTE,
                 finding.place(),
                 finding.figure(),

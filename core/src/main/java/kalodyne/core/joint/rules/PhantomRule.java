@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.DeviceKind;
@@ -42,7 +43,7 @@ final class PhantomRule implements JointRule {
         if (isMicrophone) {
             boolean isHarmed = joint.has(spot, PowerKind.PHANTOM, PowerRole.HARMED);
             return Joint.found(
-                    "phantom.through-coil",
+                    FindingCode.PHANTOM_THROUGH_COIL,
                     isHarmed ? Severity.HARM : Severity.WRONG,
                     spot,
                     new Figure(amperes * 1e3, "mA"),
@@ -56,7 +57,7 @@ final class PhantomRule implements JointRule {
             return Stream.empty();
         }
         return Joint.found(
-                "phantom.into-output",
+                FindingCode.PHANTOM_INTO_OUTPUT,
                 Severity.HARM,
                 spot,
                 new Figure(amperes * 1e3, "mA"),

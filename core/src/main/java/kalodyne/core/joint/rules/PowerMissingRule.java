@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
@@ -39,7 +40,7 @@ final class PowerMissingRule implements JointRule {
                 .sum();
         if (needed.isPresent() && got < -ENOUGH * needed.get()) {
             return Joint.found(
-                    "power.reversed",
+                    FindingCode.POWER_REVERSED,
                     Severity.WRONG,
                     spot,
                     new Figure(got * 1e3, "mA"),
@@ -53,7 +54,7 @@ final class PowerMissingRule implements JointRule {
         }
         String kind = power.kind() == PowerKind.PHANTOM ? "phantom power" : "plug-in power";
         return Joint.found(
-                "power.missing",
+                FindingCode.POWER_MISSING,
                 Severity.WRONG,
                 spot,
                 new Figure(got * 1e3, "mA"),

@@ -4,6 +4,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
@@ -44,7 +45,7 @@ final class ResponseRule implements JointRule {
         double hertz = corner.getAsDouble();
         boolean isVery = hertz < (isPickup ? DULL_PICKUP_HERTZ / 2 : VERY_DULL_HERTZ);
         return Joint.found(
-                "response.dull",
+                FindingCode.RESPONSE_DULL,
                 isVery ? Severity.WRONG : Severity.WEAK,
                 way.to().socket(),
                 new Figure(hertz, "Hz"),
@@ -61,7 +62,7 @@ final class ResponseRule implements JointRule {
         }
         double hertz = corner.getAsDouble();
         return Joint.found(
-                "response.thin",
+                FindingCode.RESPONSE_THIN,
                 hertz > VERY_THIN_HERTZ ? Severity.WRONG : Severity.WEAK,
                 way.to().socket(),
                 new Figure(hertz, "Hz"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Transfer;
@@ -25,7 +26,7 @@ final class RiaaRule implements JointRule {
         boolean isToPhono = joint.socket(way.to().socket()).signal() == SignalKind.PHONO;
         if (isFromCartridge && !isToPhono) {
             return Joint.found(
-                    "riaa.missing",
+                    FindingCode.RIAA_MISSING,
                     Severity.WRONG,
                     way.to().socket(),
                     new Figure(BASS_DB, "dB"),
@@ -35,7 +36,7 @@ final class RiaaRule implements JointRule {
         }
         return isToPhono && !isFromCartridge
                 ? Joint.found(
-                        "riaa.double",
+                        FindingCode.RIAA_DOUBLE,
                         Severity.WRONG,
                         way.to().socket(),
                         new Figure(TREBLE_DB, "dB"),

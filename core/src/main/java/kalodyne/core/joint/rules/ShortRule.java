@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.SignalKind;
@@ -41,7 +42,7 @@ final class ShortRule implements JointRule {
                 ? ""
                 : "The " + sounding.channel().word() + " side of ";
         return Joint.found(
-                "output.shorted",
+                FindingCode.OUTPUT_SHORTED,
                 isStrong ? Severity.HARM : Severity.WRONG,
                 sounding.socket(),
                 new Figure(Math.max(db, -200), "dB"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.OutputSignal;
@@ -27,7 +28,7 @@ final class SpeakerRule implements JointRule {
         SourceLevel source = joint.source(sounding.socket());
         Level level = source.most().orElse(source.levels().peak()).plus(way.atMiddle());
         return Joint.found(
-                "caution.speaker-into-input",
+                FindingCode.CAUTION_SPEAKER_INTO_INPUT,
                 Severity.HARM,
                 way.to().socket(),
                 new Figure(level.dbu(), "dBu"),

@@ -3,6 +3,7 @@ package kalodyne.core.joint.rules;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.units.Gain;
@@ -19,7 +20,7 @@ final class TiedOutputsRule implements JointRule {
     private static Stream<Finding> found(Joint joint, OutputSignal one, OutputSignal other) {
         double db = Gain.ofRatio(joint.reading().own().get(one).magnitude()).db();
         return Joint.found(
-                "outputs.tied",
+                FindingCode.OUTPUTS_TIED,
                 Severity.WRONG,
                 one.socket(),
                 new Figure(db, "dB"),

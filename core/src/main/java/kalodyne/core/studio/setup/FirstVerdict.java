@@ -50,7 +50,7 @@ public record FirstVerdict(OptionalDouble peakDbfs, String sentence, List<Fault>
     }
 
     private static Fault fault(Finding finding) {
-        return new Fault(finding.code(), finding.severity(), finding.title());
+        return new Fault(finding.mark(), finding.severity(), finding.title());
     }
 
     /** Whether it could be kept: nothing in it was harmful or wrong. */

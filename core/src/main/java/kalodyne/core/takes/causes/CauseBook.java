@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.findings.FindingCode;
 
 /**
  * All that is known of causes.
@@ -32,9 +33,9 @@ public record CauseBook(List<Complaint> complaints) {
     }
 
     /** The complaint that a finding is. */
-    public Optional<Complaint> complaintOf(String findingCode) {
+    public Optional<Complaint> complaintOf(FindingCode code) {
         return complaints.stream()
-                .filter(each -> each.findings().contains(findingCode))
+                .filter(each -> each.findings().contains(code))
                 .findFirst();
     }
 
@@ -63,7 +64,7 @@ public record CauseBook(List<Complaint> complaints) {
     private static Complaint complaint(JsonPlace place) {
         return new Complaint(
                 place.text("id"),
-                place.texts("of"),
+                place.texts("of").stream().map(FindingCode::of).toList(),
                 place.get("causes").items().stream().map(CauseBook::cause).toList(),
                 place.get("tests").items().stream().map(CauseBook::test).toList());
     }

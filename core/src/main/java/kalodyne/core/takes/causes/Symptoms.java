@@ -3,6 +3,7 @@ package kalodyne.core.takes.causes;
 import java.util.List;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.sound.measure.Hum;
 import kalodyne.core.takes.Ceiling;
@@ -18,14 +19,14 @@ public final class Symptoms {
     private static Known of(TakeReport take) {
         List<Finding> findings = take.findings();
         Known known = Known.NOTHING
-                .with("hum-too", has(findings, "hum.mains") || has(findings, "hum.rectifier"))
-                .with("holes", has(findings, "dropout"))
-                .with("edge", has(findings, "band.limited"))
-                .with("offset", has(findings, "dc"))
-                .with("thin", has(findings, "riaa.missing"))
-                .with("upside-down", has(findings, "channel.inverted"))
+                .with("hum-too", has(findings, FindingCode.HUM_MAINS) || has(findings, FindingCode.HUM_RECTIFIER))
+                .with("holes", has(findings, FindingCode.DROPOUT))
+                .with("edge", has(findings, FindingCode.BAND_LIMITED))
+                .with("offset", has(findings, FindingCode.DC))
+                .with("thin", has(findings, FindingCode.RIAA_MISSING))
+                .with("upside-down", has(findings, FindingCode.CHANNEL_INVERTED))
                 .with("digital-silence", take.channels().stream().anyMatch(channel -> channel.samplePeak() == 0))
-                .with("one-of-two", has(findings, "channel.dead"))
+                .with("one-of-two", has(findings, FindingCode.CHANNEL_DEAD))
                 .with(
                         "one-sided",
                         take.channels().stream()
@@ -35,8 +36,7 @@ public final class Symptoms {
                 .with(
                         "many",
                         findings.stream()
-                                .filter(each -> each.code().equals("dropout")
-                                        || each.code().equals("click"))
+                                .filter(each -> each.code() == FindingCode.DROPOUT || each.code() == FindingCode.CLICK)
                                 .anyMatch(each -> each.figure().value() >= MANY_PLACES));
         return take.hum()
                 .map(Hum::isOfRectifier)
@@ -64,7 +64,7 @@ public final class Symptoms {
         return known.with("all-channels", all);
     }
 
-    private static boolean has(List<Finding> findings, String code) {
+    private static boolean has(List<Finding> findings, FindingCode code) {
         return findings.stream().anyMatch(each -> each.code().equals(code));
     }
 }

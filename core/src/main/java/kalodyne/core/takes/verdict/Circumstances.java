@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
@@ -26,17 +27,23 @@ import kalodyne.core.takes.causes.Known;
 /** What is known of the run that a take was made with, in the words of the book of causes. */
 final class Circumstances {
     /** What each circumstance is told by: the codes of rules on joints. */
-    private static final Map<String, Set<String>> FOUND = Map.of(
-            "loop", Set.of("hum.ground-loop", "hum.leakage"),
-            "faulty-lead", Set.of("balanced.leg-open", "output.shorted", "signal.lost"),
-            "wrong-plug", Set.of("plug.does-not-fit", "stereo.one-side", "stereo.half-output", "headset.mic-open"),
-            "loaded", Set.of("joint.loading", "response.dull", "response.thin"),
-            "stereo-into-balanced", Set.of("stereo.cancels"),
-            "riaa-missing", Set.of("riaa.missing"),
-            "riaa-double", Set.of("riaa.double"));
+    private static final Map<String, Set<FindingCode>> FOUND = Map.of(
+            "loop", Set.of(FindingCode.HUM_GROUND_LOOP, FindingCode.HUM_LEAKAGE),
+            "faulty-lead", Set.of(FindingCode.BALANCED_LEG_OPEN, FindingCode.OUTPUT_SHORTED, FindingCode.SIGNAL_LOST),
+            "wrong-plug",
+                    Set.of(
+                            FindingCode.PLUG_DOES_NOT_FIT,
+                            FindingCode.STEREO_ONE_SIDE,
+                            FindingCode.STEREO_HALF_OUTPUT,
+                            FindingCode.HEADSET_MIC_OPEN),
+            "loaded", Set.of(FindingCode.JOINT_LOADING, FindingCode.RESPONSE_DULL, FindingCode.RESPONSE_THIN),
+            "stereo-into-balanced", Set.of(FindingCode.STEREO_CANCELS),
+            "riaa-missing", Set.of(FindingCode.RIAA_MISSING),
+            "riaa-double", Set.of(FindingCode.RIAA_DOUBLE));
 
     /** A joint can be too loud for its socket before any knob. */
-    private static final Set<String> MISMATCHED = Set.of("level.overload", "caution.line-into-mic");
+    private static final Set<FindingCode> MISMATCHED =
+            Set.of(FindingCode.LEVEL_OVERLOAD, FindingCode.CAUTION_LINE_INTO_MIC);
 
     private static final double LONG_METRES = 6;
     private static final double NOISY_DBFS = -60;
@@ -70,7 +77,7 @@ final class Circumstances {
 
     private static Known ofJoints(TakeContext context) {
         Known known = Known.NOTHING;
-        for (Map.Entry<String, Set<String>> each : FOUND.entrySet()) {
+        for (Map.Entry<String, Set<FindingCode>> each : FOUND.entrySet()) {
             known = known.with(each.getKey(), each.getValue().stream().anyMatch(context::found));
         }
         List<Checked> joints = context.joints();

@@ -3,6 +3,7 @@ package kalodyne.core.takes.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.gain.End;
@@ -44,7 +45,7 @@ final class Comparisons {
                 take.isClipped()));
         rows.add(new Comparison(
                 "constant offset, %",
-                "none", Print.decimal(100 * take.loudest().dcOffset(), 2), "under 0.5", has(take, "dc")));
+                "none", Print.decimal(100 * take.loudest().dcOffset(), 2), "under 0.5", has(take, FindingCode.DC)));
         return List.copyOf(rows);
     }
 
@@ -60,7 +61,7 @@ final class Comparisons {
                                 0)
                         : "no pause",
                 "–",
-                has(take, "hiss"));
+                has(take, FindingCode.HISS));
     }
 
     private static Comparison hum(LevelPlan predicted, TakeContext context, TakeReport take) {
@@ -75,10 +76,10 @@ final class Comparisons {
                                         0) + ", " + Print.decimal(hum.fundamentalHz(), 0) + " Hz")
                         .orElse("none"),
                 "none",
-                has(take, "hum.mains") || has(take, "hum.rectifier"));
+                has(take, FindingCode.HUM_MAINS) || has(take, FindingCode.HUM_RECTIFIER));
     }
 
-    private static boolean has(TakeReport take, String code) {
+    private static boolean has(TakeReport take, FindingCode code) {
         return take.findings().stream().anyMatch(finding -> finding.code().equals(code));
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -65,7 +66,7 @@ final class DullRule implements ContextRule {
 
     private static Finding finding(TakeReport take, double loss, String text, double confidence) {
         return new Finding(
-                "dull",
+                FindingCode.DULL,
                 Severity.WEAK,
                 take.whole(),
                 new Figure(loss, "dB"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -46,8 +47,8 @@ final class RecordRule implements ContextRule {
         if (!Coloration.isRecord(context.devices()) || Double.isNaN(rise)) {
             return Optional.empty();
         }
-        boolean missingPredicted = context.found("riaa.missing");
-        boolean doublePredicted = context.found("riaa.double");
+        boolean missingPredicted = context.found(FindingCode.RIAA_MISSING);
+        boolean doublePredicted = context.found(FindingCode.RIAA_DOUBLE);
         if (rise > (missingPredicted ? MISSING_IF_PREDICTED_DB : MISSING_DB)) {
             return Optional.of(finding(take, true, rise, missingPredicted ? SURE_IF_PREDICTED : SURE));
         }
@@ -59,7 +60,7 @@ final class RecordRule implements ContextRule {
 
     private static Finding finding(TakeReport take, boolean isMissing, double figure, double confidence) {
         return new Finding(
-                isMissing ? "riaa.missing" : "riaa.double",
+                isMissing ? FindingCode.RIAA_MISSING : FindingCode.RIAA_DOUBLE,
                 Severity.WRONG,
                 take.whole(),
                 new Figure(figure, "dB"),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -84,7 +85,7 @@ final class SwappedRule implements ContextRule {
 
     private static Finding finding(TakeReport take, double figure, String text, double confidence) {
         return new Finding(
-                "channel.swapped",
+                FindingCode.CHANNEL_SWAPPED,
                 Severity.WRONG,
                 take.whole(),
                 new Figure(figure, "dB"),

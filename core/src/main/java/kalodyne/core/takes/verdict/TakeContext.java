@@ -3,6 +3,7 @@ package kalodyne.core.takes.verdict;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
@@ -110,7 +111,7 @@ public record TakeContext(
     }
 
     /** Whether some rule on joints found this in one of the run's. */
-    boolean found(String code) {
+    boolean found(FindingCode code) {
         return joints.stream()
                 .flatMap(joint -> joint.findings().stream())
                 .anyMatch(finding -> finding.code().equals(code));

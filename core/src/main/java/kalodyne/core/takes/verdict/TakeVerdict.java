@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.Advice;
@@ -87,7 +88,7 @@ public record TakeVerdict(
     }
 
     private static boolean isOfLevel(Finding finding) {
-        return finding.code().startsWith("level.") || finding.code().equals("clip.digital");
+        return finding.code().topic().equals("level") || finding.code() == FindingCode.CLIP_DIGITAL;
     }
 
     private static String sentence(Finding worst) {
@@ -203,7 +204,7 @@ public record TakeVerdict(
         }
         boolean hot = miss > 0;
         return Optional.of(new Finding(
-                hot ? "level.hot" : "level.low",
+                hot ? FindingCode.LEVEL_HOT : FindingCode.LEVEL_LOW,
                 Severity.WEAK,
                 take.whole(),
                 new Figure(peak.dbfs(), "dBFS"),
@@ -218,7 +219,7 @@ public record TakeVerdict(
             return Optional.empty();
         }
         return Optional.of(new Finding(
-                "take.source-differs",
+                FindingCode.TAKE_SOURCE_DIFFERS,
                 Severity.NOTE,
                 take.whole(),
                 new Figure(by, "dB"),
@@ -236,7 +237,7 @@ public record TakeVerdict(
             return Optional.empty();
         }
         return Optional.of(new Finding(
-                "take.other-rate",
+                FindingCode.TAKE_OTHER_RATE,
                 Severity.NOTE,
                 take.whole(),
                 new Figure(found, "Hz"),

@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonFormat;
+import kalodyne.core.findings.FindingCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,7 +27,11 @@ class InquiryTest {
     private static final List<Complaint> COMPLAINTS = CauseBook.shipped().complaints();
 
     private static Inquiry begin(String finding, Known circumstances, Known symptoms) {
-        return new Inquiry(CauseBook.shipped().complaintOf(finding).orElseThrow(), circumstances, symptoms, List.of());
+        return new Inquiry(
+                CauseBook.shipped().complaintOf(FindingCode.of(finding)).orElseThrow(),
+                circumstances,
+                symptoms,
+                List.of());
     }
 
     @Test
@@ -69,7 +74,7 @@ class InquiryTest {
                 List.of("gone", "same"),
                 Map.of("one", List.of(0.8, 0.2), "other", List.of(0.1, 0.9)));
         Inquiry inquiry = new Inquiry(
-                new Complaint("hum", List.of("hum.mains"), List.of(one, other), List.of(test)),
+                new Complaint("hum", List.of(FindingCode.HUM_MAINS), List.of(one, other), List.of(test)),
                 Known.NOTHING.with("loop", true),
                 Known.NOTHING.with("even", true),
                 List.of());

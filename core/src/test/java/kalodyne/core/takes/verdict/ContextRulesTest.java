@@ -78,7 +78,7 @@ class ContextRulesTest {
     private static Set<String> found(TakeReport take, TakeReport reference) {
         TakeContext context = TakeContext.of(RUN, Wanted.USUAL, RUN.positions()).with(Optional.of(reference));
         return TakeVerdict.of(context, take).findings().stream()
-                .map(Finding::code)
+                .map(Finding::mark)
                 .filter(CODES::contains)
                 .collect(Collectors.toSet());
     }

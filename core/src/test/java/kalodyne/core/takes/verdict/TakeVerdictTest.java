@@ -82,10 +82,10 @@ class TakeVerdictTest {
     @Test
     void notices_a_source_that_differs_from_its_description() throws IOException {
         assertThat(of(Runs.plain(), peakAt(-6.5)).findings())
-                .extracting(Finding::code)
+                .extracting(Finding::mark)
                 .contains("take.source-differs");
         assertThat(of(Runs.plain(), peakAt(-4.5)).findings())
-                .extracting(Finding::code)
+                .extracting(Finding::mark)
                 .doesNotContain("take.source-differs");
     }
 
@@ -95,7 +95,7 @@ class TakeVerdictTest {
         wav.rate = 44_100;
         TakeReport take = TakeReader.read(wav.write(folder.resolve("take.wav")), Progress.NONE);
         assertThat(of(Runs.plain(), take).findings())
-                .filteredOn(finding -> finding.code().equals("take.other-rate"))
+                .filteredOn(finding -> finding.mark().equals("take.other-rate"))
                 .extracting(Finding::text)
                 .containsExactly("The take has 44.1 kHz, the run 48 kHz. Is it a take of this run?");
     }
@@ -128,7 +128,7 @@ class TakeVerdictTest {
         TakeVerdict hot = verdict(run, takes.get(1));
         assertThat(hot.sentence()).startsWith("Cut off at 7 places");
         assertThat(hot.instruction()).startsWith("Turn the gain 3 on Interface from 12:00 to 9:30");
-        assertThat(hot.findings()).extracting(Finding::code).containsExactly("clip.digital", "take.source-differs");
+        assertThat(hot.findings()).extracting(Finding::mark).containsExactly("clip.digital", "take.source-differs");
     }
 
     private TakeVerdict verdict(LevelPlan run, Take take) throws IOException {

@@ -74,7 +74,7 @@ public final class Scoring {
 
     private synchronized void add(CorpusTake take, TakeReport report) {
         Set<String> found =
-                report.findings().stream().map(Finding::code).collect(Collectors.toCollection(TreeSet::new));
+                report.findings().stream().map(Finding::mark).collect(Collectors.toCollection(TreeSet::new));
         found.removeIf(code -> take.alsoTrue().contains(code) && !take.faults().contains(code));
         Set<String> all = new TreeSet<>(found);
         all.addAll(take.faults());
@@ -86,7 +86,7 @@ public final class Scoring {
             if (!found.contains(code) || !take.faults().contains(code)) {
                 remarks.add((found.contains(code) ? "imagined " : "missed   ") + code + " in " + take.name() + " "
                         + report.findings().stream()
-                                .filter(each -> each.code().equals(code))
+                                .filter(each -> each.mark().equals(code))
                                 .map(Finding::text)
                                 .toList());
             }
