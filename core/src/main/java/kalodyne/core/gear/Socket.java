@@ -20,6 +20,7 @@ import kalodyne.core.units.Current;
  * @param signal the kind of signal it is made for
  * @param balance empty where the question makes no sense
  * @param contacts what each contact carries; contacts that are left out carry nothing
+ * @param side which side of a pair it is, left or right; empty where it is none
  * @param ties to other sockets of the device
  * @param from marks of the stages that feed it
  * @param power what it feeds or is fed beside the signal
@@ -35,6 +36,7 @@ public record Socket(
         SignalKind signal,
         Optional<Balance> balance,
         Map<Contact, Carries> contacts,
+        Optional<Carries> side,
         Ties ties,
         List<String> from,
         List<SocketPower> power,
@@ -92,29 +94,43 @@ public record Socket(
 
     public Socket withFacts(Facts newFacts) {
         return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, ties, from, power, channels, newFacts);
+                id, name, connector, form, way, signal, balance, contacts, side, ties, from, power, channels, newFacts);
     }
 
     public Socket withPower(List<SocketPower> newPower) {
         return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, ties, from, newPower, channels, facts);
+                id, name, connector, form, way, signal, balance, contacts, side, ties, from, newPower, channels, facts);
     }
 
     /** The same socket with another connector, whose contacts carry something else. */
     public Socket withConnector(Connector newConnector, Map<Contact, Carries> newContacts) {
         return new Socket(
-                id, name, newConnector, form, way, signal, balance, newContacts, ties, from, power, channels, facts);
+                id,
+                name,
+                newConnector,
+                form,
+                way,
+                signal,
+                balance,
+                newContacts,
+                side,
+                ties,
+                from,
+                power,
+                channels,
+                facts);
     }
 
     Socket withTies(Ties newTies) {
         return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, newTies, from, power, channels, facts);
+                id, name, connector, form, way, signal, balance, contacts, side, newTies, from, power, channels, facts);
     }
 
     /** The same socket under another mark and name. */
     Socket named(String newId, String newName) {
         return new Socket(
-                newId, newName, connector, form, way, signal, balance, contacts, ties, from, power, channels, facts);
+                newId, newName, connector, form, way, signal, balance, contacts, side, ties, from, power, channels,
+                facts);
     }
 
     /** Whether it gives some power, needs it, and so on. */

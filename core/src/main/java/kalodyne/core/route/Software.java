@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.ChannelPair;
+import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
@@ -142,7 +143,7 @@ public final class Software {
     /** A device that sends one thing or another needs a switch. */
     private void mode(Device device) {
         List<ChannelPair> pairs = Captured.sent(device);
-        boolean hasMultitrack = pairs.stream().anyMatch(pair -> pair.carries().contains("multitrack"));
+        boolean hasMultitrack = pairs.stream().anyMatch(pair -> pair.role() == ChannelRole.MULTITRACK);
         if (hasMultitrack) {
             add(
                     About.MODE,

@@ -156,7 +156,7 @@ final class Recorders {
     /** The pairs of sound that it sends apart: a mix with and a mix without the microphone. */
     List<ChannelPair> mixes(String sender) {
         return Captured.sent(rig.device(sender)).stream()
-                .filter(pair -> pair.carries().contains("mix"))
+                .filter(pair -> pair.role().isMix())
                 .toList();
     }
 

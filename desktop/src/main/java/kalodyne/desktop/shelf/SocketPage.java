@@ -115,6 +115,7 @@ final class SocketPage {
                 signal.getValue(),
                 balance.getValue(),
                 carried,
+                was.side(),
                 was.ties(),
                 was.from(),
                 was.power(),

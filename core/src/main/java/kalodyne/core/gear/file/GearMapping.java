@@ -13,6 +13,7 @@ import kalodyne.core.files.json.Mapping;
 import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ChannelPair;
+import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.Coded;
 import kalodyne.core.gear.Conductor;
 import kalodyne.core.gear.Connector;
@@ -150,6 +151,7 @@ public final class GearMapping extends Mapping {
                         signal,
                         Optional.ofNullable(balance),
                         contacts,
+                        side(place),
                         new Socket.Ties(
                                 optional(place, "opening"),
                                 optional(place, "normalledFrom"),
@@ -167,6 +169,17 @@ public final class GearMapping extends Mapping {
                 power,
                 channels,
                 facts);
+    }
+
+    /** Which side of a pair it is; where that is not told, as before it was kept, its mark may say it. */
+    private Optional<Carries> side(JsonPlace place) {
+        if (place.has("side")) {
+            return Optional.ofNullable(choice(place, "side", Carries.class));
+        }
+        String mark = place.text("id");
+        return mark.contains("left")
+                ? Optional.of(Carries.LEFT)
+                : mark.contains("right") ? Optional.of(Carries.RIGHT) : Optional.empty();
     }
 
     /** What each contact carries; null where it could not be read. */
@@ -192,10 +205,14 @@ public final class GearMapping extends Mapping {
 
     private ChannelPair channels(JsonPlace place) {
         Direction way = choice(place, "way", Direction.class);
+        ChannelRole role = place.has("role") || way == null
+                ? choice(place, "role", ChannelRole.class)
+                : ChannelRole.ofWords(way, place.text("carries"));
         return build(
                 place,
-                () -> new ChannelPair(way, place.text("channels"), place.text("carries"), place.texts("from")),
-                way);
+                () -> new ChannelPair(way, place.text("channels"), role, place.text("carries"), place.texts("from")),
+                way,
+                role);
     }
 
     private Stage stage(JsonPlace place) {

@@ -85,6 +85,7 @@ public final class GearWriter {
                 contacts.put(contact.word(), carries.word());
             }
         });
+        socket.side().ifPresent(side -> node.put("side", side.word()));
         socket.ties().opening().ifPresent(opening -> node.put("opening", opening));
         socket.ties().normalledFrom().ifPresent(other -> node.put("normalledFrom", other));
         socket.ties().monoWithout().ifPresent(other -> node.put("monoWithout", other));
@@ -109,6 +110,7 @@ public final class GearWriter {
         ObjectNode node = NODES.objectNode()
                 .put("way", pair.way().word())
                 .put("channels", pair.channels())
+                .put("role", pair.role().word())
                 .put("carries", pair.carries());
         putTexts(node, "from", pair.from());
         return node;

@@ -10,6 +10,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ChannelPair;
+import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
@@ -346,7 +347,7 @@ final class DeviceDrafts {
     }
 
     private void track(ChannelPair pair, String from, int number) {
-        boolean isBeforeFader = pair.carries().contains("before its fader");
+        boolean isBeforeFader = pair.role() == ChannelRole.BEFORE_FADERS;
         Map<Side, PointDraft> there = (isBeforeFader ? beforeVolume : parts).getOrDefault(from, Map.of());
         there.values().stream().findFirst().ifPresent(draft -> {
             if (draft.end().isPresent()) {

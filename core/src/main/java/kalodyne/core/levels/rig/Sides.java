@@ -75,13 +75,12 @@ final class Sides {
                 .orElseGet(() -> device.socket(mark).map(this::of).orElse(EnumSet.of(Side.MIDDLE)));
     }
 
-    /** A socket with both sides has contacts for both; one of a pair says so in its mark. */
+    /** A socket with both sides has contacts for both; one of a pair has its own. */
     Set<Side> of(Socket socket) {
         if (socket.contacts().containsValue(Carries.LEFT) && socket.contacts().containsValue(Carries.RIGHT)) {
             return BOTH;
         }
-        return EnumSet.of(
-                socket.id().contains("left") ? Side.LEFT : socket.id().contains("right") ? Side.RIGHT : Side.MIDDLE);
+        return EnumSet.of(socket.side().map(Side::of).orElse(Side.MIDDLE));
     }
 
     /** Left, right, or the middle for anything else. */

@@ -156,7 +156,9 @@ final class Circumstances {
                                 source,
                                 socket -> socket.way() != Direction.IN
                                         && (socket.contacts().containsValue(Carries.RIGHT)
-                                                || socket.id().contains("right"))));
+                                                || socket.side()
+                                                        .filter(side -> side == Carries.RIGHT)
+                                                        .isPresent())));
     }
 
     private static boolean has(Device device, Predicate<Socket> what) {
