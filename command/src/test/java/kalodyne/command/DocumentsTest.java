@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonFormat;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.studio.exchange.StudioReader;
 import kalodyne.core.studio.exchange.StudioTables;
 import kalodyne.core.studio.setup.SetupReader;
@@ -38,9 +39,12 @@ class DocumentsTest {
                 for (Path file : files.filter(
                                 path -> path.toString()
                                         .matches(
-                                                ".*(Rule|(Rig|Ear|Take)Rules|Caution|TakeVerdict|Preparing|PhantomSteps|SheetMaker).java"))
+                                                ".*(Rule|(Rig|Ear|Take|Joint)Rules|Caution|TakeVerdict|Preparing|PhantomSteps|ReachSteps|SheetMaker).java"))
                         .toList()) {
-                    all("\"(" + CODE + ")\"", Files.readString(file), written);
+                    Set<String> constants = new TreeSet<>();
+                    all("FindingCode\\.([A-Z_0-9]+)", Files.readString(file), constants);
+                    constants.forEach(constant ->
+                            written.add(FindingCode.valueOf(constant).mark()));
                 }
             }
         }
@@ -61,6 +65,8 @@ class DocumentsTest {
     @CsvSource({
         "README.md",
         "docs/architecture.md",
+        "CONTRIBUTING.md",
+        "docs/formats/findings.md",
         "docs/formats/setup.md",
         "docs/formats/studio.md",
         "docs/formats/tables.md",

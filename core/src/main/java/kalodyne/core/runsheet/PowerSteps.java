@@ -6,7 +6,6 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.joint.rules.BusLoad;
-import kalodyne.core.units.Print;
 
 /** Power in order: what gives a sound before what hears it, speakers last of all. */
 final class PowerSteps implements SheetPart {
@@ -89,8 +88,7 @@ final class PowerSteps implements SheetPart {
         String load = rig.joints().stream()
                 .flatMap(joint -> BusLoad.of(joint).stream())
                 .filter(each -> each.port().item().equals(id))
-                .map(each -> "its port gives " + Print.prefixed(each.drawnAmperes(), "A") + " of "
-                        + Print.prefixed(each.mostAmperes(), "A"))
+                .map(each -> "its port gives " + each.drawn() + " of " + each.most())
                 .findFirst()
                 .orElse("");
         Step step = Step.of(

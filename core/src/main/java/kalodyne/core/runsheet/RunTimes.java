@@ -13,7 +13,6 @@ import kalodyne.core.sums.Battery;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Current;
-import kalodyne.core.units.Print;
 import kalodyne.core.units.RunningTime;
 import kalodyne.core.units.Voltage;
 
@@ -105,10 +104,7 @@ final class RunTimes {
         rig.joints().stream()
                 .flatMap(joint -> BusLoad.of(joint).stream())
                 .forEach(load -> all.add(new RunSheet.Lasting(
-                        rig.name(load.port().item()),
-                        Print.prefixed(load.drawnAmperes(), "A") + " drawn of "
-                                + Print.prefixed(load.mostAmperes(), "A"),
-                        load.isFed())));
+                        rig.name(load.port().item()), load.drawn() + " drawn of " + load.most(), load.isFed())));
         return all;
     }
 }

@@ -14,7 +14,6 @@ import kalodyne.core.gear.PowerRole;
 import kalodyne.core.joint.rules.BusLoad;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.runsheet.FaultSearch.Probe;
-import kalodyne.core.units.Print;
 
 /** Which search leads on from a step where something else was noticed than should be. */
 public final class Searches {
@@ -168,8 +167,7 @@ public final class Searches {
                 .filter(load -> links.stream().anyMatch(link -> link.sockets().contains(load.port())))
                 .forEach(load -> probes.add(new Probe(
                         "Is " + rig.name(load.port().item()) + " itself on mains, or well charged?",
-                        Print.prefixed(load.drawnAmperes(), "A") + " are drawn, its port gives "
-                                + Print.prefixed(load.mostAmperes(), "A"),
+                        load.drawn() + " are drawn, its port gives " + load.most(),
                         List.of(
                                 "A battery that runs low gives less than its port should: charge it.",
                                 load.drawnAmperes() > load.mostAmperes()

@@ -45,6 +45,15 @@ public final class Print {
         return SiPrefix.print(value, unit);
     }
 
+    /** The same with two digits that count, for what nobody knows better: "480 mA", "1.2 A". */
+    public static String about(double value, String unit) {
+        return prefixed(
+                new BigDecimal(value)
+                        .round(new MathContext(2, RoundingMode.HALF_EVEN))
+                        .doubleValue(),
+                unit);
+    }
+
     /** How many there are of something whose plural ends in s: "1 lead", "3 leads". */
     public static String counted(long number, String what) {
         return count(number) + " " + what + (number == 1 ? "" : "s");

@@ -31,7 +31,6 @@ import kalodyne.core.route.Shelf;
 import kalodyne.core.route.SideTask;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
-import kalodyne.core.units.Print;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -163,7 +162,7 @@ class SameEverywhereTest {
                         .toList());
         for (Checked joint : joints) {
             for (BusLoad load : BusLoad.of(joint)) {
-                String amperes = Print.prefixed(load.drawnAmperes(), "A");
+                String amperes = load.drawn();
                 if (!load.living().isEmpty()) {
                     assertThat(told).contains(amperes);
                 }

@@ -33,14 +33,23 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<S
         return drawnAmperes <= mostAmperes || living.isEmpty();
     }
 
+    /** "340 mA": the circuit is as good as what makers print. */
+    public String drawn() {
+        return Print.about(drawnAmperes, "A");
+    }
+
+    public String most() {
+        return Print.about(mostAmperes, "A");
+    }
+
     /** "Interface draws 340 mA; Laptop, USB 1 gives 900 mA". */
     public String words(Patch patch) {
         List<String> fed =
                 living.stream().map(id -> patch.devices().get(id).name()).toList();
         Device giving = patch.devices().get(port.item());
         return String.join(" and ", fed) + (fed.size() == 1 ? " draws " : " draw ")
-                + Print.prefixed(drawnAmperes, "A") + "; " + giving.name() + ", "
-                + giving.socket(port.part()).orElseThrow().name() + " gives " + Print.prefixed(mostAmperes, "A");
+                + drawn() + "; " + giving.name() + ", "
+                + giving.socket(port.part()).orElseThrow().name() + " gives " + most();
     }
 
     /** Of all ports of something that hangs together, those that feed something. */

@@ -9,7 +9,6 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Print;
 
 /** A port that gives less current than what hangs on it draws. */
 final class BusPowerRule implements JointRule {
@@ -36,8 +35,8 @@ final class BusPowerRule implements JointRule {
                 fed.get(),
                 new Figure(drawn * 1e3, "mA"),
                 "This port does not feed it",
-                joint.device(fed.get()).name() + " draws " + Print.prefixed(drawn, "A") + ", and " + joint.name(port)
-                        + " gives " + Print.prefixed(load.get().mostAmperes(), "A")
+                joint.device(fed.get()).name() + " draws " + load.get().drawn() + ", and " + joint.name(port)
+                        + " gives " + load.get().most()
                         + ": its lamp blinks, or it falls out in mid-take.",
                 "Use a hub or adapter that is fed by a charger or power bank, or the device's own supply");
     }
