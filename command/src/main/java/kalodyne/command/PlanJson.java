@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.joint.Plugging;
+import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.route.Missing;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
@@ -67,11 +68,25 @@ final class PlanJson {
         missing(node, way.missing());
         plugged(node, way.patch().pluggings());
         findings(node, way.findings());
+        ArrayNode knobs = node.putArray("knobs");
+        way.turns().forEach(turn -> knobs.add(knob(turn.advised())));
         ArrayNode reasons = node.putArray("reasons");
         way.reasons().forEach(reason -> reasons.add(reason.words()));
         node.put("place", WayWords.place(way, all));
         ArrayNode software = node.putArray("software");
         Software.of(wish, way).forEach(software::add);
+        return node;
+    }
+
+    /** Where a control should stand, as the levels of the same rig advise it. */
+    private static ObjectNode knob(Knob knob) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("control", knob.id());
+        node.put("name", knob.control().name());
+        node.put("device", knob.owner());
+        Output.put(node, "position", knob.control().position());
+        node.put("clock", knob.control().clock());
+        Output.put(node, "gainDb", knob.gain().db());
         return node;
     }
 

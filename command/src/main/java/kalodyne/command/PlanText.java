@@ -2,6 +2,8 @@ package kalodyne.command;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Software;
@@ -40,6 +42,14 @@ final class PlanText {
     private void print(Way way, List<Way> all) {
         way.strands()
                 .forEach(strand -> output.line("  " + WayWords.path(way, strand) + ": " + WayWords.recorded(strand)));
+        if (!way.turns().isEmpty()) {
+            output.line("  set: "
+                    + way.turns().stream()
+                            .map(Turn::advised)
+                            .map(knob -> knob.control().name() + " on " + knob.owner() + " to "
+                                    + knob.control().reading())
+                            .collect(Collectors.joining(", ")));
+        }
         output.line("  heard: " + WayWords.heard(way.monitoring()));
         way.sideTasks()
                 .forEach(sideTask -> output.line("  " + sideTask.of().word().toLowerCase(Locale.ROOT)

@@ -271,6 +271,9 @@ class CommandsTest {
                         "headphones"))
                 .isZero();
         JsonNode best = json("plan.schema.json").get("ways").get(0);
+        assertThat(best.get("knobs"))
+                .isNotEmpty()
+                .allSatisfy(knob -> assertThat(knob.get("clock").asText()).contains(":"));
         assertThat(best.get("title").asText()).isEqualTo("By Interface");
         assertThat(best.get("missing")).isEmpty();
         assertThat(best.get("strands").get(0).get("peakDbfs").asDouble()).isBetween(-16.0, -8.0);
