@@ -62,19 +62,19 @@ final class Rescue {
         } else {
             write(found, fresh);
         }
-        Path sideTask = file.resolveSibling(StudioPaths.dated(file, "damaged ", now));
+        Path aside = file.resolveSibling(StudioPaths.dated(file, "damaged ", now));
         for (String tail : StudioPaths.TAILS) {
             Path part = StudioPaths.withTail(file, tail);
             if (Files.exists(part)) {
-                Files.move(part, StudioPaths.withTail(sideTask, tail));
+                Files.move(part, StudioPaths.withTail(aside, tail));
             }
         }
         Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
-        return report(isEmpty, backup, sideTask);
+        return report(isEmpty, backup, aside);
     }
 
-    private String report(boolean isEmpty, Optional<Backups.Backup> backup, Path sideTask) {
-        String kept = " The damaged file was kept as " + sideTask.getFileName() + ".";
+    private String report(boolean isEmpty, Optional<Backups.Backup> backup, Path aside) {
+        String kept = " The damaged file was kept as " + aside.getFileName() + ".";
         String newest = backup.map(
                         each -> " The newest backup is of " + each.at().toLocalDate() + ", in " + each.file() + ".")
                 .orElse(" There is no backup.");

@@ -51,7 +51,7 @@ public final class ConvertRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
+    public Node aside() {
         Label words = new Label(
                 "The same sums are done for you in Levels and in the run sheet, with the values of your gear. Here they are for anything else.");
         words.getStyleClass().add("finding-text");

@@ -32,7 +32,7 @@ public final class HookupRoom implements Room {
     private PlugModel plugs;
     private Overlay overlay;
     private HookupView view;
-    private VBox sideTask;
+    private VBox aside;
 
     /**
      * A room.
@@ -108,17 +108,17 @@ public final class HookupRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new VBox(
+    public Node aside() {
+        if (aside == null) {
+            aside = new VBox(
                     4,
                     head("How to read the picture"),
                     line("Each box is a socket or a plug, a line for each contact."),
                     line("Thick line: a plug touches a socket. Thin line: a wire in a lead."),
                     line("Volts and milliamperes: direct, with everything on that can be switched on."));
-            sideTask.getStyleClass().add("legend");
+            aside.getStyleClass().add("legend");
         }
-        return sideTask;
+        return aside;
     }
 
     private static Label head(String words) {

@@ -13,7 +13,7 @@ import kalodyne.desktop.shell.Room;
 public final class LevelsRoom implements Room {
     private final StudioModel studio;
     private LevelsView view;
-    private LevelsAside sideTask;
+    private LevelsAside aside;
 
     public LevelsRoom(StudioModel studio) {
         this.studio = studio;
@@ -42,11 +42,11 @@ public final class LevelsRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new LevelsAside(studio);
+    public Node aside() {
+        if (aside == null) {
+            aside = new LevelsAside(studio);
         }
-        return sideTask;
+        return aside;
     }
 
     @Override

@@ -82,16 +82,16 @@ public final class LineupRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        VBox sideTask = new VBox(10);
-        fill(sideTask);
-        report.addListener(change -> fill(sideTask));
-        return sideTask;
+    public Node aside() {
+        VBox aside = new VBox(10);
+        fill(aside);
+        report.addListener(change -> fill(aside));
+        return aside;
     }
 
-    private void fill(VBox sideTask) {
+    private void fill(VBox aside) {
         List<String> texts = isTidyUp() ? ABOUT_TIDYING : ABOUT_LINING_UP;
-        sideTask.getChildren().setAll(texts.stream().map(LineupRoom::words).toList());
+        aside.getChildren().setAll(texts.stream().map(LineupRoom::words).toList());
     }
 
     private boolean isTidyUp() {

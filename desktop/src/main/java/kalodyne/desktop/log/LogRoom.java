@@ -23,7 +23,7 @@ public final class LogRoom implements Room {
     private final Runnable enter;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private LogView view;
-    private LogAside sideTask;
+    private LogAside aside;
 
     /**
      * A room.
@@ -60,11 +60,11 @@ public final class LogRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new LogAside(log);
+    public Node aside() {
+        if (aside == null) {
+            aside = new LogAside(log);
         }
-        return sideTask;
+        return aside;
     }
 
     @Override

@@ -23,7 +23,7 @@ public final class SheetRoom implements Room {
     private final PaperModel paper;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private SheetView view;
-    private SheetAside sideTask;
+    private SheetAside aside;
     private Overlay overlay;
 
     public SheetRoom(StudioModel studio, SheetModel sheet, PlanModel plan, PaperModel paper) {
@@ -59,11 +59,11 @@ public final class SheetRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new SheetAside(sheet, plan, this::plan);
+    public Node aside() {
+        if (aside == null) {
+            aside = new SheetAside(sheet, plan, this::plan);
         }
-        return sideTask;
+        return aside;
     }
 
     @Override

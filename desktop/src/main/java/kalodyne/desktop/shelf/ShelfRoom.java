@@ -20,7 +20,7 @@ public final class ShelfRoom implements Room {
     private ShelfModel shelf;
     private Overlay overlay;
     private ShelfView view;
-    private ShelfAside sideTask;
+    private ShelfAside aside;
 
     /**
      * A room.
@@ -76,11 +76,11 @@ public final class ShelfRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new ShelfAside(shelf());
+    public Node aside() {
+        if (aside == null) {
+            aside = new ShelfAside(shelf());
         }
-        return sideTask;
+        return aside;
     }
 
     @Override

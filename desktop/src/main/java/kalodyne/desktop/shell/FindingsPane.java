@@ -23,7 +23,7 @@ final class FindingsPane extends DownScroll {
     private final VBox content = new VBox();
     private final Label title = new Label();
     private final VBox list = new VBox(9);
-    private final VBox sideTask = new VBox();
+    private final VBox aside = new VBox();
     private final Consumer<Remedy> apply;
     private final Consumer<Place> goTo;
     private Room.Report shown;
@@ -37,7 +37,7 @@ final class FindingsPane extends DownScroll {
         title.managedProperty().bind(title.textProperty().isNotEmpty());
         list.managedProperty().bind(Bindings.isNotEmpty(list.getChildren()));
         content.getStyleClass().add("findings-content");
-        content.getChildren().addAll(title, list, sideTask);
+        content.getChildren().addAll(title, list, aside);
         setContent(content);
     }
 
@@ -55,7 +55,7 @@ final class FindingsPane extends DownScroll {
     }
 
     void showAside(Node node) {
-        sideTask.getChildren().setAll(node);
+        aside.getChildren().setAll(node);
     }
 
     private Node card(Finding finding) {

@@ -304,7 +304,7 @@ public final class MainWindow {
             page.setContent(waiting);
         } else {
             page.setContent(empty ? welcome : entered.node());
-            findings.showAside(entered.sideTask());
+            findings.showAside(entered.aside());
         }
         showReport();
     }

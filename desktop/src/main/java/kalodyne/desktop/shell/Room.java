@@ -21,7 +21,7 @@ public interface Room {
     Node node();
 
     /** What stands beside the room, under the findings. */
-    Node sideTask();
+    Node aside();
 
     /** What the shell shows of this room. */
     ObservableValue<Report> reportProperty();

@@ -26,7 +26,7 @@ public final class TakesRoom implements Room {
     private final Supplier<TimingModel> timing;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private TakesView view;
-    private TakesAside sideTask;
+    private TakesAside aside;
     private Overlay overlay;
 
     /**
@@ -72,11 +72,11 @@ public final class TakesRoom implements Room {
     }
 
     @Override
-    public Node sideTask() {
-        if (sideTask == null) {
-            sideTask = new TakesAside(studio, takes);
+    public Node aside() {
+        if (aside == null) {
+            aside = new TakesAside(studio, takes);
         }
-        return sideTask;
+        return aside;
     }
 
     @Override
