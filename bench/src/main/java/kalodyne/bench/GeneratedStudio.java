@@ -5,14 +5,13 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import kalodyne.core.demo.Boathouse;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
@@ -46,16 +45,11 @@ public final class GeneratedStudio {
             Lead profile = profiles.leads().get(i % profiles.leads().size()).gear();
             leads.add(profile.withId("lead-" + i).withProfile(profile.id()).withName("Lead " + i));
         }
-        Run run = Boathouse.setup().runs().get(0);
-        List<Run> runs = new ArrayList<>();
         List<Take> takes = new ArrayList<>();
-        for (int i = 0; i < RUNS; i++) {
-            runs.add(run.withName("Run " + i));
-        }
         for (int i = 0; i < TAKES; i++) {
-            String name = runs.get(i % RUNS).name();
+            String run = "device-" + i % RUNS + ".out>device-1.adc-1";
             Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
-            takes.add(new Take("Take " + i, name, "takes/" + i + ".wav", at, run.positions()));
+            takes.add(new Take("Take " + i, run, "takes/" + i + ".wav", at, Map.of("device-1.gain-1", 0.5)));
         }
         return new Studio(
                 "Large",
@@ -64,7 +58,6 @@ public final class GeneratedStudio {
                 List.of(new Setup(
                         "setup-1",
                         "All",
-                        runs,
                         Wiring.NONE,
                         Settings.NONE,
                         Optional.empty(),

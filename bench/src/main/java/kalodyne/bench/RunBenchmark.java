@@ -10,7 +10,7 @@ import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.LevelRules;
 import kalodyne.core.levels.LevelVerdict;
-import kalodyne.core.levels.run.Run;
+import kalodyne.core.levels.gain.Wanted;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -29,7 +29,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 5, time = 1)
 public class RunBenchmark {
-    private final Run run = Boathouse.setup().runs().get(0);
+    private final LevelPlan run = Boathouse.bassSynth(Boathouse.studio());
+    private final String gain = run.knobs().get(run.knobs().size() - 1).id();
     private double position;
 
     /** What a knob's move leads to. */
@@ -38,9 +39,8 @@ public class RunBenchmark {
     @Benchmark
     public Recomputed recomputeAfterAKnobMove() {
         position = (position + 0.0137) % 1;
-        Run turned = run.turned(Map.of(Run.GAIN, position));
-        LevelPlan plan = LevelPlan.of(turned);
-        var advice = Adviser.advise(turned);
+        LevelPlan plan = run.turned(Map.of(gain, position));
+        var advice = Adviser.advise(plan, Wanted.USUAL);
         return new Recomputed(plan, LevelRules.check(plan, advice), LevelVerdict.of(plan, advice));
     }
 

@@ -160,7 +160,7 @@ public final class AnalyseCommand implements Callable<Integer> {
     }
 
     private void print(Inquiry inquiry, boolean isRunKnown) {
-        output.line("  What most likely does it, " + (isRunKnown ? "in this run:" : "without knowing the run:"));
+        output.line("  What most likely causes it, " + (isRunKnown ? "in this run:" : "without knowing the run:"));
         inquiry.suspects().stream()
                 .limit(MOST_SUSPECTS)
                 .forEach(suspect -> output.line("    " + Print.decimal(100 * suspect.chance(), 0) + " %  "

@@ -59,7 +59,6 @@ public final class LevelsCommand implements Callable<Integer> {
             SetupLevels plugged = chosen.levels();
             List<RunLevels> all = new ArrayList<>();
             plugged.traces().forEach(trace -> all.add(plugged.run(trace)));
-            setup.runs().forEach(run -> all.add(SetupLevels.of(run)));
             if (json) {
                 ObjectNode node = LevelsJson.of(file, studio.name(), setup.name(), all);
                 if (advise) {

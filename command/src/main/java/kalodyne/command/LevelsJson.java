@@ -33,9 +33,6 @@ import kalodyne.core.units.Level;
 final class LevelsJson {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
-    /** The stations of a run that was described without gear. */
-    private static final List<String> DESCRIBED = List.of("source", "lead", "input", "track");
-
     private LevelsJson() {}
 
     static ObjectNode of(Path file, String studio, String setup, List<RunLevels> all) {
@@ -98,9 +95,7 @@ final class LevelsJson {
     }
 
     private static String name(LevelPlan plan, int station) {
-        return plan.described().isPresent()
-                ? DESCRIBED.get(station)
-                : plan.trace().stations().get(station).name();
+        return plan.trace().stations().get(station).name();
     }
 
     private static ObjectNode control(Setting setting) {
@@ -237,7 +232,7 @@ final class LevelsJson {
     /** How a station is told in a line of text. */
     static String label(LevelPlan plan, StageLevel stage) {
         Station station = plan.station(stage);
-        boolean isItself = station.isJoint() || plan.described().isPresent() || station.isEnd();
+        boolean isItself = station.isJoint() || station.isEnd();
         return isItself
                 ? stage.stage().label()
                 : station.name() + ", " + stage.stage().label();

@@ -27,8 +27,7 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "lineup",
         mixinStandardHelpOptions = true,
-        description =
-                "Find where two recordings of the same sound belong to each other, and write the second so that it fits.",
+        description = "Find where two recordings of the same sound fit together, and write the second so that it fits.",
         footer = {
             "",
             "Exit status: 0 when they belong together and all was written, 1 when they do not belong together,",
@@ -103,7 +102,7 @@ public final class LineupCommand implements Callable<Integer> {
         if (format != null) {
             return CopyFormat.of(format)
                     .orElseThrow(() -> new IllegalArgumentException("--format: \"" + format
-                            + "\" is no format. Choose wav16, wav24, wavfloat, flac16 or flac24."));
+                            + "\" is not a format. Choose wav16, wav24, wavfloat, flac16 or flac24."));
         }
         boolean isFlac =
                 target != null && target.toString().toLowerCase(Locale.ROOT).endsWith(".flac");

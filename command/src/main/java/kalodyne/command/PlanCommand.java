@@ -255,7 +255,7 @@ public final class PlanCommand implements Callable<Integer> {
             case "mono" -> Stereo.MONO_ENOUGH;
             case "any" -> Stereo.NO_MATTER;
             default ->
-                throw told("“" + Names.shown(stereo) + "” is no way to treat stereo.", "Write keep, mono or any.");
+                throw told("“" + Names.shown(stereo) + "” is not a way to treat stereo.", "Write keep, mono or any.");
         };
     }
 

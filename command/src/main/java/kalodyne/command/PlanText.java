@@ -64,7 +64,7 @@ final class PlanText {
             output.line(each.words() + (each.missing().isEmpty() ? "" : " (to get)"));
             each.joints().stream().flatMap(joint -> joint.findings().stream()).forEach(output::finding);
             if (each.isFine()) {
-                output.line("  Nothing speaks against it.");
+                output.line("  Nothing is wrong with it.");
             }
         }
     }

@@ -90,7 +90,7 @@ public final class RunsheetCommand implements Callable<Integer> {
                 .filter(each -> each.word().equalsIgnoreCase(paper))
                 .findFirst()
                 .orElseThrow(() -> new ParameterException(
-                        spec.commandLine(), "“" + paper + "” is no size of paper; choose A4 or Letter."));
+                        spec.commandLine(), "“" + paper + "” is not a size of paper; choose A4 or Letter."));
         try {
             WholeFile.write(pdf, ByteBuffer.wrap(RunSheetPaper.of(sheet, studio, size)));
             output.line(pdf + ": " + Print.counted(sheet.steps().size(), "step") + ", " + size.word());
@@ -104,8 +104,7 @@ public final class RunsheetCommand implements Callable<Integer> {
 
     private static SheetRig rig(ChosenSetup chosen) {
         Setup setup = chosen.setup();
-        return new SheetRig(
-                setup.name(), chosen.patch(), chosen.joints(), chosen.levels(), setup.runs(), setup.sessionPlan());
+        return new SheetRig(setup.name(), chosen.patch(), chosen.joints(), chosen.levels(), setup.sessionPlan());
     }
 
     private void print(RunSheet sheet) {

@@ -11,8 +11,6 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.levels.gain.Wanted;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.verdict.TakeContext;
@@ -74,9 +72,6 @@ final class TakesOfRuns {
             if (plan.isRecorded()) {
                 all.add(TakeContext.of(levels, trace, stood.orElseGet(plan::positions), joints));
             }
-        }
-        for (Run run : setup.runs()) {
-            all.add(TakeContext.of(LevelPlan.of(run), Wanted.USUAL, stood.orElseGet(run::positions)));
         }
         return all;
     }

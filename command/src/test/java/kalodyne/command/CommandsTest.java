@@ -29,8 +29,6 @@ import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.exchange.ParcelWriter;
 import kalodyne.core.studio.exchange.StudioReader;
 import kalodyne.core.studio.exchange.StudioWriter;
-import kalodyne.core.studio.setup.SetupFile;
-import kalodyne.core.studio.setup.SetupWriter;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.Test;
@@ -130,7 +128,7 @@ class CommandsTest {
         assertThat(analyse("--json", text.toString(), half.toString(), gone)).isEqualTo(2);
         JsonNode array = json("analyse.schema.json");
         assertThat(array.get(0).get("error").get("problem").asText())
-                .isEqualTo("This is no sound file that can be read.");
+                .isEqualTo("This is not a sound file that can be read.");
         assertThat(array.get(1).get("frames").asInt()).isEqualTo(23_989);
         assertThat(array.get(2).get("error").get("problem").asText()).isEqualTo("There is no such file.");
         assertThat(complained.toString(StandardCharsets.UTF_8).lines())
@@ -414,15 +412,15 @@ class CommandsTest {
     void levels_tells_what_is_wrong_with_a_setup() throws IOException {
         Path bad = Files.writeString(
                 folder.resolve("bad.json"),
-                SetupWriter.write(new SetupFile("S", Boathouse.setup())).replace("\"10000 Ω\"", "\"-10 kΩ\""));
+                StudioWriter.write(Boathouse.studio()).replace("\"10000 Ω\"", "\"-10 kΩ\""));
         assertThat(levels(bad.toString(), "--json")).isEqualTo(2);
         assertThat(json("levels.schema.json")
                         .get("problems")
                         .get(0)
                         .get("place")
                         .asText())
-                .contains("input › impedance, line");
-        assertThat(complained.toString(StandardCharsets.UTF_8)).contains(bad + ", runs › 1 › input › impedance, line");
+                .contains("loadImpedance › is, line");
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains(bad + ", devices › ");
         assertThat(levels(folder.resolve("gone.json").toString())).isEqualTo(2);
         assertThat(levels()).isEqualTo(2);
     }

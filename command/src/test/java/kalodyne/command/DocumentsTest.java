@@ -14,8 +14,6 @@ import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.studio.exchange.StudioReader;
 import kalodyne.core.studio.exchange.StudioTables;
-import kalodyne.core.studio.setup.SetupReader;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -91,26 +89,11 @@ class DocumentsTest {
         }
     }
 
-    /** The example in the setup's document is a setup, as far as it goes: its fields are known, what it leaves out is named. */
-    @Test
-    void the_setups_example_has_known_fields_only() throws IOException {
-        Matcher example = Pattern.compile("```json\\n(.*?)```", Pattern.DOTALL)
-                .matcher(Files.readString(ROOT.resolve("docs/formats/setup.md")));
-        assertThat(example.find()).isTrue();
-        try {
-            SetupReader.read(example.group(1), Path.of("example"));
-            throw new AssertionError("the example leaves parts out");
-        } catch (kalodyne.core.files.json.UnreadableFile e) {
-            assertThat(e.problems())
-                    .isNotEmpty()
-                    .allMatch(problem -> problem.what().endsWith(" is missing."));
-        }
-    }
-
     /** The examples of the open formats can be read as they stand. */
     @ParameterizedTest
     @CsvSource({
         "studio.md, json, studio",
+        "setup.md, json, studio",
         "tidy.md, json, tidy",
         "catalogue.md, json, catalogue",
         "tables.md, '', table"

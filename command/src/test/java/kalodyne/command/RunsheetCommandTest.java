@@ -15,8 +15,6 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.studio.setup.SetupFile;
-import kalodyne.core.studio.setup.SetupWriter;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -74,15 +72,6 @@ class RunsheetCommandTest {
                 .isZero();
         assertThat(printed.toString(StandardCharsets.UTF_8))
                 .contains("Through the mixer: ", "Why: ", "Not before “Speakers off", "Taking down");
-    }
-
-    /** A run that was described by its numbers has steps too. */
-    @Test
-    void a_described_setup_has_a_sheet() throws IOException {
-        Path file = folder.resolve("setup.json");
-        SetupWriter.write(new SetupFile("The Boathouse", Boathouse.setup()), file);
-        assertThat(runsheet(file.toString(), "--json")).isZero();
-        assertThat(json().get("steps").findValuesAsText("act")).contains("turn down", "plug", "set level");
     }
 
     @ParameterizedTest

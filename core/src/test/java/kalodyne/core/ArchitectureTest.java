@@ -44,7 +44,6 @@ class ArchitectureTest {
             "levels.calibration",
             "levels.rig",
             "levels.listening",
-            "levels.run",
             "levels",
             "route",
             "sound",

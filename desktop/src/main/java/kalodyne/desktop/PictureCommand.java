@@ -80,8 +80,8 @@ final class PictureCommand implements Callable<Integer> {
         require(
                 List.of(ROOMS.split(", | or ", -1)).contains(room),
                 "There is no room “" + room + "”; choose " + ROOMS + ".");
-        require(dimensions.matches(), "“" + size + "” is no size; write for example 1280x800.");
-        require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is no theme; choose light or dark.");
+        require(dimensions.matches(), "“" + size + "” is not a size; write for example 1280x800.");
+        require(theme.equals("light") || theme.equals("dark"), "“" + theme + "” is not a theme; choose light or dark.");
         require(text >= 0.8 && text <= 2, "The text can be 0.8 to 2 times its usual size, not " + text + ".");
         require(after >= 0 && after <= 60, "One can wait 0 to 60 seconds, not " + after + ".");
         Path folder = Files.createTempDirectory("kalodyne-picture");

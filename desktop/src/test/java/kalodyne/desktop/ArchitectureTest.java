@@ -60,7 +60,6 @@ class ArchitectureTest {
                         .map(room ->
                                 Arguments.of("kalodyne.desktop." + part + "..", "kalodyne.desktop." + room + "..")));
         Stream<Arguments> others = Stream.of(
-                // Models know properties, never nodes.
                 Arguments.of("kalodyne.desktop.model..", "javafx.scene.."),
                 Arguments.of("kalodyne.desktop.job..", "javafx.scene.."),
                 Arguments.of("kalodyne.desktop.control..", "kalodyne.desktop.model.."),
@@ -78,6 +77,18 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage(others)
+                .check(all);
+    }
+
+    /** Models stand beside their views and know properties, never nodes. */
+    @Test
+    void models_know_nothing_of_nodes() {
+        noClasses()
+                .that()
+                .haveSimpleNameEndingWith("Model")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("javafx.scene..")
                 .check(all);
     }
 

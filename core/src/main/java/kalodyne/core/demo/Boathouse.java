@@ -1,9 +1,6 @@
 package kalodyne.core.demo;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -17,7 +14,6 @@ import kalodyne.core.route.Wish;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.core.studio.setup.SetupReader;
 
 /** The studio "The Boathouse", with takes that are played and recorded here. */
 public final class Boathouse {
@@ -29,16 +25,6 @@ public final class Boathouse {
     private static final Wish WISH = Wish.of("drum-box", "tablet").withHeadphones(Optional.of("headphones"));
 
     private Boathouse() {}
-
-    /** A run as it is described without gear, for a setup that stands by itself. */
-    public static Setup setup() {
-        try (InputStream in = Boathouse.class.getResourceAsStream("boathouse.json")) {
-            return SetupReader.shipped(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of("boathouse.json"))
-                    .setup();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
 
     /** The whole studio without its takes. */
     public static Studio studio() {

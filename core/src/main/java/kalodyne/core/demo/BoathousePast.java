@@ -120,14 +120,13 @@ final class BoathousePast {
         recording.record(plan, folder.resolve(file));
         Take take = new Take(name, run, file, Instant.parse(at), plan.positions());
         setup = setup.with(take.with(
-                new Judging(setup, levels, joints).judge(take, TakeReader.read(folder.resolve(file), Progress.NONE))));
+                new Judging(levels, joints).judge(take, TakeReader.read(folder.resolve(file), Progress.NONE))));
     }
 
     // --- sessions ----------------------------------------------------------------------------------------------
 
     private void sessions() {
-        RunSheet sheet =
-                SheetMaker.of(new SheetRig(setup.name(), patch, joints, levels, List.of(), setup.sessionPlan()));
+        RunSheet sheet = SheetMaker.of(new SheetRig(setup.name(), patch, joints, levels, setup.sessionPlan()));
         session(sheet, "Session 1", FIRST_SUNDAY, Map.of(CELLO_GAIN, 0.42, PHONES, 0.35));
         session(sheet, "Session 2", SECOND_SUNDAY, Map.of(CELLO_GAIN, 0.16, PHONES, 0.45));
     }

@@ -80,7 +80,6 @@ public enum FindingCode {
     JOINT_LOADING("joint.loading", "the input takes more of the level than it should"),
     JOINT_UNSOLVED("joint.unsolved", "the circuit of a joint has no solution"),
     KNOB_UNTOLD("knob.untold", "nobody said where some knobs of the run stand"),
-    LEAD_DULL("lead.dull", "source and lead are 3 dB down below 20 kHz: 1/(2πRC)"),
     LEAD_LONG("lead.long", "more than about 3 m unbalanced, 300 m balanced"),
     LEVEL_AUTOMATIC("level.automatic", "the recorder has an automatic level"),
     LEVEL_CANCELS("level.cancels", "left and right of a source meet the wrong way round"),

@@ -78,7 +78,7 @@ public final class Conversion {
     }
 
     private static UnreadableQuantity unreadable(String text, String what, String remedy) {
-        return new UnreadableQuantity("“" + Names.shown(text) + "” is no list of " + what + ".", remedy);
+        return new UnreadableQuantity("“" + Names.shown(text) + "” is not a list of " + what + ".", remedy);
     }
 
     /** "44.1, 48, 96 kHz"; empty where there are none. */

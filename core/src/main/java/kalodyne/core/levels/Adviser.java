@@ -2,16 +2,11 @@ package kalodyne.core.levels;
 
 import kalodyne.core.levels.gain.GainAdviser;
 import kalodyne.core.levels.gain.Wanted;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Gain;
 
 /** Finds where the controls along one run should stand. */
 public final class Adviser {
     private Adviser() {}
-
-    public static Advice advise(Run run) {
-        return advise(LevelPlan.of(run), Wanted.USUAL);
-    }
 
     public static Advice advise(LevelPlan plan, Wanted wanted) {
         return Advice.of(

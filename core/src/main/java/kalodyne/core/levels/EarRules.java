@@ -94,7 +94,7 @@ final class EarRules extends RunFindings {
                     end(),
                     sound(most),
                     "It can get far too loud",
-                    "With every knob full it is " + Print.decimal(most, 0)
+                    "With every knob fully up it is " + Print.decimal(most, 0)
                             + " dB SPL on average. Turn down before you put anything on your ears.",
                     "");
         }
@@ -123,7 +123,7 @@ final class EarRules extends RunFindings {
                     damping.factor() < 2 ? Severity.WEAK : Severity.NOTE,
                     end(),
                     new Figure(damping.factor(), "times"),
-                    "Loosely held headphones",
+                    "Weakly damped headphones",
                     "They have " + Print.decimal(damping.factor(), 1)
                             + " times the impedance of this output, 8 times or more is good."
                             + " Their resonance may stand out by up to "
@@ -183,7 +183,7 @@ final class EarRules extends RunFindings {
                     station,
                     new Figure(hertz, "Hz"),
                     "The subwoofer reaches too high",
-                    "Above 120 Hz one hears where it stands. 80 Hz is usual.",
+                    "Above 120 Hz you can hear where it is. 80 Hz is usual.",
                     "Set its crossover to 80 Hz, 120 Hz at the most");
         } else {
             add(
@@ -192,7 +192,7 @@ final class EarRules extends RunFindings {
                     station,
                     new Figure(hertz, "Hz"),
                     "The subwoofer takes over at " + Print.decimal(hertz, 0) + " Hz",
-                    "There both are 6 dB down and together whole (Linkwitz–Riley, 4th order). A metre farther away is "
+                    "There each is 6 dB down, and together they add up flat (Linkwitz–Riley, 4th order). A metre farther away is "
                             + Print.decimal(Crossover.delayMilliseconds(1), 1) + " ms late; up to "
                             + Print.decimal(crossover.mostMetresApart(), 1) + " m do not matter.",
                     "");
@@ -238,8 +238,8 @@ final class EarRules extends RunFindings {
                 station,
                 LevelRules.decibels(howling.gain().db()),
                 howling.howls() ? "It will howl" : howling.rings() ? "Close to howling" : "It can howl",
-                microphone.name() + " hears " + speaker.name() + ": once round at 1 m it is "
-                        + Print.signed(howling.gain().db(), 1) + " dB, and howls from 0 dB on.",
+                microphone.name() + " hears " + speaker.name() + ": at 1 m the loop gain is "
+                        + Print.signed(howling.gain().db(), 1) + " dB; it howls from 0 dB up.",
                 "Listen on headphones, or turn the speakers down by "
                         + Print.decimal(Math.ceil(howling.gain().db() - SAFE_DB), 0)
                         + " dB");

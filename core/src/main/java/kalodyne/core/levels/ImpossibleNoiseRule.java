@@ -36,9 +36,9 @@ final class ImpossibleNoiseRule implements LevelRule {
                 Severity.NOTE,
                 stage.stage().station(),
                 new Figure(rated.dbu(), "dBu"),
-                "A noise figure too good to be so",
+                "A noise figure that is too good to be true",
                 rated + " is less than the " + possible
-                        + " that 150 Ω makes by being warm. It may be A-weighted or measured with the input shorted.",
+                        + " of thermal noise that 150 Ω makes. It may be A-weighted or measured with the input shorted.",
                 Optional.empty());
     }
 }

@@ -12,7 +12,6 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.Sound;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
@@ -27,11 +26,6 @@ import kalodyne.core.units.Print;
 public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages) {
     public LevelPlan {
         stages = List.copyOf(stages);
-    }
-
-    /** Computes the lines along a described run. */
-    public static LevelPlan of(Run run) {
-        return of(DescribedFlow.trace(run), FlowLevels.of(DescribedFlow.of(run)));
     }
 
     /** Reads the lines along a run. */
@@ -121,10 +115,6 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
 
     public String name() {
         return trace.name();
-    }
-
-    public Optional<Run> described() {
-        return trace.described();
     }
 
     public Flow flow() {

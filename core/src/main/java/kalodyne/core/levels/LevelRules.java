@@ -13,21 +13,13 @@ import kalodyne.core.findings.Severity;
 public final class LevelRules {
     private static final List<LevelRule> ALL = List.of(
             new StageClipsRule(),
-            new LineIntoMicRule(),
             new NoFitRule(),
             new HotRule(),
             new QuietRule(),
-            new LoadingRule(),
-            new DullLeadRule(),
             new NoiseRule(),
             new NoiseOriginRule(),
             new ImpossibleNoiseRule(),
             new PluggingCaution());
-
-    /** The stations of a run that was described without gear. */
-    static final int DESCRIBED_LEAD = 1;
-
-    static final int DESCRIBED_INPUT = 2;
 
     private LevelRules() {}
 
@@ -41,15 +33,11 @@ public final class LevelRules {
         return new Place.Station(station);
     }
 
-    /** Which stage, so that one among many is found: "Mixer, channel 1"; of a described run its label says it. */
+    /** Which stage, so that one among many is found: "Mixer, channel 1". */
     static String words(LevelPlan plan, StageLevel stage) {
         Station station = plan.station(stage);
         String label = stage.stage().label();
-        return plan.described().isPresent()
-                        || station.isJoint()
-                        || station.name().equals(label)
-                ? label
-                : station.name() + ", " + label;
+        return station.isJoint() || station.name().equals(label) ? label : station.name() + ", " + label;
     }
 
     static Figure decibels(double value) {

@@ -31,7 +31,7 @@ public record LevelVerdict(String sentence, String nextStep) {
             return sentence(plan);
         }
         if (plan.last().average().isSilence()) {
-            return "Nothing is heard at " + plan.end().name() + ": something on the way is shut";
+            return "Nothing is heard at " + plan.end().name() + ": something on the way is turned off";
         }
         String start = plan.end().name() + ": " + Print.decimal(plan.endAverage(), 0) + " dB SPL on average, ";
         double miss = plan.miss().db();
@@ -45,10 +45,10 @@ public record LevelVerdict(String sentence, String nextStep) {
         if (!plan.isRecorded()) {
             return advice.remedy()
                     .map(remedy -> remedy.words() + ", then listen")
-                    .orElse("Begin with the volume down, then turn up to where it stands");
+                    .orElse("Start with the volume down, then turn it up to where it stands now");
         }
         if (advice.obstacle().isPresent() && advice.isFollowed()) {
-            return "No knob position fits: see what was noticed";
+            return "No knob position fits: see the findings";
         }
         return advice.remedy()
                 .map(remedy -> remedy.words() + ", then play the loudest part")

@@ -65,14 +65,13 @@ final class NoFitRule implements LevelRule {
                 isAtSource(plan, obstacle)
                         ? "The source itself distorts: its loudest peak is " + missing + " above what it can give."
                         : label(plan, obstacle) + " is overloaded by " + missing
-                                + ", however far down all before it is." + because;
+                                + ", even with everything before it turned right down." + because;
             case TOO_HOT_AT_LOWEST ->
                 "With every knob at its lowest it is still " + missing + " above the aim." + because;
             case TOO_QUIET_AT_HIGHEST -> "With every knob at its highest it still lacks " + missing + "." + because;
             case CLIPS_BEFORE_AIM ->
                 label(plan, obstacle) + " distorts " + missing + " before the aim is reached." + because;
-            case BETWEEN_CLICKS ->
-                "One click is too little, the next too much: " + missing + " beside the aim." + because;
+            case BETWEEN_CLICKS -> "One click is too little, the next too much: " + missing + " off the aim." + because;
             case OUT_OF_BALANCE -> "It stays " + missing + " quieter than the others in the mix." + because;
             case NOT_DRIVEN -> "The preamp stays " + missing + " short of being driven." + because;
         };
@@ -85,13 +84,13 @@ final class NoFitRule implements LevelRule {
         }
         return switch (obstacle.kind()) {
             case OVERLOADED ->
-                isAtSource(plan, obstacle) ? "Play softer, or correct what the source is described with" : pad(wanted);
+                isAtSource(plan, obstacle) ? "Play softer, or correct the values of the source" : pad(wanted);
             case TOO_HOT_AT_LOWEST -> pad(wanted);
             case TOO_QUIET_AT_HIGHEST, OUT_OF_BALANCE ->
                 "Add " + (long) Math.ceil(wanted) + " dB before " + plan.trace().socket()
                         + " with a preamp or booster, or use a louder output";
             case CLIPS_BEFORE_AIM -> "Aim lower by " + (long) Math.ceil(wanted) + " dB, or use another input";
-            case BETWEEN_CLICKS -> "Use a control that turns freely for the rest";
+            case BETWEEN_CLICKS -> "Use a control without clicks for the rest";
             case NOT_DRIVEN -> "Use a louder source, or the usual school of gain";
         };
     }

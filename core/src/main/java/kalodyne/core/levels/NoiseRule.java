@@ -26,7 +26,7 @@ final class NoiseRule implements LevelRule {
                 new Figure(floor.dbfs(), "dBFS"),
                 "Hiss in the pauses",
                 "Even with the knobs as advised the noise is at " + floor + ", "
-                        + Print.decimal(floor.above(HEARD).db(), 1) + " dB above what passes unnoticed.",
+                        + Print.decimal(floor.above(HEARD).db(), 1) + " dB above what goes unnoticed.",
                 Optional.empty());
     }
 }

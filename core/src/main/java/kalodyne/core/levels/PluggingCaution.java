@@ -13,10 +13,18 @@ final class PluggingCaution implements LevelRule {
         return LevelRules.found(
                 FindingCode.CAUTION_PLUGGING,
                 Severity.NOTE,
-                LevelRules.DESCRIBED_LEAD,
+                firstJoint(plan),
                 new Figure(plan.knobs().size(), "knobs"),
                 "Before you plug",
                 "Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.",
                 Optional.empty());
+    }
+
+    private static int firstJoint(LevelPlan plan) {
+        return plan.trace().stations().stream()
+                .filter(Station::isJoint)
+                .findFirst()
+                .map(Station::index)
+                .orElse(0);
     }
 }

@@ -24,7 +24,7 @@ final class QuietRule implements LevelRule {
                 LevelRules.decibels(-under),
                 "Too quiet in the track",
                 "The loudest peaks stay " + Print.decimal(under, 1)
-                        + " dB under the aim. Raised afterwards, the noise rises with them.",
+                        + " dB under the aim. If you raise them later, the noise rises with them.",
                 advice.remedy());
     }
 }

@@ -102,7 +102,8 @@ final class RigRules extends RunFindings {
                     plan.last().stage().station(),
                     LevelRules.decibels(plan.endPeak()),
                     "It may set the level by itself",
-                    device.name() + " has an automatic level. While it is on, no knob decides, and pauses get noisy.",
+                    device.name()
+                            + " has automatic level control. While it is on, no knob decides, and pauses get noisy.",
                     "Switch its automatic level off, where it can be");
         }
     }
@@ -146,7 +147,7 @@ final class RigRules extends RunFindings {
                     "Knob positions unknown",
                     "Nobody said how "
                             + (names.size() > 3 ? names.size() + " knobs of this run" : String.join(" and ", names))
-                            + (names.size() == 1 ? " stands" : " stand") + ". Until then the usual is taken.",
+                            + (names.size() == 1 ? " stands" : " stand") + ". Until then usual positions are assumed.",
                     "Set them as advised, or turn them here to where they are");
         }
     }

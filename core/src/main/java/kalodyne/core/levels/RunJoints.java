@@ -10,11 +10,10 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.gain.Point;
-import kalodyne.core.levels.run.RunJoint;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
-/** Which joints belong to a run: of what is plugged by its sockets, of what was described by the names of the gear. */
+/** Which joints belong to a run. */
 public final class RunJoints {
     private final LevelPlan plan;
 
@@ -25,9 +24,7 @@ public final class RunJoints {
 
     /** Whether a joint belongs to the run. */
     public boolean has(Checked joint) {
-        return plan.described()
-                .map(run -> RunJoint.isOf(run, joint.patch()))
-                .orElseGet(() -> station(joint).isPresent());
+        return station(joint).isPresent();
     }
 
     /** Those of the run. */
@@ -37,9 +34,6 @@ public final class RunJoints {
 
     /** The joint at a station of the run or behind it, else the last before it. */
     public Optional<Checked> at(int station, List<Checked> joints) {
-        if (plan.described().isPresent()) {
-            return RunJoint.of(plan.described().get(), joints, Checked::patch);
-        }
         List<Station> stations = plan.trace().stations();
         Optional<Checked> found = Optional.empty();
         for (Station each : stations) {
@@ -59,9 +53,6 @@ public final class RunJoints {
 
     /** The station that a joint is in the run. */
     public Optional<Integer> station(Checked joint) {
-        if (plan.described().isPresent()) {
-            return has(joint) ? Optional.of(1) : Optional.empty();
-        }
         return plan.trace().stations().stream()
                 .filter(Station::isJoint)
                 .map(Station::index)
@@ -76,7 +67,7 @@ public final class RunJoints {
         for (int i = 1; i < points.size(); i++) {
             Point from = plan.flow().points().get(points.get(i - 1));
             Point to = plan.flow().points().get(points.get(i));
-            if (!from.station().equals(to.station()) && plan.described().isEmpty()) {
+            if (!from.station().equals(to.station())) {
                 joints.stream()
                         .flatMap(joint -> joint.reading().stream())
                         .flatMap(reading -> reading.ways().stream())
@@ -95,8 +86,7 @@ public final class RunJoints {
     public Level hum(List<Checked> joints) {
         int end = plan.end().point();
         double square = 0;
-        List<Integer> points =
-                plan.described().isPresent() ? List.of() : plan.trace().path().points();
+        List<Integer> points = plan.trace().path().points();
         for (int i = 1; i < points.size(); i++) {
             Point to = plan.flow().points().get(points.get(i));
             boolean isEntered =

@@ -18,7 +18,6 @@ import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
@@ -160,12 +159,5 @@ public final class SetupLevels {
         return cost < 0.05 || Double.isNaN(cost)
                 ? " Costs nothing here."
                 : " Costs " + Print.decimal(cost, 1) + " dB of noise here.";
-    }
-
-    /** All about a run that was described without gear. */
-    public static RunLevels of(Run run) {
-        LevelPlan plan = LevelPlan.of(run);
-        Advice advice = Adviser.advise(run);
-        return new RunLevels(plan, advice, LevelRules.check(plan, advice), LevelVerdict.of(plan, advice));
     }
 }

@@ -10,7 +10,6 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.rig.Rig;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.units.Print;
 
 /**
@@ -24,7 +23,6 @@ import kalodyne.core.units.Print;
  * @param stationOf for each point of the path the index of its station
  * @param socket the socket that the recorder, or what is listened to, takes it in by
  * @param sampleRateHz of the track, where that is known
- * @param described the description that it was made from, if it was not traced through gear
  */
 public record Trace(
         String key,
@@ -34,8 +32,7 @@ public record Trace(
         List<Optional<String>> marks,
         List<Integer> stationOf,
         String socket,
-        OptionalInt sampleRateHz,
-        Optional<Run> described) {
+        OptionalInt sampleRateHz) {
     public Trace {
         stations = List.copyOf(stations);
         marks = List.copyOf(marks);
@@ -85,15 +82,7 @@ public record Trace(
             Point first = rig.flow().points().get(path.source());
             Point last = rig.flow().points().get(path.points().get(path.points().size() - 1));
             return new Trace(
-                    first.id() + ">" + last.id(),
-                    rig.name(path),
-                    path,
-                    stations,
-                    marks,
-                    stationOf,
-                    socket,
-                    rate(last),
-                    Optional.empty());
+                    first.id() + ">" + last.id(), rig.name(path), path, stations, marks, stationOf, socket, rate(last));
         }
 
         private void station(Station.Kind kind, String name, String detail, Optional<String> mark) {

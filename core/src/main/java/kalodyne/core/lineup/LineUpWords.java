@@ -79,6 +79,6 @@ public final class LineUpWords {
 
     static String ambiguous(List<Double> places) {
         return "The sound repeats itself: they fit at " + places.size()
-                + " places or more. Choose by what does not repeat.";
+                + " places or more. Go by something that does not repeat.";
     }
 }

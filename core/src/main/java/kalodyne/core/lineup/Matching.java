@@ -94,7 +94,7 @@ final class Matching {
         tried.sort(Comparator.comparingDouble(Tried::merit).reversed());
         if (tried.isEmpty()) {
             return nothing(
-                    "They have nothing in common at any place that was listened at. Is one of another performance?");
+                    "They have nothing in common at any of the places compared. Is one of them another performance?");
         }
         Tried best = tried.get(0);
         Tried exact = measure(best, Shares.of(progress, 0.7, 1));

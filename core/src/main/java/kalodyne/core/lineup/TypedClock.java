@@ -23,7 +23,7 @@ public final class TypedClock {
     public static double offsetSeconds(String typed) {
         Matcher matcher = OFFSET.matcher(plain(typed));
         if (!matcher.matches()) {
-            throw new UnreadableQuantity("That is no offset.", "Write for example 6.75 s, -120 ms or 1:02:03.5.");
+            throw new UnreadableQuantity("That is not an offset.", "Write for example 6.75 s, -120 ms or 1:02:03.5.");
         }
         double seconds = 0;
         for (int group = 2; group <= 4; group++) {
@@ -44,7 +44,7 @@ public final class TypedClock {
     public static double drift(String typed) {
         Matcher matcher = DRIFT.matcher(plain(typed));
         if (!matcher.matches() || Math.abs(Double.parseDouble(matcher.group(1))) > MOST_DRIFT_PPM) {
-            throw new UnreadableQuantity("That is no drift.", "Write -5000 to 5000 ppm, for example 35 ppm.");
+            throw new UnreadableQuantity("That is not a drift.", "Write -5000 to 5000 ppm, for example 35 ppm.");
         }
         return Double.parseDouble(matcher.group(1)) / MILLION;
     }

@@ -55,7 +55,7 @@ final class Clocking {
         return new SideTask(
                 SideTask.Of.TEMPO,
                 how + ". Let " + stock.name(wish.target())
-                        + " lead and set the source to outside clock: 24 pulses a quarter note.",
+                        + " lead and set the source to external clock: 24 pulses a quarter note.",
                 true);
     }
 

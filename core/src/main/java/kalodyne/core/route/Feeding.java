@@ -109,8 +109,7 @@ final class Feeding {
                 .findFirst()
                 .map(hours -> new SideTask(
                         SideTask.Of.POWER,
-                        recorder.name() + " runs about " + hours
-                                + " on its battery, and nothing hums through a charger then",
+                        recorder.name() + " runs about " + hours + " on its battery, with no charger to hum",
                         true));
     }
 
@@ -123,15 +122,13 @@ final class Feeding {
         boolean hasOwn = recorder.powering().stream().map(Powering::source).anyMatch(source -> isMains(source));
         if (hasOwn) {
             return new SideTask(
-                    SideTask.Of.CHARGING,
-                    recorder.name() + " on its own supply; where it hums then, on its battery",
-                    true);
+                    SideTask.Of.CHARGING, recorder.name() + " on its own supply; if that hums, on its battery", true);
         }
         Optional<Hop> direct = plugs.join(supplies(), stock.ports(wish.target()).dataIns());
         return direct.map(hop -> new SideTask(
                         SideTask.Of.CHARGING,
                         stock.name(hop.from().device()) + " charges " + recorder.name()
-                                + "; where it hums then, on its battery",
+                                + "; if that hums, on its battery",
                         true))
                 .orElseGet(() -> new SideTask(
                         SideTask.Of.CHARGING,

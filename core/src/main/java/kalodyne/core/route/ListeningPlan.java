@@ -48,19 +48,19 @@ final class ListeningPlan {
     }
 
     /** How the headphones hear, once it is known what comes of all that is plugged. */
-    Way.Monitoring monitoring(Expectation expected) {
+    Way.MonitorFeed monitoring(Expectation expected) {
         Set<String> speakers = Set.copyOf(heard.speakers());
         if (headphones().isEmpty()) {
-            return new Way.Monitoring("Not on headphones", expected.isDirect(speakers), 0, true);
+            return new Way.MonitorFeed("Not on headphones", expected.isDirect(speakers), 0, true);
         }
         Device head = headphones().get();
         boolean isDirect = expected.isDirect(Set.of(head.id()));
         if (isPluggedAlready) {
-            return new Way.Monitoring(head.name() + " as they are plugged already", isDirect, 0, true);
+            return new Way.MonitorFeed(head.name() + " as they are plugged already", isDirect, 0, true);
         }
         return into.map(stock::device)
                 .map(device -> monitoring(device, head, isDirect))
-                .orElseGet(() -> new Way.Monitoring(
+                .orElseGet(() -> new Way.MonitorFeed(
                         "No socket on this way takes " + head.name() + ": listen to the take afterwards",
                         expected.isDirect(speakers),
                         0,
@@ -108,12 +108,12 @@ final class ListeningPlan {
     }
 
     /** What plays back can be listened to through the app, whatever else comes out there. */
-    private Way.Monitoring monitoring(Device device, Device head, boolean canBeDirect) {
+    private Way.MonitorFeed monitoring(Device device, Device head, boolean canBeDirect) {
         boolean isDirect = canBeDirect && !(heard.through() == MonitorPath.APP && playsBack(device.id()));
         String where = head.name() + " on " + device.name();
         return isDirect
-                ? new Way.Monitoring(where + ", direct", true, 0, heard.through() != MonitorPath.APP)
-                : new Way.Monitoring(
+                ? new Way.MonitorFeed(where + ", direct", true, 0, heard.through() != MonitorPath.APP)
+                : new Way.MonitorFeed(
                         where + ", through the app",
                         false,
                         THROUGH_AN_APP_MILLISECONDS,

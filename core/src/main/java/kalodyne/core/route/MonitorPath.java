@@ -2,8 +2,8 @@ package kalodyne.core.route;
 
 /** By which way somebody wants to hear what is played. */
 public enum MonitorPath {
-    ANY("as it comes", "What the way gives anyhow."),
-    DIRECT("directly", "Without delay: one hears oneself before the recorder does."),
+    ANY("as it comes", "Whatever the way gives anyway."),
+    DIRECT("directly", "Without delay: you hear yourself before the recorder does."),
     APP("through the recorder", "With the app's effects, and some milliseconds late.");
 
     private final String words;

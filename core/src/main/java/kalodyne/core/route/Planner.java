@@ -110,7 +110,7 @@ public final class Planner {
                     name + " cannot record itself through a lead. Choose another recorder, or record inside it.");
         }
         if (new HashSet<>(wish.sources()).size() < wish.sources().size()) {
-            return Optional.of("One source stands there twice. Choose each once.");
+            return Optional.of("One source is listed twice. Choose each only once.");
         }
         for (String id : wish.sources()) {
             Device source = device(id).orElseThrow();

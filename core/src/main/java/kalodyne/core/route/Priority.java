@@ -4,10 +4,9 @@ package kalodyne.core.route;
 public enum Priority {
     CLEAN("a clean sound", "Noise and hum stay in a recording; leads and money can be changed later."),
     CHEAP("spending nothing", "What lies in the drawer costs nothing; a little noise may not matter."),
-    FEW_BREAKS("few breaks", "Every plug more is one more that can be loose, and one more to carry."),
-    QUICK("being quick", "Fewer devices are set up, switched on and set level sooner."),
-    ORDINARY_LEADS(
-            "ordinary leads", "A short adapter and a lead as anybody has it serve elsewhere and are soon replaced.");
+    FEW_BREAKS("few breaks", "Every extra plug is one more that can work loose, and one more to carry."),
+    QUICK("being quick", "Fewer devices are sooner set up, switched on and at level."),
+    ORDINARY_LEADS("ordinary leads", "Ordinary leads are useful elsewhere and easy to replace.");
 
     private final String words;
     private final String reason;

@@ -151,7 +151,7 @@ final class Scoring {
     }
 
     /** What was wished beside the recording, and is not there. */
-    void sideTasks(Way.Monitoring monitoring, List<SideTask> sideTasks) {
+    void sideTasks(Way.MonitorFeed monitoring, List<SideTask> sideTasks) {
         if (!monitoring.isAsWished()) {
             add(Reason.Of.WISHES, NOT_AS_WISHED, "not heard as wished");
         }

@@ -171,7 +171,7 @@ public final class Software {
                 About.LEAD,
                 "Lead: " + usb.name()
                         + (carriesData(usb)
-                                ? " carries data; one that only charges looks alike and is not seen"
+                                ? " carries data; a charge-only lead looks the same and is not seen"
                                 : " only charges: take one with data wires")));
     }
 
@@ -206,7 +206,7 @@ public final class Software {
 
     private void monitoring() {
         if (!captured.isOnHeadphones() && !captured.isOnSpeakers()) {
-            add(About.MONITORING, "Monitoring in the app: off; nobody listens meanwhile");
+            add(About.MONITORING, "Monitoring in the app: off; nobody is listening");
         } else {
             add(
                     About.MONITORING,
@@ -233,7 +233,7 @@ public final class Software {
     private void automatic() {
         add(
                 About.AUTOMATIC,
-                "Automatic level, noise reduction and voice enhancement: off, else they ride the level against you");
+                "Automatic level, noise reduction and voice enhancement: off, else they change the level while you play");
         boolean hasRate = captured.lines().stream()
                 .flatMap(line -> line.track().sender().stream())
                 .map(devices::get)

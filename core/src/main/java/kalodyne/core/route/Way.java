@@ -27,7 +27,7 @@ import kalodyne.core.levels.gain.Turn;
 public record Way(
         String title,
         List<Strand> strands,
-        Monitoring monitoring,
+        MonitorFeed monitoring,
         List<SideTask> sideTasks,
         Patch patch,
         List<JointRules.Checked> joints,
@@ -79,7 +79,7 @@ public record Way(
      * @param delayMilliseconds about how late
      * @param isAsWished whether that is what was wished
      */
-    public record Monitoring(String words, boolean isDirect, double delayMilliseconds, boolean isAsWished) {}
+    public record MonitorFeed(String words, boolean isDirect, double delayMilliseconds, boolean isAsWished) {}
 
     public int channels() {
         return strands.stream().mapToInt(Strand::channels).sum();

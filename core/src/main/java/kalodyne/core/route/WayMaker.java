@@ -127,7 +127,7 @@ final class WayMaker {
         List<Chain> chains = proposal.chains();
         List<Way.Strand> strands =
                 chains.stream().map(chain -> strand(chain, joints, expected)).toList();
-        Way.Monitoring monitoring = proposal.listening().monitoring(expected);
+        Way.MonitorFeed monitoring = proposal.listening().monitoring(expected);
         List<SideTask> sideTasks = Stream.concat(
                         proposal.sideTasks().stream(), proposal.feeding().loads(joints).stream())
                 .toList();

@@ -40,7 +40,7 @@ public final class WayWords {
     }
 
     /** "Headphones on the interface, direct, without delay". */
-    public static String heard(Way.Monitoring monitoring) {
+    public static String heard(Way.MonitorFeed monitoring) {
         return monitoring.words()
                 + (monitoring.delayMilliseconds() > 0
                         ? ", about " + Print.decimal(monitoring.delayMilliseconds(), 0) + " ms late"

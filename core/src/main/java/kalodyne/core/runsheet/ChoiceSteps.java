@@ -34,7 +34,7 @@ final class ChoiceSteps implements SheetPart {
     private static void direct(SheetRig rig, Recorders recorders, String sender, SheetDraft draft) {
         if (recorders.canBeHeardDirectly(sender)) {
             recorders
-                    .directMonitoring(sender)
+                    .directSwitch(sender)
                     .ifPresent(control -> draft.add(Step.of(
                                     "direct:" + sender,
                                     Section.RECORDER,

@@ -33,9 +33,9 @@ final class ClockSteps implements SheetPart {
                             id,
                             Section.RECORDER,
                             Act.CHOOSE,
-                            rig.name(beats) + " beats time, " + rig.name(follows) + " follows its clock",
-                            "Two that beat by themselves drift apart; two that follow wait for each other.")
-                    .with("Send clock, start and stop there; here choose the outer clock. "
+                            rig.name(beats) + " sets the tempo, " + rig.name(follows) + " follows its clock",
+                            "Two that keep their own time drift apart; two that follow wait for each other.")
+                    .with("Send clock, start and stop there; choose external clock here. "
                             + tempo(rig.sessionPlan().beatsPerMinute()))
                     .about(List.of(beats, follows)));
             for (String device : List.of(beats, follows)) {

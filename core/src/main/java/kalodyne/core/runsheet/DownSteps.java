@@ -61,13 +61,13 @@ final class DownSteps implements SheetPart {
                     Section.DOWN,
                     Act.EARS_OFF,
                     "Headphones off the ears",
-                    "Switches and plugs make cracks that hurt ears."));
+                    "Switches and plugs make pops that hurt ears."));
             draft.order(Steps.STOP, "down:ears", Order.Strength.HABIT, "The take is heard to its end.");
             draft.order(
                     "down:ears",
                     Steps.does(Act.SWITCH_OFF, Act.UNPLUG, Act.PHANTOM_OFF).and(Steps.in(Section.DOWN)),
                     Order.Strength.SAFETY,
-                    "Cracks of plugs and switches hurt ears.");
+                    "Pops from plugs and switches hurt ears.");
         }
     }
 
@@ -83,7 +83,7 @@ final class DownSteps implements SheetPart {
                                     rig.isHost(id)
                                             ? "Close the app on " + rig.name(id)
                                             : "Switch " + rig.name(id) + " off",
-                                    "Backwards: what hears before what speaks.")
+                                    "In reverse: what receives the sound before what makes it.")
                             .about(id));
                     draft.order(
                             Steps.STOP,
@@ -96,7 +96,7 @@ final class DownSteps implements SheetPart {
                         Steps.off(pair.get(1)),
                         Steps.off(pair.get(0)),
                         Order.Strength.HABIT,
-                        "What hears is switched off before what speaks."));
+                        "What receives the sound goes off before what makes it."));
     }
 
     private static void leads(SheetRig rig, SheetDraft draft) {

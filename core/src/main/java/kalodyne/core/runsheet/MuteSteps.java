@@ -16,7 +16,7 @@ final class MuteSteps implements SheetPart {
     private static final Set<ControlKind> TURNED_DOWN =
             Set.of(ControlKind.GAIN, ControlKind.TRIM, ControlKind.LEVEL, ControlKind.VOLUME, ControlKind.FADER);
     private static final int MOST_NAMED = 4;
-    private static final String REASON = "What stands up from last time would be a surprise.";
+    private static final String REASON = "Anything left up from last time would be a surprise.";
 
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
@@ -85,14 +85,14 @@ final class MuteSteps implements SheetPart {
                         Section.QUIET,
                         Act.EARS_OFF,
                         rig.names(phones) + ": not on the ears",
-                        "Plugging and switching make cracks that hurt ears.")
+                        "Plugging and switching make pops that hurt ears.")
                 .with(new Caution(Severity.HARM, "headphones off while connecting"))
                 .about(phones));
         draft.order(
                 Steps.EARS_OFF,
                 Steps.does(Act.PLUG, Act.SWITCH_ON, Act.PHANTOM_ON),
                 Order.Strength.SAFETY,
-                "Cracks of plugs and switches hurt ears.");
+                "Pops from plugs and switches hurt ears.");
     }
 
     /** What has a level is turned down: the knobs that matter here, of a mixer all. What is played goes in one step. */

@@ -69,7 +69,7 @@ final class PhantomSteps implements SheetPart {
                         Act.PHANTOM_ON,
                         each.words(rig) + ": on",
                         rig.names(each.needing()) + " works only with it.")
-                .with("It cracks once, and the microphone needs some seconds.")
+                .with("It pops once, and the microphone needs some seconds.")
                 .telling("for " + rig.names(each.needing()))
                 .noticing(Symptom.NO_SIGNAL)
                 .about(each.device()));
@@ -89,12 +89,12 @@ final class PhantomSteps implements SheetPart {
                 Steps.quietly(Act.TURN_DOWN, Act.EARS_OFF, Act.SWITCH_OFF),
                 id,
                 Order.Strength.SAFETY,
-                "It cracks when it comes on.");
+                "It pops when it comes on.");
         draft.order(
                 id,
                 PowerSteps.isSpeakers(),
                 Order.Strength.SAFETY,
-                "It cracks when it comes on, and they would play it.");
+                "It pops when it comes on, and they would play it.");
         draft.order(id, levelsOf(rig, each), Order.Strength.NEED, "Without it the microphone gives nothing.");
         draft.order(
                 id,
@@ -236,12 +236,12 @@ final class PhantomSteps implements SheetPart {
                         "Capacitors in the input hold it for a while after the switch (common practice).")
                 .waiting(WAIT));
         draft.order(id, Steps.PHANTOM_WAIT, Order.Strength.NEED, "It fades only after the switch.");
-        draft.order(Steps.STOP, id, Order.Strength.NEED, "It would crack into the take.");
+        draft.order(Steps.STOP, id, Order.Strength.NEED, "The pop would be in the take.");
         draft.order(
                 step -> step.id().equals(Steps.SPEAKERS_DOWN) || step.id().equals("down:ears"),
                 id,
                 Order.Strength.SAFETY,
-                "It cracks when it goes off.");
+                "It pops when it goes off.");
         draft.order(
                 Steps.PHANTOM_WAIT,
                 Steps.does(Act.UNPLUG),

@@ -32,7 +32,7 @@ final class PowerSteps implements SheetPart {
                         poweredBy(rig, pair.get(0)),
                         poweredBy(rig, pair.get(1)),
                         Order.Strength.HABIT,
-                        "What listens is switched on after what speaks: the thump stays in the lead."));
+                        "What receives the sound comes on after what makes it: the thump stays in the lead."));
         for (String id : rig.devices()) {
             rig.feeding(id)
                     .ifPresent(link -> link.feeders()
@@ -98,7 +98,7 @@ final class PowerSteps implements SheetPart {
                         isHost
                                 ? "Switch " + name + " on and unlock it" + on
                                 : "Switch " + name + " on" + on + ", wait until it is ready",
-                        "Before what hears it: what pops now stays in the lead.")
+                        "Before what receives it: a pop now stays in the lead.")
                 .telling(load)
                 .about(id);
         return isHost ? step : step.noticing(Symptom.LAMP_BLINKS);

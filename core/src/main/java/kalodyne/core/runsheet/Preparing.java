@@ -33,12 +33,12 @@ final class Preparing implements SheetPart {
                 Steps.does(Act.LAY_READY, Act.CHARGE, Act.MAKE_ROOM),
                 Steps.does(Act.PLUG),
                 Order.Strength.HABIT,
-                "What is missing shows now, not in mid-take.");
+                "What is missing shows now, not mid-take.");
         draft.order(
                 Steps.does(Act.CHARGE, Act.MAKE_ROOM),
                 Steps.does(Act.TAKE),
                 Order.Strength.NEED,
-                "A take that breaks off is lost.");
+                "A take that ends early is lost.");
     }
 
     private static void leads(SheetRig rig, SheetDraft draft) {
@@ -96,7 +96,7 @@ final class Preparing implements SheetPart {
                         Section.BEFORE,
                         Act.MAKE_ROOM,
                         rig.name(id) + ": " + Spans.bytes(needed) + " free for " + Spans.words(length),
-                        "A full card or disk breaks a take off.")
+                        "A full card or disk ends a take early.")
                 .with(format.words()
                         + (needed > RecordingFormat.MOST_OF_PLAIN_WAV
                                 ? ". More than 4 GB in one file: split the takes, or choose a format without that limit."

@@ -14,11 +14,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.ChannelPair;
-import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
-import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.rig.Monitoring;
@@ -38,11 +36,20 @@ final class Recorders {
 
     private final Map<String, Integer> tracks = new LinkedHashMap<>();
 
+    /** Whether players hear themselves past the computer. */
+    private final boolean isDirect;
+
     Recorders(SheetRig rig) {
         this.rig = rig;
         voltages();
         data();
         unknown();
+        isDirect = !lines.isEmpty() && isHeardDirectly();
+    }
+
+    private boolean isHeardDirectly() {
+        List<String> heardOn = rig.headphones().isEmpty() ? rig.loud() : rig.headphones();
+        return Monitoring.of(rig.joints(), rig.patch(), Settings.NONE).isDirect(Set.copyOf(heardOn));
     }
 
     /** The marks of all that record something here. */
@@ -63,9 +70,6 @@ final class Recorders {
     }
 
     Captured captured(String recorder) {
-        List<String> heardOn = rig.headphones().isEmpty() ? rig.loud() : rig.headphones();
-        boolean isDirect =
-                Monitoring.of(rig.joints(), rig.patch(), Settings.NONE).isDirect(Set.copyOf(heardOn));
         return new Captured(
                 recorder,
                 lines.get(recorder),
@@ -81,17 +85,12 @@ final class Recorders {
                 .filter(link -> link.touches(sender))
                 .flatMap(link -> link.devices().stream())
                 .anyMatch(id -> rig.device(id).kind() == DeviceKind.HEADPHONES);
-        return hasEars && directMonitoring(sender).isPresent();
+        return hasEars && directSwitch(sender).isPresent();
     }
 
     /** The switch of direct monitoring, unless its owner wants it off. */
-    Optional<DeviceControl> directMonitoring(String sender) {
-        return rig.device(sender).controls().stream()
-                .filter(control -> control.kind() == ControlKind.DIRECT_MONITOR)
-                .filter(control -> rig.patch().switched().stream()
-                        .noneMatch(each -> each.control().equals(new Spot(sender, control.id()))
-                                && each.at().equals(control.positions().get(0))))
-                .findFirst();
+    Optional<DeviceControl> directSwitch(String sender) {
+        return Monitoring.directSwitch(rig.patch(), sender);
     }
 
     // --- by voltage --------------------------------------------------------------------------------------------

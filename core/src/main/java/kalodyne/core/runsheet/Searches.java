@@ -50,7 +50,7 @@ public final class Searches {
         return trace(step)
                 .map(trace -> new SignalWay(rig, trace).probes())
                 .orElseGet(() -> List.of(new Probe(
-                        "Is every lead of the line pushed in to its end?",
+                        "Is every plug on the way pushed in all the way?",
                         "",
                         List.of("Push each in until it clicks.", "Try another lead of the same kind."))));
     }
@@ -68,7 +68,7 @@ public final class Searches {
             probes.add(new Probe("Does the plan say that both sides arrive?", "it does not: see below", computed));
         }
         probes.add(new Probe(
-                "Are all plugs pushed in to their end?",
+                "Are all plugs pushed in all the way?",
                 "a stereo plug that sits halfway gives one side",
                 List.of("Push each in until it clicks.")));
         probes.add(new Probe(
@@ -100,14 +100,12 @@ public final class Searches {
                         isLoud
                                 ? "Switch the pad on, or turn the source down."
                                 : "Switch the pad off; push the plugs in.")));
-        probes.add(
-                new Probe(
-                        isLoud
-                                ? "Is it played as loud as it will get, and not louder?"
-                                : "Was it played as loud as it will get?",
-                        "the plan counts with the loudest part",
-                        List.of(
-                                "Then the source differs from what is told of it: make a test take, and let the Levels room fit it.")));
+        probes.add(new Probe(
+                isLoud
+                        ? "Is it played as loud as it will get, and not louder?"
+                        : "Was it played as loud as it will get?",
+                "the plan counts with the loudest part",
+                List.of("Then the source is not as described: make a test take, and correct the gear from it.")));
         return probes;
     }
 
@@ -123,7 +121,7 @@ public final class Searches {
                 Stream.concat(
                                 computed.stream(),
                                 Stream.of(
-                                        "It stops: the source or its supply brings it. Run it on battery, or on the same outlet as the rest.",
+                                        "It stops: the source or its supply causes it. Run it on battery, or on the same outlet as the rest.",
                                         "Never defeat a safety earth to cure hum."))
                         .toList()));
         probes.add(new Probe(
@@ -175,7 +173,7 @@ public final class Searches {
                                         : "The numbers are enough: it is the lead or the port, not the plan."))));
         probes.add(new Probe(
                 "Does another lead change nothing?",
-                "thin and long leads lose what a lamp needs",
+                "thin, long leads lose too much voltage",
                 words(findingsOf(links), "It does: the old lead is broken, or only charges. Mark it.")));
         probes.add(new Probe(
                 "Does another port, or another outlet, change nothing?",

@@ -22,14 +22,13 @@ public final class SheetMaker {
             new PhantomSteps(),
             new ChoiceSteps(),
             new ClockSteps(),
-            new DescribedSteps(),
             new LevelSteps(),
             new TakeSteps(),
             new DownSteps());
 
     private SheetMaker() {}
 
-    /** The sheet of a setup; empty of steps where nothing is plugged or described. */
+    /** The sheet of a setup; empty of steps where nothing is plugged. */
     public static RunSheet of(SheetRig rig) {
         SheetDraft draft = new SheetDraft();
         PARTS.forEach(part -> part.add(rig, draft));

@@ -23,7 +23,6 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.FlowLevels;
-import kalodyne.core.levels.run.Run;
 
 /** What a sheet is made from, and what of it many parts ask for; that is looked for once. */
 public final class SheetRig {
@@ -36,7 +35,6 @@ public final class SheetRig {
     private final Patch patch;
     private final List<Checked> joints;
     private final SetupLevels levels;
-    private final List<Run> described;
     private final SessionPlan sessionPlan;
     private final List<Link> links;
     private final List<List<String>> flows;
@@ -53,21 +51,13 @@ public final class SheetRig {
      * @param patch what is plugged
      * @param joints what comes of it
      * @param levels along its runs
-     * @param described runs that were described without gear
      * @param sessionPlan what is to be done
      */
-    public SheetRig(
-            String title,
-            Patch patch,
-            List<Checked> joints,
-            SetupLevels levels,
-            List<Run> described,
-            SessionPlan sessionPlan) {
+    public SheetRig(String title, Patch patch, List<Checked> joints, SetupLevels levels, SessionPlan sessionPlan) {
         this.title = title;
         this.patch = patch;
         this.joints = List.copyOf(joints);
         this.levels = levels;
-        this.described = List.copyOf(described);
         this.sessionPlan = sessionPlan;
         links = Link.all(patch).stream().filter(Link::isWhole).toList();
         flows = lookForFlows();
@@ -92,10 +82,6 @@ public final class SheetRig {
 
     SetupLevels levels() {
         return levels;
-    }
-
-    List<Run> described() {
-        return described;
     }
 
     SessionPlan sessionPlan() {

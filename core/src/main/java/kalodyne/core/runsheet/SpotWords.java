@@ -66,7 +66,7 @@ public final class SpotWords {
                 .orElseGet(() -> percent(position));
     }
 
-    /** The same by its mark, which may be one of a run that is described without gear: "gain". */
+    /** The same by its mark; of one that cannot be read the mark itself. */
     String control(String mark) {
         return Spot.known(mark).map(this::control).orElse(mark);
     }

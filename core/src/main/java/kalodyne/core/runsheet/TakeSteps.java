@@ -26,7 +26,6 @@ final class TakeSteps implements SheetPart {
     private static final Map<FindingCode, String> LISTEN = Map.of(
             FindingCode.LEVEL_CANCELS, "parts that vanish in mono",
             FindingCode.BALANCED_HALF, "a quiet sound with hum",
-            FindingCode.LEAD_DULL, "missing treble",
             FindingCode.GAIN_FEEDBACK, "ringing",
             FindingCode.JOINT_LOADING, "a thin, quiet sound");
 
@@ -173,7 +172,7 @@ final class TakeSteps implements SheetPart {
                 Section.AFTER,
                 Act.TRIM,
                 "Cut top and tail, on a copy",
-                "Talk before and chairs after are no music. Never cut into the last sound as it fades."));
+                "Talk before and chairs after are not music. Never cut into the last sound as it fades."));
         boolean isTwice = recorders.ids().size() > 1
                 || rig.devices().stream().anyMatch(id -> rig.device(id).kind() == DeviceKind.CAMERA);
         if (isTwice) {
@@ -183,7 +182,7 @@ final class TakeSteps implements SheetPart {
                     Act.LINE_UP,
                     "Line up what was recorded twice",
                     "Two clocks drift apart: 35 ppm are 126 ms an hour."));
-            draft.order(Steps.does(Act.TAKE), "after:line-up", Order.Strength.NEED, "First there must be something.");
+            draft.order(Steps.does(Act.TAKE), "after:line-up", Order.Strength.NEED, "There must be a take first.");
         }
         draft.add(Step.of(
                         "after:back-up",
@@ -192,8 +191,8 @@ final class TakeSteps implements SheetPart {
                         "Copy the takes to a second place, and open one of the copies",
                         "One copy is no backup. A copy that was never opened is none either.")
                 .with(new Caution(Severity.WRONG, "before anything is cleared")));
-        draft.order(Steps.does(Act.TAKE), "after:trim", Order.Strength.NEED, "First there must be something.");
-        draft.order(Steps.does(Act.TAKE), "after:back-up", Order.Strength.NEED, "First there must be something.");
+        draft.order(Steps.does(Act.TAKE), "after:trim", Order.Strength.NEED, "There must be a take first.");
+        draft.order(Steps.does(Act.TAKE), "after:back-up", Order.Strength.NEED, "There must be a take first.");
         recorders.ids().stream()
                 .flatMap(recorder -> Stream.concat(Stream.of(recorder), recorders.senders(recorder).stream()))
                 .distinct()

@@ -104,7 +104,7 @@ final class DecodedStream implements SoundStream {
         boolean unknown = complaint.isEmpty() || complaint.contains("Invalid data") || complaint.contains("Format not");
         String problem = noSound
                 ? "There is no sound in it."
-                : "This is no sound file that can be read" + (unknown ? "." : ": " + complaint + ".");
+                : "This is not a sound file that can be read" + (unknown ? "." : ": " + complaint + ".");
         return new UnreadableSound(file, "the whole of it", problem, REMEDY);
     }
 

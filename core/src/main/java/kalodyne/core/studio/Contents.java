@@ -25,10 +25,8 @@ record Contents(Ledger ledger, List<Edit> past, List<Edit> future) {
     static Contents read(Path file) throws UnreadableFile {
         try {
             Soundness.check(file);
-            if (Files.isWritable(file.getParent())) {
-                return of(file);
-            }
-            return ofCopy(file);
+            boolean isOlder = Migrations.version(file) < Database.VERSION;
+            return Files.isWritable(file.getParent()) && !isOlder ? of(file) : ofCopy(file);
         } catch (StudioTrouble e) {
             throw new UnreadableFile(file, Problem.ofWhole(e.what(), e.remedy()));
         } catch (SQLException | IOException e) {
@@ -36,7 +34,10 @@ record Contents(Ledger ledger, List<Edit> past, List<Edit> future) {
         }
     }
 
-    /** Where nothing may be written beside the file, SQLite cannot join a log to it that was left there: a copy can. */
+    /**
+     * Where nothing may be written beside the file, SQLite cannot join a log to it that was left there: a copy can. And a copy can be
+     * brought to this version.
+     */
     private static Contents ofCopy(Path file) throws IOException, SQLException, StudioTrouble {
         Path folder = Files.createTempDirectory("kalodyne-read");
         Path copy = folder.resolve("copy" + StudioFile.EXTENSION);
@@ -46,6 +47,7 @@ record Contents(Ledger ledger, List<Edit> past, List<Edit> future) {
             if (Files.exists(log)) {
                 Files.copy(log, StudioPaths.withTail(copy, "-wal"));
             }
+            Migrations.bring(copy);
             return of(copy);
         } finally {
             StudioPaths.remove(copy);

@@ -6,7 +6,6 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.route.Wish;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SessionPlan;
@@ -21,7 +20,6 @@ public sealed interface Item {
         DEVICE,
         LEAD,
         SETUP,
-        RUN,
         TAKE,
         SITTING
     }
@@ -37,9 +35,9 @@ public sealed interface Item {
             path = List.copyOf(path);
         }
 
-        /** The key of what it belongs to, as far as its list is concerned: a run's setup, a take's setup. */
+        /** The key of what it belongs to, as far as its list is concerned: a take's setup. */
         String owner() {
-            return kind == Kind.RUN || kind == Kind.TAKE || kind == Kind.SITTING ? path.get(0) : "";
+            return kind == Kind.TAKE || kind == Kind.SITTING ? path.get(0) : "";
         }
     }
 
@@ -67,7 +65,7 @@ public sealed interface Item {
         }
     }
 
-    /** A setup without its runs, takes and sessions. */
+    /** A setup without its takes and sessions. */
     record OfSetup(
             String id, String name, Wiring wiring, Settings settings, Optional<Wish> wish, SessionPlan sessionPlan)
             implements Item {
@@ -79,13 +77,6 @@ public sealed interface Item {
         @Override
         public Key key() {
             return new Key(Kind.SETUP, List.of(id));
-        }
-    }
-
-    record OfRun(String setup, Run run) implements Item {
-        @Override
-        public Key key() {
-            return new Key(Kind.RUN, List.of(setup, run.name()));
         }
     }
 

@@ -11,7 +11,6 @@ enum ItemTable {
     DEVICE(Item.Kind.DEVICE, "device", "id"),
     LEAD(Item.Kind.LEAD, "lead", "id"),
     SETUP(Item.Kind.SETUP, "setup", "id"),
-    RUN(Item.Kind.RUN, "run", "setup", "name"),
     TAKE(Item.Kind.TAKE, "take", "setup", "run", "name"),
     SITTING(Item.Kind.SITTING, "sitting", "setup", "name");
 
@@ -31,7 +30,6 @@ enum ItemTable {
             case DEVICE -> DEVICE;
             case LEAD -> LEAD;
             case SETUP -> SETUP;
-            case RUN -> RUN;
             case TAKE -> TAKE;
             case SITTING -> SITTING;
         };

@@ -33,7 +33,6 @@ final class ItemText {
             case DEVICE -> GearWriter.device(((Item.OfDevice) item).device());
             case LEAD -> GearWriter.lead(((Item.OfLead) item).lead());
             case SETUP -> setup((Item.OfSetup) item);
-            case RUN -> SetupWriter.run(((Item.OfRun) item).run());
             case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
             case SITTING -> SheetMapping.write(((Item.OfSession) item).session());
         };
@@ -69,13 +68,12 @@ final class ItemText {
                         read(setups, setups.settings(root), place),
                         read(setups, setups.wish(root), place),
                         read(setups, setups.sessionPlan(root), place));
-            case RUN -> new Item.OfRun(key.path().get(0), read(setups, setups.run(root), place));
             case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
             case SITTING -> new Item.OfSession(key.path().get(0), read(setups, setups.session(root), place));
         };
         if (!item.key().equals(key)) {
             throw new UnreadableFile(
-                    place, Problem.ofWhole("It stands under another name than its own.", "Use a backup."));
+                    place, Problem.ofWhole("It is kept under a name that is not its own.", "Use a backup."));
         }
         return item;
     }

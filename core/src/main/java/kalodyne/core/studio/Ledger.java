@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
@@ -91,9 +90,6 @@ final class Ledger {
     }
 
     private void compareInside(Setup before, Setup after, List<Change> changes) {
-        if (before.runs() != after.runs()) {
-            compare(runs(before), runs(after), changes);
-        }
         if (before.takes() != after.takes()) {
             compare(takes(before), takes(after), changes);
         }
@@ -172,7 +168,6 @@ final class Ledger {
         Map<Item.Key, Item> devices = keyed(devices(studio));
         Map<Item.Key, Item> leads = keyed(leads(studio));
         Map<Item.Key, Item> setups = keyed(setups(studio));
-        Map<String, Map<Item.Key, Item>> runs = new HashMap<>();
         Map<String, Map<Item.Key, Item>> takes = new HashMap<>();
         Map<String, Map<Item.Key, Item>> sessions = new HashMap<>();
         String name = studio.name();
@@ -188,7 +183,6 @@ final class Ledger {
                 case DEVICE -> put(devices, change);
                 case LEAD -> put(leads, change);
                 case SETUP -> put(setups, change);
-                case RUN -> put(runs.computeIfAbsent(owner, id -> keyed(runs(setup(id)))), change);
                 case TAKE -> put(takes.computeIfAbsent(owner, id -> keyed(takes(setup(id)))), change);
                 case SITTING -> put(sessions.computeIfAbsent(owner, id -> keyed(sessions(setup(id)))), change);
             }
@@ -199,7 +193,6 @@ final class Ledger {
             return new Setup(
                     known.id(),
                     known.name(),
-                    changed(runs.get(known.id()), was.runs(), run -> ((Item.OfRun) run).run()),
                     known.wiring(),
                     known.settings(),
                     known.wish(),
@@ -256,7 +249,6 @@ final class Ledger {
         lists.add(leads(studio));
         lists.add(setups(studio));
         studio.setups().forEach(setup -> {
-            lists.add(runs(setup));
             lists.add(takes(setup));
             lists.add(sessions(setup));
         });
@@ -273,10 +265,6 @@ final class Ledger {
 
     private static List<Item> setups(Studio studio) {
         return items(studio.setups(), Item.OfSetup::of);
-    }
-
-    private static List<Item> runs(Setup setup) {
-        return items(setup.runs(), (Run run) -> new Item.OfRun(setup.id(), run));
     }
 
     private static List<Item> sessions(Setup setup) {

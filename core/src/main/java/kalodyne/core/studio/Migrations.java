@@ -45,6 +45,7 @@ final class Migrations {
             Flyway.configure()
                     .dataSource(Database.url(file), null, null)
                     .locations(SCRIPTS)
+                    .javaMigrations(new V4__DescribedRuns())
                     .loggers("slf4j")
                     .load()
                     .migrate();

@@ -88,7 +88,7 @@ final class Rescue {
         String losses = lost == 0 && !hasGaps
                 ? "Nothing seems to be missing"
                 : (lost == 0 ? "Some more" : lost + " more" + (hasGaps ? " or so" : "")) + " could not be read";
-        return "Recovered: " + counts() + ". " + losses + "; what could be undone is gone." + kept + newest;
+        return "Recovered: " + counts() + ". " + losses + "; the undo history is gone." + kept + newest;
     }
 
     private String counts() {
@@ -192,7 +192,7 @@ final class Rescue {
         List<Placed> joined = new ArrayList<>();
         for (Placed placed : found) {
             Item.Key key = placed.item().key();
-            boolean isInside = key.kind() == Item.Kind.RUN || key.kind() == Item.Kind.SITTING;
+            boolean isInside = key.kind() == Item.Kind.TAKE || key.kind() == Item.Kind.SITTING;
             if (isInside && keys.add(new Item.Key(Item.Kind.SETUP, List.of(key.owner())))) {
                 joined.add(new Placed(
                         new Item.OfSetup(
@@ -204,15 +204,7 @@ final class Rescue {
                                 SessionPlan.USUAL),
                         joined.size()));
             }
-            boolean isOrphan = placed.item() instanceof Item.OfTake of
-                    && !of.take().isOfPlugged()
-                    && !keys.contains(new Item.Key(Item.Kind.RUN, key.path().subList(0, 2)));
-            if (isOrphan) {
-                read.merge(Item.Kind.TAKE, -1, Integer::sum);
-                unreadable.merge(Item.Kind.TAKE, 1, Integer::sum);
-            } else {
-                joined.add(placed);
-            }
+            joined.add(placed);
         }
         return joined;
     }

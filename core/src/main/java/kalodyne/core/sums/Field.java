@@ -36,7 +36,7 @@ public record Field<T>(String id, String label, String initial, Function<String,
                     : Double.NaN;
             if (!(number >= low && number <= high)) {
                 throw new UnreadableQuantity(
-                        "This is no number from " + Print.plain(low) + " to " + Print.plain(high) + ".",
+                        "This is not a number from " + Print.plain(low) + " to " + Print.plain(high) + ".",
                         "Write for example " + shown + ".");
             }
             return number;
@@ -49,7 +49,8 @@ public record Field<T>(String id, String label, String initial, Function<String,
         return new Field<>(id, label, number.initial(), typed -> {
             double read = number.reader().apply(typed);
             if (read != Math.rint(read)) {
-                throw new UnreadableQuantity("This is no whole number.", "Write for example " + number.initial() + ".");
+                throw new UnreadableQuantity(
+                        "This is not a whole number.", "Write for example " + number.initial() + ".");
             }
             return (int) read;
         });

@@ -88,9 +88,9 @@ final class LevelSums {
                     double apart = Math.abs(first.volts() - second.volts());
                     return List.of(
                             new Answer("Of two players", first.withUncorrelated(second) + ""),
-                            new Answer("Of one and the same", Level.ofVolts(first.volts() + second.volts()) + ""),
+                            new Answer("Of the same signal", Level.ofVolts(first.volts() + second.volts()) + ""),
                             new Answer(
-                                    "The same, one turned round",
+                                    "The same, one inverted",
                                     apart < 1e-12 * first.volts() ? "nothing is left" : Level.ofVolts(apart) + ""));
                 },
                 "Powers add where two have nothing in common, voltages where they are the same");
@@ -102,7 +102,7 @@ final class LevelSums {
         return new Sum(
                 "loading",
                 Group.LEVELS,
-                "What does an input take away?",
+                "How much does an input take away?",
                 List.of(source, load),
                 given -> {
                     Gain left = given.of(source).intoLoad(given.of(load));
@@ -124,7 +124,7 @@ final class LevelSums {
         return new Sum(
                 "noise",
                 Group.LEVELS,
-                "How much does a resistance hiss?",
+                "How much noise does a resistance make?",
                 List.of(source),
                 given -> List.of(new Answer(
                         "20 Hz to 20 kHz, 20 °C",

@@ -73,7 +73,7 @@ final class PowerSums {
     private static Sum battery() {
         Field<Energy> energy = Field.of("energy", "It holds", Quantity.ENERGY, "10 Wh");
         Field<Voltage> volts = Field.of("volts", "At", Quantity.VOLTAGE, "5 V");
-        Field<Current> amperes = Field.of("amperes", "Drawn are", Quantity.CURRENT, "400 mA");
+        Field<Current> amperes = Field.of("amperes", "Current drawn", Quantity.CURRENT, "400 mA");
         return new Sum(
                 "battery",
                 Group.POWER,

@@ -56,7 +56,7 @@ final class TimeSums {
         return new Sum(
                 "latency",
                 Group.TIME,
-                "How late does one hear oneself?",
+                "How late do you hear yourself?",
                 List.of(frames, rate, rest),
                 given -> {
                     Latency late = new Latency(given.of(frames), given.of(rate), given.of(rest));
@@ -84,7 +84,7 @@ final class TimeSums {
         return new Sum(
                 "loop-back",
                 Group.TIME,
-                "What does a loop-back take say?",
+                "What does a loop-back take show?",
                 List.of(sent, back, frames, rate),
                 given -> {
                     double seconds = given.of(back) - given.of(sent);
@@ -96,10 +96,10 @@ final class TimeSums {
                             new Answer("Round trip", Print.decimal(MILLI * seconds, 2) + " ms"),
                             new Answer("In samples", Print.count(Math.round(seconds * given.of(rate)))),
                             new Answer(
-                                    "Not of the buffers",
+                                    "Not from the buffers",
                                     Print.decimal(MILLI * seconds - buffers, 2) + " ms: converters and driver"));
                 },
-                "Play a click out of one output, lead it into one input, record it");
+                "Play a click out of one output, take it into one input, record it");
     }
 
     private static Sum delay() {
@@ -157,7 +157,7 @@ final class TimeSums {
                                     Print.decimal(Math.abs(MILLI * late), 1) + " ms "
                                             + (late >= 0 ? "late" : "early")));
                 },
-                "From the first beat to the beginning of the one behind the last");
+                "From the first beat to the start of the one after the last");
     }
 
     private static Sum drift() {

@@ -55,7 +55,7 @@ final class AutomaticGainRule implements TakeRule {
                         take.seconds(swells.get(0).from()),
                         take.seconds(swells.get(swells.size() - 1).to())),
                 new Figure(rise, "dB"),
-                "The level rides by itself" + TakeRules.inChannel(take, c),
+                "The level moves by itself" + TakeRules.inChannel(take, c),
                 "In " + (swells.size() == 1 ? "a pause" : Print.count(swells.size()) + " pauses")
                         + " the noise creeps up by " + Print.decimal(rise, 0) + " dB: an automatic level control.",
                 Optional.of(Remedy.byHand("Switch the recorder's level to manual")),

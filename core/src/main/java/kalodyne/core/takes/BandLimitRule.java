@@ -74,7 +74,7 @@ final class BandLimitRule implements TakeRule {
                 new Figure(hertz, "Hz"),
                 "Nothing above " + Print.decimal(hertz / 1000, 1) + " kHz" + TakeRules.inChannel(take, c),
                 "Sound and noise end at " + Print.decimal(hertz / 1000, 1)
-                        + " kHz, as behind a telephone's or a headset's path.",
+                        + " kHz, as on a phone call or through a headset.",
                 Optional.of(Remedy.byHand("Choose an app and an input that record music, not calls")),
                 0.9);
     }

@@ -27,8 +27,8 @@ final class DcRule implements TakeRule {
                 Severity.WEAK,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(percent, "%"),
-                "A constant offset" + TakeRules.inChannel(take, c),
-                "The whole take lies " + Print.signed(percent, 1) + " % off the middle. Cuts will click.",
+                "A DC offset" + TakeRules.inChannel(take, c),
+                "The whole take lies " + Print.signed(percent, 1) + " % off centre. Edits will click.",
                 "Remove it with a low-cut filter at 20 Hz; look for a faulty source");
     }
 }

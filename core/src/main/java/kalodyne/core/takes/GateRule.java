@@ -54,7 +54,7 @@ final class GateRule implements TakeRule {
                         take.seconds(first.from()),
                         take.seconds(closings.get(closings.size() - 1).to())),
                 new Figure(fall, "dB"),
-                "Noise that is switched on and off" + TakeRules.inChannel(take, c),
+                "Noise that switches on and off" + TakeRules.inChannel(take, c),
                 "At " + Print.count(closings.size()) + " places, first at " + Print.moment(take.seconds(first.from()))
                         + ", the noise falls at once by " + Print.decimal(fall, 0) + " dB or more: a gate.",
                 Optional.of(

@@ -28,7 +28,7 @@ final class HolesRule implements TakeRule {
                 c,
                 FindingCode.DROPOUT,
                 Severity.WRONG,
-                (holes.count() == 1 ? "A hole" : "Holes") + " in the sound" + TakeRules.inChannel(take, c),
+                (holes.count() == 1 ? "A dropout" : "Dropouts") + " in the sound" + TakeRules.inChannel(take, c),
                 holes.counted("place") + " " + holes.where(take) + " where sound is missing, the longest for "
                         + Print.decimal(longest, 1) + " ms.",
                 "Choose a larger buffer, close other programs, and record again");

@@ -53,7 +53,7 @@ final class PairRule implements TakeRule {
                     Severity.NOTE,
                     new Figure(pair.heardCorrelation(), "correlation"),
                     "Both sides are the same",
-                    "What differs between them lies more than 30 dB below: it is mono, twice.",
+                    "What differs between them is more than 30 dB down: it is mono, twice.",
                     "Record one channel, or plug the other side in",
                     0.99));
         }
@@ -64,9 +64,9 @@ final class PairRule implements TakeRule {
                     FindingCode.CHANNEL_INVERTED,
                     Severity.WRONG,
                     new Figure(pair.heardCorrelation(), "correlation"),
-                    "One side is upside down",
-                    "What one side does the other does the other way round: on one loudspeaker most of it is gone.",
-                    "Turn one side's polarity round, or change a lead that swaps its wires",
+                    "One side is inverted",
+                    "The two sides move against each other: on one loudspeaker most of it is gone.",
+                    "Invert the polarity of one side, or replace a lead whose wires are swapped",
                     Math.min(0.99, -pair.heardCorrelation())));
         }
         double loss = pair.monoLoss().db();
@@ -79,7 +79,7 @@ final class PairRule implements TakeRule {
                     FindingCode.MONO_CANCEL,
                     Severity.WEAK,
                     new Figure(loss, "dB"),
-                    "Fades on one loudspeaker",
+                    "Gets weaker on one loudspeaker",
                     "Added up to mono, " + Print.decimal(-loss, 1)
                             + " dB of it are gone: the two sides work against each other.",
                     "Check the distances of the microphones, or a stereo effect",

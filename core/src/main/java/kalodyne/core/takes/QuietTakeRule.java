@@ -25,7 +25,7 @@ final class QuietTakeRule implements TakeRule {
                 TakeRules.whole(take, OptionalInt.empty()),
                 new Figure(peak.dbfs(), "dBFS"),
                 "Very quiet",
-                "Nothing is above " + peak + ". Raised afterwards, the noise rises with it.",
+                "Nothing is above " + peak + ". If you raise it later, the noise rises with it.",
                 "Turn the gain up"));
     }
 }

@@ -74,7 +74,7 @@ final class SaturationRule implements TakeRule {
                 new Figure(fuller, "%"),
                 "Loud notes are squeezed" + TakeRules.inChannel(take, c),
                 "The highest waves are " + Print.decimal(fuller, 0)
-                        + " % fuller than those below: a stage saturates, unless the sound is meant so.",
+                        + " % fuller than those below: a stage saturates, unless the sound is meant that way.",
                 Optional.of(Remedy.byHand("Turn down what comes before the stage that gives way")),
                 0.7);
     }

@@ -24,7 +24,7 @@ final class UnusableSamplesRule implements TakeRule {
                 Severity.WRONG,
                 TakeRules.whole(take, OptionalInt.of(c)),
                 new Figure(count, "samples"),
-                "Samples that are no numbers" + TakeRules.inChannel(take, c),
+                "Samples that are not numbers" + TakeRules.inChannel(take, c),
                 Print.count(count) + " samples were taken as silence. They would be loud clicks in some players.",
                 "Export the take again, as 24-bit");
     }

@@ -35,7 +35,7 @@ class RunSheetPaperTest {
         var joints = JointRules.check(patch);
         Rig rig = Rig.of(joints, patch, setup.settings());
         return SheetMaker.of(new SheetRig(
-                name, patch, joints, SetupLevels.of(rig, setup.settings().wanted()), List.of(), SessionPlan.USUAL));
+                name, patch, joints, SetupLevels.of(rig, setup.settings().wanted()), SessionPlan.USUAL));
     }
 
     /** Every step stands on it, whole and in order, inside the margins, and in greys. */

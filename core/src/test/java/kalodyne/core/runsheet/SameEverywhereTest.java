@@ -89,7 +89,7 @@ class SameEverywhereTest {
     private static void agree(Wish wish, Way way) {
         List<Checked> joints = JointRules.check(way.patch());
         SetupLevels levels = SetupLevels.of(joints, way.patch(), Settings.NONE);
-        SheetRig rig = new SheetRig("Test", way.patch(), joints, levels, List.of(), SessionPlan.USUAL);
+        SheetRig rig = new SheetRig("Test", way.patch(), joints, levels, SessionPlan.USUAL);
         RunSheet sheet = SheetMaker.of(rig);
         if (way.patch().devices().get(wish.target()).kind() != DeviceKind.MIXER) {
             knobs(way, levels);

@@ -16,7 +16,7 @@ final class Sheets {
     static SheetRig rig(Patch patch, SessionPlan sessionPlan) {
         List<Checked> joints = JointRules.check(patch);
         Rig rig = Rig.of(joints, patch, Settings.NONE);
-        return new SheetRig("Test", patch, joints, SetupLevels.of(rig, Settings.NONE.wanted()), List.of(), sessionPlan);
+        return new SheetRig("Test", patch, joints, SetupLevels.of(rig, Settings.NONE.wanted()), sessionPlan);
     }
 
     /** Of the way that is told first. */

@@ -115,7 +115,7 @@ class SoundFilesTest {
     void says_what_is_no_wav_at_all() throws IOException {
         Path text = Files.writeString(folder.resolve("notes.wav"), "Dear diary, today we recorded the accordion.");
         assertThatThrownBy(() -> SoundFiles.open(text))
-                .hasMessageContaining("This is no sound file that can be read. Choose a WAV");
+                .hasMessageContaining("This is not a sound file that can be read. Choose a WAV");
         assertThatThrownBy(() -> SoundFiles.open(folder))
                 .hasMessageContaining("This is a folder. Choose a file inside it.");
         assertThatThrownBy(() -> SoundFiles.open(folder.resolve("gone.wav")))

@@ -26,10 +26,9 @@ import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
-import kalodyne.core.testing.Runs;
-import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -77,21 +76,21 @@ class StudioFileTest {
     @Test
     void keeps_edits_and_undoes_them_after_restarts() throws IOException {
         Studio one = Studio.empty().with(device(1)).with(lead(1));
-        Studio two = one.changing("setup-1", setup -> setup.with(Runs.plain()));
+        Studio two = one.changing("setup-1", setup -> setup.with(take("Take 1", "synth.out>interface.adc")));
         try (OpenStudio studio = open()) {
             studio.history().edit("add gear", one);
-            studio.history().edit("add a run", two);
+            studio.history().edit("add a take", two);
         }
         try (OpenStudio studio = open()) {
             assertThat(studio.studio()).isEqualTo(two);
-            assertThat(studio.history().undoable()).contains("add a run");
+            assertThat(studio.history().undoable()).contains("add a take");
             studio.history().undo();
             assertThat(studio.studio()).isEqualTo(one);
         }
         try (OpenStudio studio = open()) {
             assertThat(studio.studio()).isEqualTo(one);
             assertThat(studio.history().undoable()).contains("add gear");
-            assertThat(studio.history().redoable()).contains("add a run");
+            assertThat(studio.history().redoable()).contains("add a take");
             studio.history().redo();
             assertThat(studio.studio()).isEqualTo(two);
             studio.history().undo();
@@ -195,20 +194,21 @@ class StudioFileTest {
     }
 
     private static Setup anyChange(Setup setup, Random random) {
-        if (setup.runs().isEmpty() || random.nextInt(3) == 0) {
-            return setup.with(Runs.any(random));
+        if (setup.takes().isEmpty() || random.nextInt(3) == 0) {
+            return setup.with(
+                    take("Take " + random.nextInt(1_000_000), "device-1.out>device-" + random.nextInt(9) + ".adc"));
         }
-        String run = setup.runs().get(random.nextInt(setup.runs().size())).name();
+        Take take = setup.takes().get(random.nextInt(setup.takes().size()));
         return switch (random.nextInt(3)) {
-            case 0 -> setup.without(run);
-            case 1 -> {
-                String other = "Run " + random.nextInt(1_000_000);
-                yield setup.replacing(run, setup.run(run).orElseThrow().withName(other));
-            }
+            case 0 -> setup.without(take);
+            case 1 -> setup.replacing(take, take.withNote("Note " + random.nextInt(1_000_000)));
             default ->
-                setup.with(new Take(
-                        "Take " + random.nextInt(1_000_000), run, "x.wav", Instant.EPOCH, Map.of("gain", 0.5)));
+                setup.withSettings(setup.settings().turned(Map.of(Spot.read("device-1.gain"), random.nextDouble())));
         };
+    }
+
+    private static Take take(String name, String run) {
+        return new Take(name, run, "x.wav", Instant.EPOCH, Map.of("device-1.gain", 0.5));
     }
 
     @Test
@@ -269,37 +269,6 @@ class StudioFileTest {
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
     }
 
-    /** A file of the first version, whose takes belonged to runs, is brought to this one with all that is in it. */
-    @Test
-    void an_older_file_is_brought_to_this_version() throws Exception {
-        Studio studio = Studio.empty()
-                .changing(
-                        "setup-1",
-                        setup -> setup.with(Runs.plain())
-                                .with(new Take("Take 1", Runs.plain().name(), "a.wav", Instant.EPOCH, Map.of())));
-        Path present = folder.resolve("present.kalodyne");
-        StudioFile.write(present, studio);
-        Flyway.configure()
-                .dataSource(Database.url(file), null, null)
-                .locations("classpath:kalodyne/core/studio/migration")
-                .loggers("slf4j")
-                .target("1")
-                .load()
-                .migrate();
-        try (Connection connection = Database.forWriting(file);
-                Statement statement = connection.createStatement()) {
-            statement.execute("ATTACH '" + present + "' AS now");
-            for (String table : List.of("studio", "device", "lead", "setup", "run", "take")) {
-                statement.execute("INSERT INTO " + table + " SELECT * FROM now." + table);
-            }
-        }
-        assertThat(Migrations.version(file)).isEqualTo(1);
-        try (OpenStudio opened = StudioFile.open(file, Studio.empty(), CLOCK)) {
-            assertThat(opened.studio()).isEqualTo(studio);
-        }
-        assertThat(Migrations.version(file)).isEqualTo(Database.VERSION);
-    }
-
     private static void sql(Path file, String text) throws SQLException {
         try (Connection connection = Database.forWriting(file);
                 Statement statement = connection.createStatement()) {
@@ -310,7 +279,8 @@ class StudioFileTest {
     /** Every page but the first is overwritten in turn: the studio opens, most is there, the damaged file is kept. */
     @Test
     void a_damaged_file_is_rescued_and_kept() throws IOException {
-        Studio whole = Studio.empty().changing("setup-1", setup -> setup.with(Runs.plain()));
+        Studio whole =
+                Studio.empty().changing("setup-1", setup -> setup.with(take("Take 1", "synth.out>interface.adc")));
         for (int i = 0; i < 60; i++) {
             whole = whole.with(device(i)).with(lead(i));
         }

@@ -34,7 +34,7 @@ class SumsTest {
             recorded   | level=+4 dBu; full=+18 dBu            | In the recording: −14.0 dBFS
             recorded   | level=+20 dBu; full=+18 dBu           | In the recording: +2.0 dBFS; Left above it: none: it is cut off
             ratio      | gain=200 %                            | Decibels: +6.02 dB
-            together   | one=0 dBu; other=0 dBu                | Of two players: +3.0 dBu; Of one and the same: +6.0 dBu; The same, one turned round: nothing is left
+            together   | one=0 dBu; other=0 dBu                | Of two players: +3.0 dBu; Of the same signal: +6.0 dBu; The same, one inverted: nothing is left
             loading    | source=10 kΩ; load=10 kΩ              | Of the level: 6.02 dB
             noise      | source=150 Ω                          | 20 Hz to 20 kHz, 20 °C: −130.9 dBu
             microphone | sensitivity=2.2 mV/Pa; sound=94 dB SPL | Level: −50.9 dBu; Voltage: 2.2 mV
@@ -50,7 +50,7 @@ class SumsTest {
             battery    | energy=10 Wh; volts=5 V; amperes=400 mA | Power: 2 W; It lasts about: 4 h 15 min
             storage    | rate=48000; bits=24; tracks=2; minutes=60; free=32 | This length takes: 1.04 GB; The free space lasts: 30 h 52 min; A plain WAV file ends at: 4 h 9 min (4 GB)
             latency    | frames=128; rate=48000; rest=3        | One buffer: 2.67 ms; Through the computer, in and out: 8.3 ms
-            loop-back  | sent=1; back=1.012; frames=128; rate=48000 | Round trip: 12.00 ms; In samples: 576; Not of the buffers: 6.67 ms: converters and driver
+            loop-back  | sent=1; back=1.012; frames=128; rate=48000 | Round trip: 12.00 ms; In samples: 576; Not from the buffers: 6.67 ms: converters and driver
             delay      | time=10; rate=48000                   | Samples: 480.0; In air: 3.43 m
             midi-clock | tempo=120                             | A beat (quarter note): 500.00 ms; A pulse, 24 a quarter: 20.833 ms; Pulses a second: 48.00; Samples a beat: 24000.0
             tempo      | beats=128; seconds=64.064; nominal=120 | Tempo: 119.880 beats a minute; Against the clock: −999 ppm; At its end: 64.0 ms late

@@ -55,7 +55,7 @@ class TakeReaderTest {
         assertThat(take.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.mark()).isEqualTo("dc");
             assertThat(((Place.Stretch) finding.place()).channel()).hasValue(1);
-            assertThat(finding.text()).isEqualTo("The whole take lies +2.0 % off the middle. Cuts will click.");
+            assertThat(finding.text()).isEqualTo("The whole take lies +2.0 % off centre. Edits will click.");
         });
     }
 

@@ -7,7 +7,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import kalodyne.core.sums.Sums;
-import kalodyne.desktop.model.ConvertModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 

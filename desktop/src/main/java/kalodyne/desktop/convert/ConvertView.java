@@ -18,7 +18,6 @@ import kalodyne.core.sums.Sums;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.ConvertModel;
 
 /** The questions at the left, by their groups; at the right what is known and what comes of it. */
 final class ConvertView extends VBox {

@@ -16,7 +16,6 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.model.PlugModel;
 
 /** The same joint another way: what would make it better and other leads, each with what would come of it. */
 final class AlternativesPane extends VBox {

@@ -69,7 +69,7 @@ final class Arriving {
             double db = way.atMiddle().db();
             words.add(words(way) + ": "
                     + (db < -100 ? "nothing arrives" : Print.decimal(db, 1) + " dB at 1 kHz")
-                    + (db > -100 && way.at(1000).re() < 0 ? ", upside down" : "")
+                    + (db > -100 && way.at(1000).re() < 0 ? ", inverted" : "")
                     + way.lowCorner().stream()
                             .filter(hertz -> hertz > 20)
                             .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))

@@ -12,9 +12,6 @@ import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.JointsModel;
-import kalodyne.desktop.model.PlugModel;
-import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */

@@ -13,7 +13,6 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.model.WayModel;
 
 /** Why not the obvious one? Two sockets, and what would come of the simplest leads between them. */
 final class ObviousPane extends VBox {
@@ -103,7 +102,7 @@ final class ObviousPane extends VBox {
                 .map(WayPane::finding)
                 .forEach(box.getChildren()::add);
         if (obvious.isFine()) {
-            box.getChildren().add(WayPane.wrapped("Nothing speaks against it at the joint itself."));
+            box.getChildren().add(WayPane.wrapped("Nothing is wrong with it at the joint itself."));
         }
         return box;
     }

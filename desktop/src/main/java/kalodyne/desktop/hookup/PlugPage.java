@@ -17,7 +17,6 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.model.PlugModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Joins two sockets by hand: which, and with which lead of those that fit; each tells beforehand what would come of it. */

@@ -10,7 +10,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.model.PlugModel;
 
 /** The switches that matter to a joint, each with how it stands, as far as that is known. */
 final class SwitchesRow extends FlowPane {

@@ -21,7 +21,6 @@ import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.SeverityMark;
-import kalodyne.desktop.model.WayModel;
 
 /** All there is to know of one way: drawn as a run, with what is heard, fed and bought, why it stands there, and what to choose. */
 final class WayPane extends ScrollPane {

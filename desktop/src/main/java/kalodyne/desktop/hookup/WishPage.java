@@ -19,7 +19,6 @@ import kalodyne.core.route.Plan;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.BesideOrBelow;
-import kalodyne.desktop.model.WayModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** A sentence with blanks that says what is to be recorded, and the ways to do it, the best first. */
@@ -102,7 +101,7 @@ final class WishPage extends VBox {
         sentence.focus();
         clear(
                 ways.sources().isEmpty() || ways.recorders().isEmpty()
-                        ? "Nothing on the shelf is played, or nothing records. Add your gear there first (Ctrl+1)."
+                        ? "Nothing on your shelf can be played, or nothing can record. Add your gear there first (Ctrl+1)."
                         : "Fill the blanks: what is played, and what records.");
         sentence.wish().ifPresent(this::find);
     }
@@ -146,7 +145,7 @@ final class WishPage extends VBox {
         told.setText(
                 list.getItems().isEmpty()
                         ? "Stopped before anything was found."
-                        : "Stopped: what was found until then is below.");
+                        : "Stopped: what was found so far is below.");
         list.setPlaceholder(placeholder("Change a blank to look again."));
     }
 

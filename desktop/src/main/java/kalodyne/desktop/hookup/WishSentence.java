@@ -26,7 +26,6 @@ import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ManyChooser;
-import kalodyne.desktop.model.WayModel;
 
 /** A sentence with blanks that says what is to be recorded; it can be read aloud, and filled by keyboard alone. */
 final class WishSentence extends FlowPane {

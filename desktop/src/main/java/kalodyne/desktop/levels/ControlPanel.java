@@ -69,7 +69,7 @@ final class ControlPanel extends VBox {
         return parts[0].strip().equals(before[0].strip()) ? parts[1] : parts[0];
     }
 
-    void show(Setting setting, boolean canLock) {
+    void show(Setting setting) {
         shown = setting;
         face.show(setting.present(), setting.advised());
         name.setText(setting.present().name());
@@ -79,7 +79,6 @@ final class ControlPanel extends VBox {
                 + Print.decimal(setting.present().perQuarterHour().db(), 1)
                 + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.");
         typed.setAccessibleText(setting.present().name() + " on " + setting.owner());
-        lock.setVisible(canLock);
         lock.setSelected(setting.isLocked());
         lock.setText(setting.isLocked() ? "Locked" : "Lock");
         lock.setAccessibleText("Lock the " + setting.present().name() + " on " + setting.owner());

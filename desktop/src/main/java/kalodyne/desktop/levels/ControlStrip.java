@@ -28,10 +28,9 @@ final class ControlStrip extends Pane {
     void show(RunLevels run) {
         List<Setting> settings = run.advice().settings();
         List<String> names = settings.stream().map(Setting::name).toList();
-        boolean canLock = run.plan().described().isEmpty();
         for (Setting setting : settings) {
             panels.computeIfAbsent(setting.name(), name -> new ControlPanel(name, studio))
-                    .show(setting, canLock);
+                    .show(setting);
         }
         if (!names.equals(order)) {
             order = names;

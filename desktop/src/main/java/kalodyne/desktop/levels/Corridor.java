@@ -133,7 +133,7 @@ final class Corridor extends PaintedRegion {
     void measure(double width, double height) {
         left = LEFT_EM * em();
         top = 1.5 * em();
-        double bottom = (hasGroups() ? 2.9 : 1.7) * em();
+        double bottom = 2.9 * em();
         columns = Columns.of(plan, em(), zoom, left, Math.max(1, width - left - RIGHT_EM * em()));
         scale = CorridorScale.of(plan, Math.max(1, height - top - bottom));
     }
@@ -159,11 +159,6 @@ final class Corridor extends PaintedRegion {
         paintNumbers(g);
         paintColumnNames(g, height);
         paintScale(g);
-    }
-
-    /** Of a run through gear the stages are grouped by the devices that they are in. */
-    private boolean hasGroups() {
-        return plan.described().isEmpty();
     }
 
     private void paintGround(GraphicsContext g) {
@@ -289,7 +284,7 @@ final class Corridor extends PaintedRegion {
                     == plan.stages().get(i - 1).stage().station();
             double x = Math.rint(columns.start(i)) + 0.5;
             g.setLineDashes(isWithin ? DOTTED_RULE : SOLID);
-            g.strokeLine(x, top, x, isWithin || !hasGroups() ? top + scale.height() : height - 0.2 * em());
+            g.strokeLine(x, top, x, isWithin ? top + scale.height() : height - 0.2 * em());
         }
         g.setLineDashes(SOLID);
     }
@@ -418,20 +413,17 @@ final class Corridor extends PaintedRegion {
 
     private void paintColumnNames(GraphicsContext g, double height) {
         g.setTextAlign(TextAlignment.CENTER);
-        double y = height - (hasGroups() ? 2.05 : 0.75) * em();
+        double y = height - 2.05 * em();
         for (int i = 0; i < columns.count(); i++) {
             boolean isFocused = plan.stages().get(i).stage().station() == focus;
-            boolean isJointInGroups =
-                    hasGroups() && plan.station(plan.stages().get(i)).isJoint();
+            boolean isJointInGroups = plan.station(plan.stages().get(i)).isJoint();
             Font font = isFocused ? strongFont() : labelFont();
             String label = isJointInGroups ? "" : plan.stages().get(i).stage().label();
             g.setFont(font);
             g.setFill(color(Ink.TEXT));
             g.fillText(fitting(label, font, columns.width(i) - 0.4 * em()), centre(i), y);
         }
-        if (hasGroups()) {
-            paintGroups(g, height - 0.75 * em());
-        }
+        paintGroups(g, height - 0.75 * em());
     }
 
     /** Under its stages the name of each device, and under a joint's its lead. */

@@ -104,27 +104,7 @@ final class LevelsAside extends VBox {
         fields.getChildren().clear();
         shown.clear();
         problem.setText("");
-        if (plan.described().isPresent()) {
-            StationFields.of(station.index()).forEach(this::add);
-        } else {
-            gear.of(plan, station.index()).forEach(field -> add(station.index(), field));
-        }
-    }
-
-    private void add(StationFields.Field field) {
-        QuantityField control = new QuantityField(
-                text -> studio.editRun(
-                        "change the " + field.label(), run -> field.typed().apply(run, text)),
-                problem::setText);
-        add(
-                field.label(),
-                field.label(),
-                field.help(),
-                control,
-                () -> studio.reading()
-                        .flatMap(run -> run.plan().described())
-                        .map(field.shown())
-                        .orElse(""));
+        gear.of(plan, station.index()).forEach(field -> add(station.index(), field));
     }
 
     private void add(int station, GearFields.Field field) {

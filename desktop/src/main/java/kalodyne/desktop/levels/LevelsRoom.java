@@ -61,7 +61,7 @@ public final class LevelsRoom implements Room {
                         run.verdict().nextStep(),
                         run.worst(),
                         ""))
-                .orElse(new Report("", List.of(), "Add a run: what do you want to record?", Optional.empty(), ""));
+                .orElse(new Report("", List.of(), "Choose what you want to record", Optional.empty(), ""));
     }
 
     @Override

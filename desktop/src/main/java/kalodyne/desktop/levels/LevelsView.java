@@ -21,8 +21,6 @@ import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.rig.AimSchool;
-import kalodyne.core.levels.run.Aim;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.StudioModel;
@@ -84,6 +82,7 @@ final class LevelsView extends VBox {
     private RoomHeader header() {
         sentence.setId("levels-sentence");
         aim.setId("aim");
+        aim.getItems().setAll(AimSchool.values());
         aim.setConverter(Words.of(each -> "Aim: " + aimWords(each)));
         aim.setButtonCell(aimCell);
         aim.setTooltip(new Tooltip("Where the signal should lie in the recording"));
@@ -169,19 +168,7 @@ final class LevelsView extends VBox {
         if (isShowing || chosen == null) {
             return;
         }
-        if (isDescribed()) {
-            studio.editRun("change the aim", run -> run.withAim(described(chosen)));
-        } else {
-            studio.editSettings("change the aim", settings -> settings.with(chosen));
-        }
-    }
-
-    private boolean isDescribed() {
-        return studio.reading().flatMap(run -> run.plan().described()).isPresent();
-    }
-
-    private static Aim described(AimSchool school) {
-        return new Aim(new DigitalLevel(school.low()), new DigitalLevel(school.high()));
+        studio.editSettings("change the aim", settings -> settings.with(chosen));
     }
 
     private void chooseSchool() {
@@ -204,15 +191,11 @@ final class LevelsView extends VBox {
         showAim(run.plan());
         showSchool(run);
         isShowing = false;
-        boolean isAllSet = isDescribed()
-                ? run.advice().isFollowed()
-                : studio.levels().advised().isFollowed();
-        setAll.setDisable(isAllSet);
-        boolean isMeeting = meetings.isSelected() && !isDescribed();
+        setAll.setDisable(studio.levels().advised().isFollowed());
+        boolean isMeeting = meetings.isSelected();
         along.setVisible(!isMeeting);
         meetingsView.setVisible(isMeeting);
-        meetings.setDisable(isDescribed());
-        others.setDisable(isDescribed() || isMeeting);
+        others.setDisable(isMeeting);
         if (isMeeting) {
             meetingsView.show();
         } else {
@@ -223,7 +206,7 @@ final class LevelsView extends VBox {
 
     /** The runs that end like this one: tracks with tracks, ears with ears. */
     private List<LevelPlan> overlaid(LevelPlan shown) {
-        if (!others.isSelected() || isDescribed()) {
+        if (!others.isSelected()) {
             return List.of();
         }
         return studio.levels().traces().stream()
@@ -237,38 +220,20 @@ final class LevelsView extends VBox {
         boolean isChosen = plan.isRecorded();
         aim.setVisible(isChosen);
         aim.setManaged(isChosen);
-        List<AimSchool> schools = isDescribed()
-                ? List.of(AimSchool.EVEN, AimSchool.UNEVEN, AimSchool.QUIET)
-                : List.of(AimSchool.values());
-        if (!aim.getItems().equals(schools)) {
-            aim.getItems().setAll(schools);
-        }
-        AimSchool present = isDescribed()
-                ? schools.stream()
-                        .filter(each -> each.low() == plan.end().low()
-                                && each.high() == plan.end().high())
-                        .findFirst()
-                        .orElse(null)
-                : studio.setup().settings().aim();
+        AimSchool present = studio.setup().settings().aim();
         if (aim.getValue() != present) {
             aim.setValue(present);
         }
         aimCell.setText("Aim: " + plan.aim() + (plan.end().line() == End.Line.AVERAGE ? " on average" : ""));
-        if (present != null) {
-            aim.getTooltip().setText(present.title() + ". " + present.reason() + " Here: " + plan.aim() + ".");
-        }
+        aim.getTooltip().setText(present.title() + ". " + present.reason() + " Here: " + plan.aim() + ".");
     }
 
     private void showSchool(RunLevels run) {
-        boolean isOffered = !isDescribed();
-        school.setVisible(isOffered);
-        school.setManaged(isOffered);
         GainSchool present = studio.setup().settings().school();
         if (school.getValue() != present) {
             school.setValue(present);
         }
-        String cost = isOffered ? studio.levels().costOfSchool(run.plan()) : "";
-        reason.setText(isOffered ? present.reason() + cost : "");
-        reason.setTooltip(isOffered ? new Tooltip(reason.getText()) : null);
+        reason.setText(present.reason() + studio.levels().costOfSchool(run.plan()));
+        reason.setTooltip(new Tooltip(reason.getText()));
     }
 }

@@ -129,8 +129,8 @@ final class MeetingsView extends DownScroll {
                             ? "; that is " + Print.decimal(-db.db(), 1) + " dB more than it can take"
                             : "; " + Print.decimal(db.db(), 1) + " dB are left")
                     .orElse("");
-            together.setText("Together their loudest peaks reach " + all + room + ". In one moment they could reach "
-                    + levels.worstPeak(meeting.point()) + ".");
+            together.setText("Together their loudest peaks reach " + all + room
+                    + ". If all peak at once they could reach " + levels.worstPeak(meeting.point()) + ".");
             together.setWrapText(true);
         });
         return new VBox(4, title, together, rows);

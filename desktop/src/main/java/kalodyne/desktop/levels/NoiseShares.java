@@ -61,6 +61,6 @@ final class NoiseShares extends GridPane {
     private static String name(LevelPlan plan, StageLevel stage) {
         String station = plan.station(stage).name();
         String label = stage.stage().label();
-        return plan.described().isPresent() || station.equals(label) ? label : station + ", " + label;
+        return station.equals(label) ? label : station + ", " + label;
     }
 }

@@ -15,12 +15,12 @@ import kalodyne.core.units.Print;
 /** What is left between the loudest peak and the noise at the end of a run, and what is lost of it. */
 final class RangeFacts extends GridPane {
     private final Row range = row("Peak above the noise", "dB", "The loudest peak over all noise: more is cleaner.");
-    private final Row waste = row("Wasted as it stands", "dB", "So much more is had with the knobs as advised.");
+    private final Row waste = row("Wasted as it stands", "dB", "This much more is left with the knobs as advised.");
     private final Row spread =
-            row("Not known better than", "± dB", "The true peak may lie so far above or below. A test take tells.");
-    private final Row bits =
-            row("Bits that are used", "", "The loudest peak over the noise, told as bits of a recording.");
-    private final Row sixteen = row("Noise more in 16 bits", "dB", "So much more noise if the recorder keeps 16 bits.");
+            row("Known only to within", "± dB", "The true peak may be this far above or below. A test take tells.");
+    private final Row bits = row("Bits used", "", "The loudest peak above the noise, counted in bits.");
+    private final Row sixteen =
+            row("Extra noise at 16 bits", "dB", "This much more noise if the recorder keeps 16 bits.");
 
     /** One of the facts. */
     private record Row(Label name, Label number, String unit) {

@@ -9,21 +9,18 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
-import kalodyne.desktop.model.LineupModel;
-import kalodyne.desktop.model.LineupState;
-import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
 /** The Line-up room: two recordings of the same sound, in time with each other. */
 public final class LineupRoom implements Room {
     private static final List<String> ABOUT_LINING_UP = List.of(
-            "Two recorders never count time alike. One part in 28,000 is 126 ms an hour: by the end of a long film the sound comes late, though it was right at the beginning.",
-            "So check two places: where both begin, and where both end. Listen to both together. What is off by a little sounds like an echo or hollow; right on, it sounds like one.",
+            "Two recorders never keep exactly the same time. One part in 28,000 is 126 ms an hour: by the end of a long film the sound comes late, though it was right at the beginning.",
+            "So check two places: where both begin, and where both end. Listen to both together. A little off sounds hollow or like an echo; spot on, it sounds like one.",
             "The recordings stay as they are. In the film, mute the camera's own sound when the copy lies under it.");
 
     private static final List<String> ABOUT_TIDYING = List.of(
-            "Nothing is cut inside a sound that dies away, and no copy is driven above −1 dBTP: what packs sound for listening makes peaks a little higher.",
+            "Nothing is cut inside a sound that dies away, and no copy is driven above −1 dBTP: encoding for listening makes peaks a little higher.",
             "A little too soft can be raised later. What was cut off when it was recorded stays cut off: record that again.",
             "The recordings stay as they are. What was done stands beside each copy. Clear a card only when all of it is safe in two places.");
 
@@ -142,7 +139,7 @@ public final class LineupRoom implements Room {
         }
         return state.problem().isEmpty()
                 ? "Listen to both at the end, then write the copy"
-                : "Choose the right one of the places by what does not repeat";
+                : "Pick the right place by something that does not repeat";
     }
 
     @Override

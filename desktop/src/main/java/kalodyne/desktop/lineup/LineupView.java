@@ -39,8 +39,6 @@ import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.LineupModel;
-import kalodyne.desktop.model.LineupState;
 
 /** Which two, both places where the eye and the ear check, and what can be moved by hand. */
 final class LineupView extends VBox {
@@ -278,7 +276,7 @@ final class LineupView extends VBox {
         what.getStyleClass().add("room-sentence");
         what.setWrapText(true);
         Label how = new Label(
-                "Or choose them above. Kalodyne finds where they belong to each other, and how far their clocks differ. The recordings stay as they are: a copy is written.");
+                "Or choose them above. Kalodyne finds where they fit together, and how far their clocks differ. The recordings stay as they are: a copy is written.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
         VBox zone = new VBox(what, how);
@@ -327,7 +325,7 @@ final class LineupView extends VBox {
                 + Print.decimal(alignment.driftUncertaintyPpm(), 2) + " ppm. What both have is "
                 + Print.decimal(Math.abs(alignment.levelDifference().db()), 1) + " dB "
                 + (alignment.levelDifference().db() < 0 ? "softer" : "louder") + " in the other recording"
-                + (alignment.isInverted() ? ", and upside down: turn it over before you mix both." : ".");
+                + (alignment.isInverted() ? ", and inverted: flip its polarity before you mix the two." : ".");
     }
 
     private static String name(Optional<Path> file, String otherwise) {

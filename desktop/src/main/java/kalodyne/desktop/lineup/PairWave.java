@@ -17,7 +17,6 @@ import kalodyne.desktop.control.PaintedRegion;
 import kalodyne.desktop.control.TimeAxis;
 import kalodyne.desktop.control.TimeMoves;
 import kalodyne.desktop.control.TimeView;
-import kalodyne.desktop.model.PairView;
 
 /**
  * A place of two recordings over each other: the reference as a filled shape, the other one as a line. Dragging moves the other one by

@@ -20,8 +20,6 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.model.PairSound;
-import kalodyne.desktop.model.PairView;
 
 /** One place of both recordings: seen over each other, heard one by one and together. */
 final class PlacePane extends VBox {

@@ -33,11 +33,9 @@ import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.LineupModel;
-import kalodyne.desktop.model.TidyModel;
-import kalodyne.desktop.model.TidyModel.Keep;
-import kalodyne.desktop.model.TidyModel.Level;
-import kalodyne.desktop.model.TidyModel.Wanted;
+import kalodyne.desktop.lineup.TidyModel.Keep;
+import kalodyne.desktop.lineup.TidyModel.Level;
+import kalodyne.desktop.lineup.TidyModel.Wanted;
 
 /** Cleaning up copies of several recordings: which, what is wanted, what would be written. */
 final class TidyView extends VBox {

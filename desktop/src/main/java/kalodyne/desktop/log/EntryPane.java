@@ -15,7 +15,6 @@ import kalodyne.core.runsheet.Recall;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.Paragraphs;
-import kalodyne.desktop.model.LogModel;
 
 /** One entry: what came of it, how everything stood, what brings it back, what is different to another one. */
 final class EntryPane extends Paragraphs {
@@ -64,8 +63,8 @@ final class EntryPane extends Paragraphs {
     private void back(LogModel.State state) {
         List<String> steps = state.back().steps();
         String know = log.knowsPlugs()
-                ? "Everything is plugged and stands as it did then."
-                : "Its knobs stand as they did then.";
+                ? "Everything is plugged and set as it was then."
+                : "The knobs are set as they were then.";
         section(steps.isEmpty() ? know : "To bring it back");
         for (int i = 0; i < steps.size(); i++) {
             Label number = new Label(String.valueOf(i + 1));
@@ -89,7 +88,7 @@ final class EntryPane extends Paragraphs {
 
     private void points(Entry entry) {
         if (!entry.points().isEmpty()) {
-            section(entry.isTake() ? "What was wrong, how the knobs stood" : "What there is to remember");
+            section(entry.isTake() ? "What was wrong, how the knobs stood" : "Anything to remember");
             entry.points().forEach(point -> line(point, "finding-text"));
         }
     }
@@ -125,7 +124,7 @@ final class EntryPane extends Paragraphs {
             table.addRow(table.getRowCount(), cell(each.what()), cell(each.then()), cell(each.now()));
         }
         if (apart.differences().isEmpty()) {
-            Label same = cell("What is known of both stood the same", "second");
+            Label same = cell("What is known of both was the same", "second");
             table.add(same, 0, table.getRowCount(), 3, 1);
         }
         return table;

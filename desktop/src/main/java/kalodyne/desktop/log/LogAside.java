@@ -8,7 +8,6 @@ import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.SeverityMark;
-import kalodyne.desktop.model.LogModel;
 
 /** What keeps going wrong, and what went right. */
 final class LogAside extends Paragraphs {
@@ -32,7 +31,9 @@ final class LogAside extends Paragraphs {
         Habits habits = log.state().habits();
         section("What keeps going wrong");
         if (habits.read() == 0) {
-            line("Once takes are read it stands here how often something was wrong with them, and in which run.", TEXT);
+            line(
+                    "Once takes have been read, this shows how often something was wrong with them, and in which run.",
+                    TEXT);
         } else if (habits.recurring().isEmpty()) {
             line("Nothing: no take had a fault.", TEXT);
         }

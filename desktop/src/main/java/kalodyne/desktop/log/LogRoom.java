@@ -7,7 +7,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.studio.log.Entry;
-import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;

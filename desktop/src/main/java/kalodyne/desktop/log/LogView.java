@@ -19,7 +19,6 @@ import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.LogModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.PrintMenu;
 
@@ -89,7 +88,7 @@ final class LogView extends VBox {
         nothing.setText(
                 state.count() == 0
                         ? "Takes and run-sheet sessions are listed here, each with how everything was set."
-                        : "Nothing has these words.");
+                        : "No entry has these words.");
         isShowing = true;
         if (!list.getItems().equals(state.shown())) {
             list.getItems().setAll(state.shown());

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import kalodyne.core.gear.Control;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
@@ -15,11 +14,9 @@ import kalodyne.core.levels.calibration.Observed;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.rig.Corrections;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReport;
-import kalodyne.core.units.Gain;
 
 /**
  * What the takes of a run say about its source and the knob that was turned most between them.
@@ -86,20 +83,5 @@ public record Calibrating(LevelPlan plan, Knob knob, Calibration calibration, in
         Spot control = Spot.read(knob.id());
         Device turned = corrected.device(control.item()).orElseThrow();
         return corrected.with(Corrections.knob(turned, control.part(), calibration));
-    }
-
-    /** The described run with the source and the gain as they were found. */
-    Run applied(Run run) {
-        Run louder = run.withSource(
-                run.source().louderBy(new Gain(calibration.source().db())));
-        boolean isGain = knob.id().equals(Run.GAIN);
-        Control control = isGain
-                ? run.input().gain()
-                : run.source().volume().orElse(run.input().gain());
-        Control corrected =
-                new Control(control.name(), calibration.correct(control.taper()), control.dial(), control.position());
-        return isGain
-                ? louder.withInput(louder.input().withGain(corrected))
-                : louder.withSource(louder.source().withVolume(Optional.of(corrected)));
     }
 }

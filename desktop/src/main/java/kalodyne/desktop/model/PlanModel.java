@@ -94,7 +94,7 @@ public final class PlanModel {
         int number = plain.matches("[0-9]{1,4}") ? Integer.parseInt(plain) : 0;
         if (number < 1 || number > SessionPlan.MOST_MINUTES) {
             throw new UnreadableQuantity(
-                    "That is no length.", "Write whole minutes, 1 to " + SessionPlan.MOST_MINUTES + ".");
+                    "That is not a length.", "Write whole minutes, 1 to " + SessionPlan.MOST_MINUTES + ".");
         }
         sheet.intend("plan " + number + " minutes", sessionPlan -> sessionPlan.withMinutes(number));
     }
@@ -124,7 +124,7 @@ public final class PlanModel {
                 && Double.parseDouble(plain) >= SLOWEST
                 && Double.parseDouble(plain) <= FASTEST;
         if (!isTempo) {
-            throw new UnreadableQuantity("That is no tempo.", "Write 20 to 400 beats a minute.");
+            throw new UnreadableQuantity("That is not a tempo.", "Write 20 to 400 beats a minute.");
         }
         return Double.parseDouble(plain);
     }
@@ -141,7 +141,7 @@ public final class PlanModel {
                 .filter(name -> !name.isEmpty())
                 .toList();
         if (names.stream().anyMatch(name -> name.length() > LONGEST_PART) || names.size() > MOST_PARTS) {
-            throw new UnreadableQuantity("These are no parts.", "Write up to 50 short names with commas between.");
+            throw new UnreadableQuantity("These are not parts.", "Write up to 50 short names with commas between.");
         }
         sheet.intend(
                 "plan the parts",
@@ -185,7 +185,7 @@ public final class PlanModel {
         }
         Matcher matcher = SPACE.matcher(typed);
         if (!matcher.matches()) {
-            throw new UnreadableQuantity("That is no free space.", "Write for example 32 GB, or nothing.");
+            throw new UnreadableQuantity("That is not a free space.", "Write for example 32 GB, or nothing.");
         }
         String unit = Optional.ofNullable(matcher.group(2)).orElse("GB").toUpperCase(Locale.ROOT);
         return Optional.of(Math.round(Double.parseDouble(matcher.group(1).replace(',', '.')) * UNITS.get(unit)));
@@ -203,7 +203,8 @@ public final class PlanModel {
         String plain = typed.strip().replaceFirst("\\s*ms$", "").replace(',', '.');
         if (!plain.isEmpty()
                 && (!plain.matches("\\d{1,4}(\\.\\d{1,4})?") || Double.parseDouble(plain) > LONGEST_TRIP)) {
-            throw new UnreadableQuantity("That is no round trip.", "Write for example 12.3 ms, up to 2 s, or nothing.");
+            throw new UnreadableQuantity(
+                    "That is not a round trip.", "Write for example 12.3 ms, up to 2 s, or nothing.");
         }
         roundTrip(plain.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(plain)));
     }

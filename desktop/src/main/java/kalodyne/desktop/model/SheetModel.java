@@ -133,15 +133,10 @@ public final class SheetModel {
             state.set(State.NONE);
             return;
         }
-        List<Object> from = List.of(studio.levels(), setup.runs(), setup.sessionPlan(), setup.name());
+        List<Object> from = List.of(studio.levels(), setup.sessionPlan(), setup.name());
         if (!from.equals(madeOf)) {
             rig = new SheetRig(
-                    setup.name(),
-                    studio.levels().rig().patch(),
-                    studio.joints(),
-                    studio.levels(),
-                    setup.runs(),
-                    setup.sessionPlan());
+                    setup.name(), studio.levels().rig().patch(), studio.joints(), studio.levels(), setup.sessionPlan());
             made = SheetMaker.of(rig);
             madeOf = from;
         }

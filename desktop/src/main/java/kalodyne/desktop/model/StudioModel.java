@@ -35,12 +35,13 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.Kept;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.PastUnreadable;
+import kalodyne.core.studio.Starter;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
@@ -186,7 +187,7 @@ public final class StudioModel implements AutoCloseable {
         return plugged.joints();
     }
 
-    /** The runs that can be looked at: those of what is plugged, what is recorded first, then those that were described. */
+    /** The runs that can be looked at: what is recorded first, then what is heard. */
     public List<RunChoice> runs() {
         List<RunChoice> choices = new ArrayList<>();
         for (boolean isRecorded : new boolean[] {true, false}) {
@@ -194,7 +195,6 @@ public final class StudioModel implements AutoCloseable {
                     .filter(trace -> isRecorded(trace) == isRecorded)
                     .forEach(trace -> choices.add(new RunChoice(trace.key(), trace.name(), isRecorded)));
         }
-        setup.runs().forEach(run -> choices.add(new RunChoice(run.name(), run.name(), true)));
         return choices;
     }
 
@@ -295,19 +295,18 @@ public final class StudioModel implements AutoCloseable {
         refresh();
     }
 
-    /** Adds a setup without runs, and looks at it. */
+    /** Adds an empty setup, and looks at it. */
     public void addSetup() {
         addSetup("add a setup", Setup.bare(Ids.fresh("setup"), "New setup"));
     }
 
-    /** Adds a setup with the runs of the present one, and looks at it; the takes stay with the old one. */
+    /** Adds a setup that is plugged like the present one, and looks at it; the takes stay with the old one. */
     public void duplicateSetup() {
         addSetup(
                 "duplicate the setup",
                 new Setup(
                         Ids.fresh("setup"),
                         setup.name(),
-                        setup.runs(),
                         setup.wiring(),
                         setup.settings(),
                         setup.wish(),
@@ -337,23 +336,6 @@ public final class StudioModel implements AutoCloseable {
         refresh();
     }
 
-    /** Changes the run that is looked at, where it was described. */
-    public void editRun(String description, UnaryOperator<Run> change) {
-        gesture(null, description, change);
-    }
-
-    /** Changes a described run as one step of a gesture, all of whose steps are undone together. */
-    private void gesture(Object gesture, String description, UnaryOperator<Run> change) {
-        reading().flatMap(present -> present.plan().described()).ifPresent(run -> {
-            if (!isRefused()) {
-                Run changed = change.apply(run);
-                String before = runKey;
-                runKey = changed.name();
-                change(gesture, description, studio().with(setup.replacing(before, changed)));
-            }
-        });
-    }
-
     /** Changes the setup that is looked at. */
     public void edit(String description, UnaryOperator<Setup> change) {
         change(null, description, studio().with(change.apply(setup)));
@@ -376,49 +358,25 @@ public final class StudioModel implements AutoCloseable {
         turn(null, "follow the advice", remedy.turns());
     }
 
-    /** All controls of the setup; of a described run its own. */
+    /** All controls of the setup. */
     public void setAllAsAdvised() {
-        reading().ifPresent(present -> {
-            boolean isDescribed = present.plan().described().isPresent();
-            turn(
-                    null,
-                    "set all as advised",
-                    isDescribed ? present.advice().turns() : levels.advised().positions());
-        });
+        turn(null, "set all as advised", levels.advised().positions());
     }
 
     private void turn(Object gesture, String description, Map<String, Double> positions) {
-        boolean isDescribed =
-                reading().flatMap(present -> present.plan().described()).isPresent();
-        if (isDescribed) {
-            gesture(gesture, description, run -> run.turned(positions));
-        } else if (!isRefused()) {
+        if (!isRefused()) {
             change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
         }
+    }
+
+    /** Begins the setup that is looked at with gear of the catalogue. */
+    public void begin(Starter starter) {
+        change(null, "begin with " + Print.withinSentence(starter.title()), starter.into(studio(), setup));
     }
 
     /** Changes how the controls of what is plugged should be set. */
     public void editSettings(String description, UnaryOperator<Settings> change) {
         edit(description, each -> each.withSettings(change.apply(each.settings())));
-    }
-
-    /** Adds a run and looks at it. */
-    public void addRun(Run run) {
-        if (!isRefused()) {
-            Setup more = setup.with(run);
-            runKey = more.runs().get(more.runs().size() - 1).name();
-            change(null, "add a run", studio().with(more));
-        }
-    }
-
-    /** Gives the run another name; says why not, where it cannot have it. */
-    public Optional<String> renameRun(String typed) {
-        return renamed(typed, name -> {
-            if (!name.equals(runKey) && setup().run(name).isPresent()) {
-                throw new UnreadableQuantity("Another run has this name.", "Write another one.");
-            }
-            editRun("rename the run", run -> run.withName(name));
-        });
     }
 
     /** Gives the setup another name; says why not, where it cannot have it. */
@@ -438,12 +396,6 @@ public final class StudioModel implements AutoCloseable {
         } catch (UnreadableQuantity e) {
             return Optional.of(e.problem());
         }
-    }
-
-    public void removeRun() {
-        reading()
-                .flatMap(present -> present.plan().described())
-                .ifPresent(run -> edit("remove the run", each -> each.without(run.name())));
     }
 
     private void refresh() {
@@ -468,9 +420,7 @@ public final class StudioModel implements AutoCloseable {
     }
 
     private Optional<RunLevels> levelsOf(RunChoice choice) {
-        return levels.trace(choice.key())
-                .map(trace -> helped(trace, levels.run(trace)))
-                .or(() -> setup.run(choice.key()).map(SetupLevels::of));
+        return levels.trace(choice.key()).map(trace -> helped(trace, levels.run(trace)));
     }
 
     private RunLevels helped(Trace trace, RunLevels run) {

@@ -197,7 +197,7 @@ public final class TakesModel {
     }
 
     /** The run of the take, if any, of whatever setup, that has this recording. */
-    Optional<String> runOf(Path recording) {
+    public Optional<String> runOf(Path recording) {
         return takesOf(recording).map(Take::run).findFirst();
     }
 
@@ -208,7 +208,7 @@ public final class TakesModel {
     }
 
     /** Adds to the notes of the takes that have this recording, in whatever setup and of whatever run. */
-    void noteCopy(Path recording, String words) {
+    public void noteCopy(Path recording, String words) {
         if (!isReadOnly()) {
             takesOf(recording).toList().forEach(take -> noteCopy(take, words));
         }
@@ -227,7 +227,7 @@ public final class TakesModel {
         }
     }
 
-    Path fileOf(Take take) {
+    public Path fileOf(Take take) {
         return studio.folder().resolve(take.file()).normalize();
     }
 
@@ -278,7 +278,7 @@ public final class TakesModel {
     }
 
     private Judging judging() {
-        return new Judging(studio.setup(), studio.levels(), studio.joints());
+        return new Judging(studio.levels(), studio.joints());
     }
 
     private Optional<Compared> compared(List<Take> takes, Take take) {
@@ -327,12 +327,12 @@ public final class TakesModel {
     // --- recording ---------------------------------------------------------------------------------------------
 
     /** A file that the next take of a run can go to: beside the studio, of a name that is not taken. */
-    Path fileFor(LevelPlan run) {
+    public Path fileFor(LevelPlan run) {
         return unusedFile(run.name(), nextName(run.trace().key()));
     }
 
     /** Adds a take that is about to be recorded, so that it is in the log whatever happens. */
-    void begin(LevelPlan run, Path file) {
+    public void begin(LevelPlan run, Path file) {
         String key = run.trace().key();
         Take take = new Take(
                 nextName(key), key, stored(file), clock.instant().truncatedTo(ChronoUnit.SECONDS), run.positions());
@@ -342,7 +342,7 @@ public final class TakesModel {
     }
 
     /** The take is whole now; or there is none, where nothing came. */
-    void finish(Path file, boolean isThere) {
+    public void finish(Path file, boolean isThere) {
         reports.grows(file, false);
         if (isThere) {
             reports.read(file, report -> judge(file, report), this::told);
@@ -417,12 +417,7 @@ public final class TakesModel {
 
     /** Describes the gear as the takes found it. */
     public void correct(Calibrating calibrating) {
-        String what = "describe the gear as the takes found it";
-        if (calibrating.plan().described().isPresent()) {
-            studio.editRun(what, calibrating::applied);
-        } else {
-            studio.change(null, what, calibrating.applied(studio));
-        }
+        studio.change(null, "describe the gear as the takes found it", calibrating.applied(studio));
     }
 
     private void told(Optional<String> failure) {

@@ -27,7 +27,7 @@ final class PhotoThumb {
         Label box = new Label("", view);
         image.errorProperty().addListener(change -> {
             box.setGraphic(null);
-            box.setText(file.getFileName() + " is no picture that can be shown");
+            box.setText(file.getFileName() + " is not a picture that can be shown");
         });
         return box;
     }

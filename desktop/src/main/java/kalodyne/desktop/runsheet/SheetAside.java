@@ -51,7 +51,7 @@ final class SheetAside extends VBox {
     private void changes(Recall recall, Session last) {
         words.section("Since " + DAY.format(last.begun().atZone(ZoneId.systemDefault())));
         if (recall.differences().isEmpty()) {
-            words.line("Everything is plugged and stands as it did.", TEXT);
+            words.line("Everything is plugged and set as it was.", TEXT);
         }
         recall.differences().stream().limit(MOST_CHANGES).forEach(difference -> words.line(difference.words(), TEXT));
         int more = recall.differences().size() - MOST_CHANGES;

@@ -154,7 +154,7 @@ final class StepCard {
             return Optional.empty();
         }
         FlowPane all = new FlowPane(6, 6);
-        Label instead = new Label("Or is it so?");
+        Label instead = new Label("Or is it this?");
         instead.getStyleClass().addAll("second", "small");
         all.getChildren().add(instead);
         for (Symptom symptom : step.symptoms()) {
@@ -181,7 +181,7 @@ final class StepCard {
             note.setId("step-note");
             note.setPrefRowCount(NOTE_ROWS);
             note.setWrapText(true);
-            note.setPromptText("What there is to remember of this step");
+            note.setPromptText("Anything to remember of this step");
             note.focusedProperty().addListener((property, before, isFocused) -> {
                 if (!isFocused) {
                     sheet.note(step, note.getText());

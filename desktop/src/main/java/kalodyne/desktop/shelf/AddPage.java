@@ -22,7 +22,6 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.gear.shelf.SearchIndex;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.model.ShelfModel;
 
 /**
  * Adds something: what is it like, what do you call it, and the few things that matter.

@@ -14,7 +14,6 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.LeadKind;
 import kalodyne.core.gear.SocketEdits;
 import kalodyne.core.units.UnreadableQuantity;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a thing is made of, where it differs from its profile: its sockets or ends, its wires, its power. */

@@ -14,7 +14,6 @@ import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a device is as a whole: its kind, what it can run on, its sample rates and bit depths. */

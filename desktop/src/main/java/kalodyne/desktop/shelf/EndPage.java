@@ -22,7 +22,6 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Wire;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what an end of a lead is, and to what each of its contacts is wired. */

@@ -26,8 +26,6 @@ import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.QuantityField;
-import kalodyne.desktop.model.Chosen;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The thing that is chosen: its names, a drawing of one of its plugs, and its values, all to be corrected in place. */

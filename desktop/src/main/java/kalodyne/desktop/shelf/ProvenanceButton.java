@@ -14,7 +14,6 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Provenance.Ground;
 import kalodyne.core.gear.Provenance.Origin;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Where a value is from: shown in a word, told whole when opened, changed there. */

@@ -78,7 +78,7 @@ final class Questions<T> extends VBox {
                 page.value(value, Parts::of, Parts::with);
             }
         });
-        page.text("Which colour is it? (may stay empty)", "add-colour", "", Lead::withColour);
+        page.text("Which colour is it? (optional)", "add-colour", "", Lead::withColour);
         page.text("How many of these are there?", "add-owned", "1", (lead, typed) -> lead.withOwned(number(typed)));
         page.finish();
         LeadEnd end = begun.ends().get(begun.ends().size() - 1);

@@ -8,8 +8,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.desktop.control.QuantityField;
-import kalodyne.desktop.model.Chosen;
-import kalodyne.desktop.model.ShelfModel;
 
 /** What its owner wants to remember of the chosen thing, and what the words for where values are from mean. */
 final class ShelfAside extends VBox {
@@ -68,7 +66,7 @@ final class ShelfAside extends VBox {
                 head,
                 meaning("typical", "what such gear usually has"),
                 meaning("datasheet", "read in its manual"),
-                meaning("measured", "found out with it"));
+                meaning("measured", "measured on it"));
         legend.getStyleClass().add("legend");
         return legend;
     }

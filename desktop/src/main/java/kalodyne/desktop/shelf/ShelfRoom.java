@@ -8,7 +8,6 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;

@@ -16,8 +16,6 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.Chosen;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Gear and leads side by side, what is searched for, and the thing that is chosen beneath. */
@@ -131,7 +129,7 @@ final class ShelfView extends VBox {
     private VBox empty() {
         Label what = new Label("Begin with what you want to record");
         what.getStyleClass().add("room-sentence");
-        Label how = new Label("Choose what it is like from a list, answer a question or two, and it stands here.");
+        Label how = new Label("Choose what it is like from a list, answer a question or two, and it is on your shelf.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
         VBox box = new VBox(what, how, primary(button("first-gear", "Add gear…", this::addGear)));

@@ -21,7 +21,6 @@ import kalodyne.core.gear.SocketEdits;
 import kalodyne.core.gear.UsualContacts;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a socket is: its name, its connector, what goes through it, what each contact carries. */

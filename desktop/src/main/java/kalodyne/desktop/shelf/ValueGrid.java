@@ -19,7 +19,6 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Part;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.QuantityField;
-import kalodyne.desktop.model.ShelfModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The values of some parts, a line each: what, how much, where that is from. */
@@ -86,7 +85,7 @@ final class ValueGrid extends GridPane {
                 field.setId("range-" + control.id());
                 field.getStyleClass().add("value-field");
                 field.setAccessibleText(control.name() + ", range");
-                field.setTooltip(new Tooltip("What it does right down and full up. For example +4 dB to +58 dB."));
+                field.setTooltip(new Tooltip("What it does fully down and fully up. For example +4 dB to +58 dB."));
                 label.setLabelFor(field);
                 add(field, 1, line++, 2, 1);
                 ranges.put(control.id(), field);

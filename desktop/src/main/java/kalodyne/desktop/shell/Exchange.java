@@ -130,7 +130,7 @@ final class Exchange {
 
                     @Override
                     public void stopped() {
-                        studio.tell("Nothing was brought in", "What was unpacked is taken away again.");
+                        studio.tell("Nothing was brought in", "What was unpacked was removed again.");
                     }
                 });
     }

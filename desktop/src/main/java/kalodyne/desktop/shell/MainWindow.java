@@ -116,15 +116,13 @@ public final class MainWindow {
         commands.addAll(file);
         commands.addAll(view);
         commands.addAll(editCommands());
-        Command renameRun = Command.of("Rename this run…", "F2", this::renameRun);
-        commands.add(renameRun);
         commands.add(find);
         commands.add(help);
         ribbon.getChildren().add(run);
         // A room that wants more height than there is scrolls; the run above it stays whole.
         ribbon.setMinHeight(Region.USE_PREF_SIZE);
         BorderPane frame = new BorderPane();
-        frame.setTop(new TopBar(studio, file, view, renameRun, find, help));
+        frame.setTop(new TopBar(studio, file, view, find, help));
         frame.setLeft(roomList);
         VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), ribbon, page);
         VBox.setVgrow(page, Priority.ALWAYS);
@@ -353,12 +351,6 @@ public final class MainWindow {
         HelpPage page = new HelpPage(resource, veil::lift);
         veil.lay(page, Pos.CENTER);
         page.focus();
-    }
-
-    private void renameRun() {
-        studio.reading()
-                .flatMap(reading -> reading.plan().described())
-                .ifPresent(described -> rename("Rename this run", described.name(), studio::renameRun));
     }
 
     private void rename(String title, String present, Function<String, Optional<String>> rename) {

@@ -5,7 +5,6 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
@@ -13,9 +12,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.core.studio.setup.Starters;
 import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 
@@ -25,19 +22,11 @@ final class TopBar extends HBox {
     private final MenuButton studioMenu = quiet("studio-menu");
     private final MenuButton runMenu = quiet("run-menu");
     private final List<MenuItem> studioItems = new ArrayList<>();
-    private final Command renameRun;
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
 
-    TopBar(
-            StudioModel studio,
-            List<Command> fileCommands,
-            List<Command> viewCommands,
-            Command renameRun,
-            Command find,
-            Command help) {
+    TopBar(StudioModel studio, List<Command> fileCommands, List<Command> viewCommands, Command find, Command help) {
         this.studio = studio;
-        this.renameRun = renameRun;
         getStyleClass().add("top-bar");
         Label brand = new Label("Kalodyne");
         brand.getStyleClass().add("brand");
@@ -113,20 +102,6 @@ final class TopBar extends HBox {
             }
             runMenu.getItems().add(item);
         }
-        boolean isDescribed =
-                studio.reading().flatMap(reading -> reading.plan().described()).isPresent();
-        Menu add = new Menu("Add a run");
-        for (Run starter : starters()) {
-            MenuItem item = new MenuItem(starter.name());
-            item.setOnAction(event -> studio.addRun(starter));
-            add.getItems().add(item);
-        }
-        MenuItem remove = new MenuItem("Remove this run");
-        remove.setDisable(!isDescribed);
-        remove.setOnAction(event -> studio.removeRun());
-        MenuItem rename = item(renameRun);
-        rename.setDisable(!isDescribed);
-        runMenu.getItems().addAll(new SeparatorMenuItem(), add, rename, remove);
         showUndo(undo, "Undo", studio.undoable().orElse(null));
         showUndo(redo, "Redo", studio.redoable().orElse(null));
     }
@@ -140,15 +115,6 @@ final class TopBar extends HBox {
             studioMenu.getItems().add(item);
         }
         studioMenu.getItems().addAll(studioItems);
-    }
-
-    private static List<Run> starters() {
-        return StartersHolder.RUNS;
-    }
-
-    /** Read when the menu is first filled, and once. */
-    private static final class StartersHolder {
-        static final List<Run> RUNS = Starters.runs();
     }
 
     private static void showUndo(Button button, String word, String what) {

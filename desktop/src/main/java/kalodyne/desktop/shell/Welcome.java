@@ -3,8 +3,7 @@ package kalodyne.desktop.shell;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import kalodyne.core.levels.run.Run;
-import kalodyne.core.studio.setup.Starters;
+import kalodyne.core.studio.Starter;
 import kalodyne.desktop.model.StudioModel;
 
 /** What an empty setup shows: the first thing to do. */
@@ -15,14 +14,14 @@ final class Welcome extends VBox {
         Label title = new Label("What do you want to record?");
         title.getStyleClass().add("room-sentence");
         Label how =
-                new Label("Begin with what is closest. Its values are typical ones; correct them from the manuals.");
+                new Label("Begin with what is closest. It comes with typical values; correct them from the manuals.");
         how.getStyleClass().add("second");
         how.setWrapText(true);
         getChildren().addAll(title, how);
-        for (Run starter : Starters.runs()) {
-            Button button = new Button(starter.name());
+        for (Starter starter : Starter.values()) {
+            Button button = new Button(starter.title());
             button.setMinWidth(340);
-            button.setOnAction(event -> studio.addRun(starter));
+            button.setOnAction(event -> studio.begin(starter));
             getChildren().add(button);
         }
         getChildren().addAll(link("Open a studio…", openStudio), link("Look at the demonstration studio", openDemo));

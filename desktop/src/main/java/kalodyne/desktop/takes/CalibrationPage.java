@@ -21,7 +21,7 @@ final class CalibrationPage extends VBox {
             "measured", "The loudest peak in the recording.",
             "then", "The prediction once the gear is described as the takes found it.");
 
-    private final Button correct = new Button("Describe the gear so");
+    private final Button correct = new Button("Correct the gear");
 
     CalibrationPage(TakesModel takes, Overlay overlay) {
         super(10);
@@ -41,7 +41,7 @@ final class CalibrationPage extends VBox {
             calibrating.ifPresent(takes::correct);
             overlay.lift();
         });
-        Button leave = new Button("Leave it as it is");
+        Button leave = new Button("Cancel");
         leave.setId("calibrate-leave");
         leave.setOnAction(event -> overlay.lift());
         getChildren().add(new HBox(10, correct, leave));
@@ -77,7 +77,7 @@ final class CalibrationPage extends VBox {
                 .map(travel -> Print.startingSentence(knob) + " does " + travel
                         + " over its whole travel compared with what is described.")
                 .orElse("They do not tell " + knob
-                        + " apart from what is described. Takes with it far down and far up would."));
+                        + " apart from its description. Takes with it far down and far up would."));
         NumbersTable table = new NumbersTable("calibration", MEANINGS);
         table.begin("take", "knob at", "predicted", "measured", "then");
         for (Observed take : calibration.takes()) {

@@ -51,7 +51,7 @@ final class CausesPane extends VBox {
     }
 
     private void show(Inquiry inquiry) {
-        Label title = new Label("What most likely does it, in this run");
+        Label title = new Label("What most likely causes it, in this run");
         title.getStyleClass().add("section");
         List<Suspect> suspects = inquiry.suspects();
         GridPane list = new GridPane();

@@ -24,7 +24,6 @@ import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.TestTake;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.model.RecordingModel;
 
 /** Recording a test take: the input, the meter, what to play now, and how loud it was so far. */
 final class RecordPane extends VBox {
@@ -80,7 +79,7 @@ final class RecordPane extends VBox {
         words.setAlignment(Pos.BASELINE_LEFT);
         HBox.setHgrow(instruction, Priority.SOMETIMES);
         Label legend = new Label(
-                "Bar: average. Short mark: peak. Thin line: loudest so far. Green: where the loudest should lie.");
+                "Bar: average. Short mark: peak. Thin line: loudest so far. Green: where the loudest peak should be.");
         legend.getStyleClass().addAll("second", "small");
         legend.setWrapText(true);
         knobs.getStyleClass().add("second");

@@ -38,7 +38,7 @@ final class TakesAside extends VBox {
         note.setId("take-note");
         note.setPrefRowCount(NOTE_ROWS);
         note.setWrapText(true);
-        note.setPromptText("What there is to remember");
+        note.setPromptText("Anything to remember");
         note.focusedProperty().addListener((property, before, isFocused) -> {
             if (!isFocused) {
                 keepNote();

@@ -32,8 +32,6 @@ import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
-import kalodyne.desktop.model.PlaybackModel;
-import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
@@ -42,7 +40,7 @@ final class TakesView extends VBox {
             Map.entry("loudest peak, dBFS", "The highest moment. 0 dBFS is the most that numbers can hold."),
             Map.entry("average, dBFS re a sine", "How loud the whole take is; a full-scale sine reads 0."),
             Map.entry("places cut off", "Where the tops were flattened at full scale."),
-            Map.entry("constant offset, %", "How far the whole take lies off the middle."),
+            Map.entry("DC offset, %", "How far the whole take is off centre."),
             Map.entry("predicted", "What Levels computes for the knobs as they stood."),
             Map.entry("measured", "What is in the file."),
             Map.entry("aim", "Where it should lie."),

@@ -13,7 +13,6 @@ import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
-import kalodyne.desktop.model.TimingModel;
 
 /** What a take says about time: how late it came back through the computer, how it keeps the tempo. */
 final class TimingPage extends Paragraphs {
@@ -56,7 +55,7 @@ final class TimingPage extends Paragraphs {
         int count = timing.channels();
         if (count < 2) {
             line(
-                    "For this, lead an output straight into an input, play single clicks, and record two channels: what is played, and what comes back. This take has one.");
+                    "For this, connect an output straight to an input, play single clicks, and record two channels: what is played, and what comes back. This take has one.");
             return;
         }
         List<Integer> channels = IntStream.rangeClosed(1, count).boxed().toList();

@@ -18,7 +18,6 @@ import javafx.util.Duration;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.model.PlaybackModel;
 import kalodyne.desktop.model.TakesModel;
 
 /** Hearing a take and finding its places: play, loop a place, go from place to place, nearer and further away. */

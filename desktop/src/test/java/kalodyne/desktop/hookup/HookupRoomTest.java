@@ -45,7 +45,7 @@ class HookupRoomTest {
             enter(desk);
             assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 2 cannot work as plugged");
             assertThat(desk.text("#joint-title")).isEqualTo("Drum box → Interface · Lead 4, Little adapter");
-            assertThat(desk.text("#joint-arrives")).contains("right → hot: −0.1 dB at 1 kHz, upside down");
+            assertThat(desk.text("#joint-arrives")).contains("right → hot: −0.1 dB at 1 kHz, inverted");
             assertThat(desk.text("#next-step"))
                     .isEqualTo("Drum box → Interface: take left and right to two inputs, or use one of them");
             assertThat(desk.find("#joint-drawing").getAccessibleText())

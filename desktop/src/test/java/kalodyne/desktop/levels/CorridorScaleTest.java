@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Random;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.testing.Runs;
+import kalodyne.core.testing.Runs.Run;
 import org.junit.jupiter.api.Test;
 
 class CorridorScaleTest {
@@ -17,7 +17,7 @@ class CorridorScaleTest {
     void shows_any_plan_and_knows_its_way_back() {
         Random random = new Random(97);
         for (int i = 0; i < 500; i++) {
-            LevelPlan plan = LevelPlan.of(Runs.any(random));
+            LevelPlan plan = Runs.any(random).plan();
             CorridorScale scale = CorridorScale.of(plan, 400);
             for (StageLevel stage : plan.stages()) {
                 assertThat(scale.y(stage.peak().dbu())).isBetween(0.0, 400.0);
@@ -37,7 +37,7 @@ class CorridorScaleTest {
 
     @Test
     void stretches_what_lies_above_its_knee() {
-        CorridorScale scale = CorridorScale.of(LevelPlan.of(Runs.plain()), 400);
+        CorridorScale scale = CorridorScale.of(Runs.plain().plan(), 400);
         double above = scale.y(-10) - scale.y(0);
         double below = scale.y(-90) - scale.y(-80);
         assertThat(above).isGreaterThan(2.5 * below);
@@ -49,8 +49,8 @@ class CorridorScaleTest {
         Random random = new Random(101);
         for (double height : new double[] {120, 300, 700}) {
             Run run = Runs.any(random);
-            CorridorScale scale = CorridorScale.of(LevelPlan.of(run), height);
-            double reference = run.converter().fullScale().dbu();
+            CorridorScale scale = CorridorScale.of(run.plan(), height);
+            double reference = run.fullScale();
             List<Double> ticks = scale.ticks(reference, 14);
             assertThat(ticks).hasSizeGreaterThan(2).allMatch(tick -> tick % 10 == 0);
             for (int i = 1; i < ticks.size(); i++) {

@@ -14,9 +14,9 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import kalodyne.core.levels.gain.GainSchool;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Runs;
+import kalodyne.core.testing.Runs.Run;
 import kalodyne.core.testing.Studios;
 import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.testing.Desk;
@@ -270,9 +270,9 @@ class LevelsRoomTest {
         for (int i = 0; i < 25; i++) {
             Run run = Runs.any(random);
             Desk.onScreen(() -> {
-                desk.workbench().studio().addRun(run);
+                desk.workbench().studio().change(null, "any run", run.studio());
                 if (run.source().volume().isPresent()) {
-                    desk.workbench().studio().turn(null, Run.VOLUME, 0);
+                    desk.workbench().studio().turn(null, Runs.VOLUME, 0);
                 }
                 desk.stage().getScene().snapshot(null);
                 return null;

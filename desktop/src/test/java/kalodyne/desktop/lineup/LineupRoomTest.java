@@ -19,7 +19,6 @@ import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
-import kalodyne.desktop.model.LineupModel;
 import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
@@ -201,7 +200,7 @@ class LineupRoomTest {
         drop(text);
         Desk.until(() -> model.state().problem().contains("notes.txt"));
         assertThat(desk.text("#lineup-sentence")).isEqualTo("They could not be lined up");
-        assertThat(desk.text("#lineup-problem")).contains("This is no sound file that can be read.");
+        assertThat(desk.text("#lineup-problem")).contains("This is not a sound file that can be read.");
         Desk.onScreen(() -> {
             model.chooseOther(song);
             desk.workbench().jobs().cancel();

@@ -18,7 +18,6 @@ import kalodyne.core.studio.setup.Take;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.model.StudioModel;
-import kalodyne.desktop.model.TidyModel;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;

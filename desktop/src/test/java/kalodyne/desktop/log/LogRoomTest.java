@@ -68,7 +68,7 @@ class LogRoomTest {
         assertThat(shown()).extracting(Entry::name).containsExactly("Session 2", "Session 1");
         desk.typeInto("#log-search", "no such thing");
         assertThat(shown()).isEmpty();
-        assertThat(words("#log-list")).contains("Nothing has these words.");
+        assertThat(words("#log-list")).contains("No entry has these words.");
     }
 
     /** Last month's knobs come back as steps for the hands, and one press tells the program; undo takes that back. */
@@ -83,7 +83,7 @@ class LogRoomTest {
         desk.click("#log-set-as-then");
         assertThat(setup(1).settings().positions()).containsEntry(Spot.read("interface.gain-1"), 0.16);
         assertThat(setup(0)).isEqualTo(desk.workbench().studio().setup());
-        assertThat(words("#log-entry")).contains("Everything is plugged and stands as it did then.");
+        assertThat(words("#log-entry")).contains("Everything is plugged and set as it was then.");
         desk.press(KeyCode.CONTROL, KeyCode.Z);
         assertThat(setup(1)).isEqualTo(before);
     }

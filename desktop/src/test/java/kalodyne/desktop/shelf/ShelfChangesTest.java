@@ -106,7 +106,7 @@ class ShelfChangesTest {
             desk.robot().clickOn("Its kind, power and sample rates…");
             desk.rest();
             desk.typeInto("#device-rates", "fast");
-            assertThat(desk.text("#form-problem")).startsWith("“fast” is no list of sample rates.");
+            assertThat(desk.text("#form-problem")).startsWith("“fast” is not a list of sample rates.");
             desk.click("#runs-on-BATTERY");
             pick(desk, "#usual-power", PowerSource.BATTERY);
             desk.typeInto("#device-rates", "44,1; 48");

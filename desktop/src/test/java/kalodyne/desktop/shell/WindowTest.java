@@ -18,17 +18,18 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.levels.run.Aim;
+import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.core.studio.setup.SetupFile;
-import kalodyne.core.studio.setup.SetupWriter;
 import kalodyne.core.testing.Runs;
 import kalodyne.desktop.OpenedStudio;
+import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -210,70 +211,20 @@ class WindowTest {
         try (Desk desk = Desk.own(folder)) {
             assertThat(desk.shows("#welcome")).isTrue();
             assertThat(desk.text("#next-step")).isEqualTo("Choose what is closest to what you want to record");
-            desk.robot().clickOn("Electric guitar or bass → instrument input");
+            desk.robot().clickOn("Electric guitar or bass into an instrument input");
             desk.rest();
             assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach");
-            assertThat(desk.workbench().studio().setup().runs()).hasSize(1);
+            assertThat(desk.workbench().studio().studio().devices())
+                    .extracting(Device::name)
+                    .anyMatch(name -> name.startsWith("Electric guitar"))
+                    .anyMatch(name -> name.contains("interface"));
+            assertThat(desk.workbench().studio().joints())
+                    .flatMap(Checked::findings)
+                    .as("a normal rig")
+                    .noneMatch(finding -> finding.severity().compareTo(Severity.WRONG) <= 0);
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.shows("#welcome")).isTrue();
-        }
-    }
-
-    @Test
-    void a_run_can_be_added_chosen_and_removed() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            Desk.onScreen(() -> {
-                desk.workbench().studio().addRun(Runs.plain().withAim(Aim.UNEVEN));
-                return null;
-            });
-            assertThat(desk.text("#run-menu")).isEqualTo("Synth → track");
-            desk.click("#run-menu");
-            desk.robot().clickOn("Bass synth → track 3");
-            desk.rest();
-            assertThat(desk.text("#run-menu")).isEqualTo("Bass synth → track 3");
-            // What is plugged is unplugged in Hook-up, and not removed here.
-            Desk.onScreen(() -> {
-                desk.workbench().studio().removeRun();
-                return null;
-            });
-            assertThat(desk.text("#run-menu")).isEqualTo("Bass synth → track 3");
-            Desk.onScreen(() -> {
-                desk.workbench().studio().showRun("Synth → track");
-                desk.workbench().studio().removeRun();
-                return null;
-            });
-            assertThat(desk.workbench().studio().setup().runs()).isEmpty();
-            assertThat(desk.workbench().studio().setup().takes()).hasSize(2);
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.workbench().studio().setup().runs()).hasSize(1);
-        }
-    }
-
-    @Test
-    void a_described_run_can_be_renamed() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            Desk.onScreen(() -> {
-                desk.workbench().studio().addRun(Runs.plain());
-                return null;
-            });
-            desk.press(KeyCode.F2);
-            desk.typeInto("#name-field", "Second");
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.text("#run-menu")).isEqualTo("Synth → track");
-            Desk.onScreen(() -> {
-                desk.workbench().studio().addRun(Runs.plain().withName("Other"));
-                return null;
-            });
-            desk.press(KeyCode.F2);
-            desk.typeInto("#name-field", "Synth → track");
-            assertThat(desk.text("#name-problem")).isEqualTo("Another run has this name.");
-            desk.typeInto("#name-field", "  ");
-            assertThat(desk.text("#name-problem")).isEqualTo("A name has 1 to 120 letters.");
-            desk.typeInto("#name-field", "Low end");
-            assertThat(desk.shows("#name-page")).isFalse();
-            assertThat(desk.text("#run-menu")).isEqualTo("Low end");
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.text("#run-menu")).isEqualTo("Other");
+            assertThat(desk.workbench().studio().studio().devices()).isEmpty();
         }
     }
 
@@ -285,10 +236,14 @@ class WindowTest {
                     "A name of many words ".repeat(6).substring(0, 120).strip();
             Desk.onScreen(() -> {
                 desk.workbench().studio().renameStudio(longName);
-                desk.workbench().studio().renameRun(longName);
-                desk.workbench()
-                        .studio()
-                        .editRun("rename", run -> run.withInput(run.input().withDevice(longName)));
+                StudioModel studio = desk.workbench().studio();
+                studio.change(
+                        null,
+                        "rename",
+                        studio.studio()
+                                .withDevices(studio.studio().devices().stream()
+                                        .map(device -> device.withName(longName))
+                                        .toList()));
                 desk.stage().setWidth(1100);
                 return null;
             });
@@ -312,30 +267,34 @@ class WindowTest {
             assertThat(desk.text("#notice-text"))
                     .contains("It is not a studio.")
                     .contains("studio-2.kalodyne");
-            desk.robot().clickOn("Dynamic voice microphone → mic input");
+            desk.robot().clickOn("Dynamic microphone into a mic input");
             desk.rest();
         }
         assertThat(file).hasContent("dear diary");
         assertThat(StudioFile.read(folder.resolve("studio-2.kalodyne"))
                         .setups()
                         .get(0)
-                        .runs())
-                .hasSize(1);
+                        .wiring()
+                        .plugged())
+                .isNotEmpty();
     }
 
     /** What an earlier version kept as one JSON file is where a new studio begins. */
     @Test
     void begins_with_the_setup_of_an_earlier_version() throws IOException {
         Path json = folder.resolve("studio.json");
-        SetupWriter.write(new SetupFile("My room", Boathouse.setup()), json);
+        try (var in = Runs.class.getResourceAsStream("described-run.json")) {
+            Files.copy(in, json);
+        }
         byte[] before = Files.readAllBytes(json);
         try (Desk desk = Desk.own(folder)) {
-            assertThat(desk.text("#studio-menu")).isEqualTo("My room / Sunday trio");
-            desk.typeInto("#gain-field", "9:00");
+            assertThat(desk.text("#studio-menu")).isEqualTo("The Boathouse / Sunday trio");
+            desk.typeInto("#interface-gain-1-field", "9:00");
         }
         Setup setup =
                 StudioFile.read(folder.resolve("studio.kalodyne")).setups().get(0);
-        assertThat(setup.runs().get(0).input().gain().clock()).isEqualTo("9:00");
+        // Two of the ten hours from 7:00 to 5:00.
+        assertThat(setup.settings().positions()).containsEntry(Spot.read("interface.gain-1"), 0.2);
         assertThat(Files.readAllBytes(json)).isEqualTo(before);
     }
 
@@ -357,12 +316,16 @@ class WindowTest {
     void a_folder_that_cannot_be_written_is_told_and_the_work_goes_on() throws IOException {
         Path blocked = Files.writeString(folder.resolve("blocked"), "a file where the folder should be");
         try (Desk desk = Desk.own(blocked)) {
-            desk.robot().clickOn("Synth or drum machine → line input");
+            desk.robot().clickOn("Synth or drum machine into a line input");
             Desk.until(() -> desk.shows("#notice-title"));
             assertThat(desk.text("#notice-title")).isEqualTo("Your changes cannot be kept");
             assertThat(desk.text("#kept")).isEqualTo("Changes are not kept");
-            desk.typeInto("#gain-field", "9:00");
-            assertThat(desk.text("#gain-field")).contains("9:00");
+            String gain = desk.robot()
+                    .lookup(node -> String.valueOf(node.getId()).endsWith("-gain-1-field"))
+                    .query()
+                    .getId();
+            desk.typeInto("#" + gain, "9:00");
+            assertThat(desk.text("#" + gain)).contains("9:00");
         }
     }
 

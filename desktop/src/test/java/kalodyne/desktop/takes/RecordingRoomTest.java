@@ -20,7 +20,6 @@ import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
-import kalodyne.desktop.model.RecordingModel;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;

@@ -79,7 +79,7 @@ class TakesRoomTest {
 
     @Test
     void the_demonstrations_second_take_is_too_hot_and_says_what_to_turn() {
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it wanted to reach about +1 dBFS");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it would have reached about +1 dBFS");
         assertThat(desk.text("#next-step"))
                 .isEqualTo("Turn the gain 3 on Interface from 12:00 to 9:30, then record again");
         assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.9", "0.0", "−12…−6");
@@ -202,7 +202,7 @@ class TakesRoomTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            notes.wav  | Dear diary, today we played | This is no sound file that can be read. Choose a WAV
+            notes.wav  | Dear diary, today we played | This is not a sound file that can be read. Choose a WAV
             empty.wav  | ''              | The file is empty. Copy it again
             cut.wav    | RIFFxxxxWAVE    | The file ends before its samples begin
             gone.wav   |                 | There is no such file. Check its name

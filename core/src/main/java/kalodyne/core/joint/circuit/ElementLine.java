@@ -23,7 +23,7 @@ final class ElementLine {
      */
     static Element read(String text) throws NetlistProblem {
         if (text.replaceAll("[(),\\s]", "").isEmpty()) {
-            throw new NetlistProblem("This is no element.", "Write for example R1 in out 4.7k.");
+            throw new NetlistProblem("This is not an element.", "Write for example R1 in out 4.7k.");
         }
         ElementLine line = new ElementLine(text);
         Element element = line.element();
@@ -31,7 +31,7 @@ final class ElementLine {
             throw new NetlistProblem(
                     "“" + NetlistProblem.shown(line.words.get(line.at)) + "” is more than what is read of “"
                             + NetlistProblem.shown(line.name) + "”.",
-                    "Leave it away.");
+                    "Leave it out.");
         }
         return element;
     }

@@ -164,7 +164,7 @@ public final class NetlistReader {
         double points = NetlistNumber.read(words[2]);
         if (points != Math.rint(points) || Math.abs(points) > 1e9) {
             throw new NetlistProblem(
-                    "“" + NetlistProblem.shown(words[2]) + "” is no number of points.", "Write for example 10.");
+                    "“" + NetlistProblem.shown(words[2]) + "” is not a number of points.", "Write for example 10.");
         }
         return new Sweep(
                 Sweep.Spacing.valueOf(words[1].toUpperCase(Locale.ROOT)),

@@ -1,8 +1,10 @@
 package kalodyne.core.joint.rules;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
@@ -21,9 +23,9 @@ import kalodyne.core.units.Print;
  * @param port which
  * @param drawnAmperes by all that hangs on it, 0 or more
  * @param mostAmperes that it gives
- * @param living marks of the devices on it that usually run on nothing else
+ * @param living sockets by which devices hang on it that usually run on nothing else, one of each
  */
-public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<String> living) {
+public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<Spot> living) {
     public BusLoad {
         living = List.copyOf(living);
     }
@@ -44,8 +46,9 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<S
 
     /** "Interface draws 340 mA; Laptop, USB 1 gives 900 mA". */
     public String words(Patch patch) {
-        List<String> fed =
-                living.stream().map(id -> patch.devices().get(id).name()).toList();
+        List<String> fed = living.stream()
+                .map(spot -> patch.devices().get(spot.item()).name())
+                .toList();
         Device giving = patch.devices().get(port.item());
         return String.join(" and ", fed) + (fed.size() == 1 ? " draws " : " draw ")
                 + drawn() + "; " + giving.name() + ", "
@@ -76,16 +79,16 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<S
                                 living(patch, reading))));
     }
 
-    private static List<String> living(Patch patch, JointReading reading) {
+    private static List<Spot> living(Patch patch, JointReading reading) {
+        Set<String> devices = new HashSet<>();
         return reading.atRest().keySet().stream()
                 .filter(spot -> patch.socket(spot)
                         .filter(socket -> socket.has(PowerKind.BUS, PowerRole.NEEDS))
                         .isPresent())
-                .map(Spot::item)
-                .distinct()
-                .filter(id -> patch.devices().get(id).powering().stream()
+                .filter(spot -> patch.devices().get(spot.item()).powering().stream()
                         .limit(1)
                         .allMatch(powering -> powering.source() == PowerSource.BUS))
+                .filter(spot -> devices.add(spot.item()))
                 .toList();
     }
 

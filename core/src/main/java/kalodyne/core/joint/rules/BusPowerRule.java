@@ -1,13 +1,10 @@
 package kalodyne.core.joint.rules;
 
-import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.PowerKind;
-import kalodyne.core.gear.PowerRole;
 import kalodyne.core.joint.Spot;
 
 /** A port that gives less current than what hangs on it draws. */
@@ -18,26 +15,22 @@ final class BusPowerRule implements JointRule {
     }
 
     private static Stream<Finding> check(Joint joint, Spot port) {
-        Optional<BusLoad> load =
-                BusLoad.at(joint.patch(), joint.reading(), port).filter(each -> !each.isFed());
-        Optional<Spot> fed = load.stream()
-                .flatMap(each -> joint.spots()
-                        .filter(spot -> joint.has(spot, PowerKind.BUS, PowerRole.NEEDS))
-                        .filter(spot -> each.living().contains(spot.item())))
-                .findFirst();
-        if (fed.isEmpty()) {
-            return Stream.empty();
-        }
-        double drawn = load.get().drawnAmperes();
+        return BusLoad.at(joint.patch(), joint.reading(), port).stream()
+                .filter(load -> !load.isFed())
+                .flatMap(load -> found(joint, load));
+    }
+
+    private static Stream<Finding> found(Joint joint, BusLoad load) {
+        Spot fed = load.living().get(0);
         return Joint.found(
                 FindingCode.POWER_BUS_SHORT,
                 Severity.WRONG,
-                fed.get(),
-                new Figure(drawn * 1e3, "mA"),
+                fed,
+                new Figure(load.drawnAmperes() * 1e3, "mA"),
                 "This port does not feed it",
-                joint.device(fed.get()).name() + " draws " + load.get().drawn() + ", and " + joint.name(port)
-                        + " gives " + load.get().most()
-                        + ": its lamp blinks, or it falls out in mid-take.",
+                joint.device(fed).name() + " draws " + load.drawn() + ", and " + joint.name(load.port()) + " gives "
+                        + load.most()
+                        + ": its lamp blinks, or it drops out mid-take.",
                 "Use a hub or adapter that is fed by a charger or power bank, or the device's own supply");
     }
 }

@@ -59,8 +59,8 @@ final class CancelRule implements JointRule {
                     "The centre cancels (voice and bass vanish)",
                     (isBalanced
                                     ? "Left and right go into the two legs of one balanced input, which takes their difference. "
-                                    : "The ground is missing, so that left and right are heard against each other. ")
-                            + "What is alike in both, as a voice or a bass, is gone by " + amount(middle) + ".",
+                                    : "The ground is missing, so you hear the difference of left and right.  ")
+                            + "Whatever is the same in both (usually voice and bass) drops by " + amount(middle) + ".",
                     isBalanced
                             ? "Take left and right to two inputs, or use one of them"
                             : "Use a plug or adapter whose ground lies where the socket's does");

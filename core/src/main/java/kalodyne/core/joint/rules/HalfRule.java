@@ -38,7 +38,7 @@ final class HalfRule implements JointRule {
                 new Figure(db, "dB"),
                 "Only one leg arrives",
                 "Both ends are balanced, the lead between them is not: " + Print.decimal(-db, 1)
-                        + " dB are lost, and what the lead catches no longer cancels.",
+                        + " dB are lost, and what the lead picks up no longer cancels.",
                 "Use a lead with three contacts at both ends");
     }
 }

@@ -46,8 +46,8 @@ final class HeadsetRule implements JointRule {
                     phone,
                     new Figure(ohms, "Ω"),
                     "The phone keeps its own microphone",
-                    "On its microphone contact it finds " + Print.prefixed(ohms, "Ω")
-                            + ", as with plain headphones; from about 1 kΩ it takes what is plugged in.",
+                    "On its microphone contact it sees " + Print.prefixed(ohms, "Ω")
+                            + ", as with plain headphones; from about 1 kΩ up it switches to what is plugged in.",
                     "Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact");
         }
         return ohms > OPEN_OHMS && isMicMeant
@@ -56,8 +56,8 @@ final class HeadsetRule implements JointRule {
                         Severity.WEAK,
                         phone,
                         new Figure(Math.min(ohms, 1e9), "Ω"),
-                        "The phone may not notice this",
-                        "Next to no current flows on its microphone contact; many phones then keep their own microphone.",
+                        "The phone may not detect this",
+                        "Hardly any current flows through its microphone contact; many phones then stay on their own microphone.",
                         "Use an adapter with 1 to 2 kΩ across the microphone contact")
                 : Stream.empty();
     }

@@ -57,7 +57,7 @@ final class HumEstimateRule implements JointRule {
                 new Figure(hum.dbu(), "dBu"),
                 isLoop ? "A ground loop may hum" : "It may hum a little",
                 (isLoop
-                                ? "Both ends hang on the mains earth; the current between them makes about "
+                                ? "Both ends are on mains earth; the current between them makes about "
                                 : "An adapter leaks mains current through the lead; that makes about ")
                         + hum + " of hum, " + Print.decimal(room, 0) + " dB under the music. An estimate.",
                 isBalanced

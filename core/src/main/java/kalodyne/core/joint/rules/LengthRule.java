@@ -33,7 +33,7 @@ final class LengthRule implements JointRule {
                         new Figure(metres(joint, way), "m"),
                         "A long lead for this",
                         Print.decimal(metres(joint, way), 1) + " m, where about " + Print.decimal(longest(way), 0)
-                                + " m are usual: it catches more hum and radio.",
+                                + " m are usual: it picks up more hum and radio.",
                         isBalanced(way) ? "Use a shorter lead" : "Use a balanced lead, or a DI box at the source"));
     }
 

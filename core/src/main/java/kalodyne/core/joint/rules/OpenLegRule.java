@@ -50,10 +50,10 @@ final class OpenLegRule implements JointRule {
                 Severity.WEAK,
                 way.to().socket(),
                 new Figure(lost, "dB"),
-                "One leg hangs in the air",
+                "One leg is not connected",
                 "The ring of this lead touches nothing at "
                         + joint.name(way.from().socket()) + ": " + Print.decimal(lost, 0)
-                        + " dB or so are lost, and it catches hum.",
+                        + " dB or so are lost, and it picks up hum.",
                 "Use a lead with two-pole plugs, or one that ties the ring to the ground at the source");
     }
 }

@@ -70,7 +70,7 @@ final class OverloadRule implements JointRule {
                         isKnown ? "More than the input takes" : "It could be more than the input takes",
                         (isKnown ? "The loudest peaks bring " : "Fully up, it can bring ") + loudest + " to "
                                 + joint.name(input) + ", which takes " + ceiling.get()
-                                + ". It then distorts whatever its knob does.",
+                                + ". It then distorts wherever its knob stands.",
                         "Turn the source down by " + Print.decimal(Math.ceil(over), 0) + " dB, or use a pad")
                 : Stream.empty();
     }

@@ -34,8 +34,8 @@ final class PhantomCaution implements JointRule {
                         spot,
                         new Figure(Phantom.VOLTS, "V"),
                         "Keep phantom power off here",
-                        "The input can give 48 V, which harm "
-                                + joint.device(spot).name() + " as soon as a plug is pulled halfway.",
+                        "The input can give 48 V, which can damage "
+                                + joint.device(spot).name() + " while a plug goes in or comes out halfway.",
                         "Check that phantom power is off before you plug"))
                 .toList();
         return harmed.isEmpty() ? onceSwitchedOn(joint) : harmed.stream();

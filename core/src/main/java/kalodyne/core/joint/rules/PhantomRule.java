@@ -62,9 +62,8 @@ final class PhantomRule implements JointRule {
                 spot,
                 new Figure(amperes * 1e3, "mA"),
                 "Phantom power goes backwards",
-                "With phantom power on, " + numbers + " come into " + joint.name(spot)
-                        + ", which gives and does not take.",
-                "Use a line input, or set phantom power off first");
+                "With phantom power on, " + numbers + " come into " + joint.name(spot) + ", which is an output.",
+                "Use a line input, or switch phantom power off first");
     }
 
     private static double largest(Stream<Double> values) {

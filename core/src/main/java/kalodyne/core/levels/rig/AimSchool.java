@@ -5,9 +5,9 @@ import kalodyne.core.levels.gain.End;
 /** Where the signal should lie in a track: what practitioners hold to. All of it is common practice. */
 public enum AimSchool {
     PLAYER("By the player", "Uneven players get more room than even ones.", -12, -6, End.Line.PEAK),
-    EVEN("Peaks −12 to −6 dBFS", "For playing whose loudness can be foreseen.", -12, -6, End.Line.PEAK),
+    EVEN("Peaks −12 to −6 dBFS", "For playing with predictable loudness.", -12, -6, End.Line.PEAK),
     UNEVEN("Peaks −18 to −12 dBFS", "For very uneven players.", -18, -12, End.Line.PEAK),
-    AVERAGE("Average round −18 dBFS", "The habit of analogue meters.", -20, -16, End.Line.AVERAGE),
+    AVERAGE("Average around −18 dBFS", "The habit of analogue meters.", -20, -16, End.Line.AVERAGE),
     QUIET(
             "Rather too quiet",
             "For a phone's microphone socket: a little too quiet can be raised later, clipped cannot.",

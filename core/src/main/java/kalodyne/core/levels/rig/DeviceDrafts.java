@@ -145,8 +145,8 @@ final class DeviceDrafts {
         if (most.isPresent() && nominal.isPresent() && most.get().compareTo(nominal.get()) < 0) {
             doubts.add(new Doubt(
                     new Spot(id, socket.id()),
-                    device.name() + ", " + socket.name() + ": its maximum of " + most.get() + " lies under its nominal "
-                            + nominal.get() + ". One of both is wrong; the higher one is taken.",
+                    device.name() + ", " + socket.name() + ": its maximum of " + most.get() + " is below its nominal "
+                            + nominal.get() + ". One of the two is wrong; the higher one is used.",
                     true));
             return nominal;
         }

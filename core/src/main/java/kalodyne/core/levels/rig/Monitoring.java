@@ -6,7 +6,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.ControlKind;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.joint.Patch;
@@ -42,13 +41,12 @@ public final class Monitoring {
     }
 
     private static Stream<Switched> switchedOn(Patch patch) {
-        return patch.devices().entrySet().stream()
-                .flatMap(entry -> entry.getValue().controls().stream()
-                        .filter(control -> control.kind() == ControlKind.DIRECT_MONITOR)
+        return patch.devices().keySet().stream()
+                .flatMap(device -> switches(patch, device)
                         .filter(control -> !control.positions().isEmpty())
-                        .filter(control -> !isTold(patch, new Spot(entry.getKey(), control.id())))
+                        .filter(control -> !isTold(patch, new Spot(device, control.id())))
                         .map(control -> new Switched(
-                                new Spot(entry.getKey(), control.id()),
+                                new Spot(device, control.id()),
                                 control.positions().get(control.positions().size() - 1))));
     }
 
@@ -100,16 +98,21 @@ public final class Monitoring {
     }
 
     private boolean isSwitchedOff(String id) {
-        Device device = patch.devices().get(id);
-        return device.controls().stream()
-                .filter(control -> control.kind() == ControlKind.DIRECT_MONITOR)
-                .anyMatch(control -> isAtLowest(id, control));
+        return switches(patch, id).findAny().isPresent()
+                && directSwitch(patch, id).isEmpty();
     }
 
-    private boolean isAtLowest(String id, DeviceControl control) {
-        Switched lowest = control.positions().isEmpty()
-                ? null
-                : new Switched(new Spot(id, control.id()), control.positions().get(0));
-        return patch.switched().contains(lowest);
+    /** The switch of a device's direct monitoring, unless its owner has it off, at the first of its positions. */
+    public static Optional<DeviceControl> directSwitch(Patch patch, String device) {
+        return switches(patch, device)
+                .filter(control -> patch.switched().stream()
+                        .noneMatch(each -> each.control().equals(new Spot(device, control.id()))
+                                && control.positions().indexOf(each.at()) == 0))
+                .findFirst();
+    }
+
+    private static Stream<DeviceControl> switches(Patch patch, String device) {
+        return patch.devices().get(device).controls().stream()
+                .filter(control -> control.kind() == ControlKind.DIRECT_MONITOR);
     }
 }

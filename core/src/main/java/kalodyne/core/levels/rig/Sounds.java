@@ -21,18 +21,20 @@ final class Sounds {
         if (source.basis() != SourceLevel.Basis.TOLD) {
             doubts.add(new Doubt(
                     at,
-                    "How loud " + device.name() + " gets is not known; taken as "
+                    "How loud " + device.name() + " gets is not known; assumed to be "
                             + source.levels().peak() + " at the loudest, give or take " + (int) SourceLevel.UNKNOWN_DB
                             + " dB.",
                     false));
         }
         if (source.isAverageTooHigh()) {
-            doubts.add(new Doubt(at, "The average of " + socket.name() + " is told above its loudest peak.", true));
+            doubts.add(new Doubt(
+                    at, "The average of " + socket.name() + " is given as louder than its loudest peak.", true));
         }
         if (source.isNoiseTooHigh()) {
             doubts.add(new Doubt(
                     at,
-                    "The noise of " + device.name() + " is told above its average level: one of both is wrong.",
+                    "The noise of " + device.name()
+                            + " is given as louder than its average level: one of the two is wrong.",
                     true));
         }
         return Sound.played(id, source.levels(), source.spread());

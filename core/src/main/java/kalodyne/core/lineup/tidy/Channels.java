@@ -23,7 +23,7 @@ public interface Channels {
         SINGLE("Each channel a file"),
         MONO("Added up to mono"),
         SWAPPED("Left and right swapped"),
-        RIGHT_INVERTED("Right upside down");
+        RIGHT_INVERTED("Right inverted");
 
         private final String words;
 

@@ -41,7 +41,7 @@ final class Levelling {
                         ? Optional.empty()
                         : Optional.of("Its channels cancel each other: "
                                 + (Double.isInfinite(lost) ? "all" : Print.decimal(lost, 1) + " dB")
-                                + " is lost where they are added up. Turn one of them upside down.");
+                                + " is lost where they are added up. Invert one of them.");
             });
         }
     }

@@ -29,7 +29,7 @@ public record TidyPlan(
         OptionalLong timeReference,
         Optional<Path> folder,
         boolean replaces) {
-    /** Common practice: what packs sound for listening makes peaks a little higher. */
+    /** Common practice: encoding for listening makes peaks a little higher. */
     public static final double USUAL_MOST_DBTP = -1;
 
     /** Changes nothing. */

@@ -18,7 +18,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.studio.Studio;
@@ -200,11 +199,8 @@ public record ImportPlan(List<Line> lines, Studio result) {
             return named.size() == 1 ? Optional.of(named.get(0)) : Optional.empty();
         }
 
-        /** Runs and takes that come in replace those of their name; the others stay. */
+        /** Takes that come in replace those of their name; the others stay. */
         private static Setup joined(Setup old, Setup now) {
-            Map<String, Run> runs = new LinkedHashMap<>();
-            old.runs().forEach(run -> runs.put(run.name(), run));
-            now.runs().forEach(run -> runs.put(run.name(), run));
             Map<List<String>, Take> takes = new LinkedHashMap<>();
             old.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
             now.takes().forEach(take -> takes.put(List.of(take.run(), take.name()), take));
@@ -214,7 +210,6 @@ public record ImportPlan(List<Line> lines, Studio result) {
             return new Setup(
                     now.id(),
                     now.name(),
-                    List.copyOf(runs.values()),
                     old.wiring().joined(now.wiring()),
                     old.settings().joined(now.settings()),
                     now.wish().or(old::wish),
@@ -225,8 +220,6 @@ public record ImportPlan(List<Line> lines, Studio result) {
 
         private static List<String> differences(Setup old, Setup now) {
             List<String> all = new ArrayList<>();
-            Set<Run> oldRuns = new HashSet<>(old.runs());
-            now.runs().stream().filter(run -> !oldRuns.contains(run)).forEach(run -> all.add("run " + run.name()));
             if (!now.wiring().equals(old.wiring())) {
                 all.add("what is plugged");
             }

@@ -121,8 +121,7 @@ public final class Parcel {
         } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
             throw new UnreadableFile(
                     file,
-                    Problem.ofWhole(
-                            "It is damaged, or not a zip file.", "Fetch it once more from where it came from."));
+                    Problem.ofWhole("It is damaged, or not a zip file.", "Get it again from where it came from."));
         }
     }
 

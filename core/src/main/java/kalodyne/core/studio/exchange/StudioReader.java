@@ -1,11 +1,13 @@
 package kalodyne.core.studio.exchange;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.files.json.JsonPlace;
 import kalodyne.core.files.json.Mapping;
@@ -15,6 +17,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.file.GearMapping;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.DescribedRuns;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.SetupMapping;
 
@@ -58,15 +61,30 @@ public final class StudioReader {
         }
 
         Studio ofSetup(JsonPlace root) {
+            DescribedRuns described = new DescribedRuns(this, List.of());
+            plug(root, Setup.empty().id(), described);
             Setup setup = new SetupMapping(this).setup(root);
-            return build(root, () -> Studio.of(root.text("studio"), setup), setup);
+            return build(
+                    root,
+                    () -> new Studio(
+                            root.text("studio"), devices(root, described), leads(root, described), List.of(setup)),
+                    setup);
         }
 
         Studio studio(JsonPlace root) {
-            List<Device> devices = all(root.get("devices"), gear::device);
-            List<Lead> leads = all(root.get("leads"), gear::lead);
-            List<Setup> setups = new ArrayList<>();
             List<JsonPlace> places = root.get("setups").items();
+            DescribedRuns described = new DescribedRuns(
+                    this,
+                    Stream.of("devices", "leads")
+                            .flatMap(list -> root.get(list).items().stream())
+                            .map(item -> item.text("id"))
+                            .toList());
+            for (int i = 0; i < places.size(); i++) {
+                plug(places.get(i), places.get(i).textOr("id", "setup-" + (i + 1)), described);
+            }
+            List<Device> devices = devices(root, described);
+            List<Lead> leads = leads(root, described);
+            List<Setup> setups = new ArrayList<>();
             for (int i = 0; i < places.size(); i++) {
                 Setup setup = new SetupMapping(this).setup(places.get(i));
                 if (setup != null) {
@@ -77,6 +95,27 @@ public final class StudioReader {
             requireDistinct(root.get("leads"), leads, Lead::id);
             requireDistinct(root.get("setups"), setups, Setup::id);
             return build(root, () -> new Studio(root.text("name"), devices, leads, setups));
+        }
+
+        /** Runs that older programs described without gear become gear that is plugged. */
+        private static void plug(JsonPlace setup, String id, DescribedRuns described) {
+            List<JsonPlace> runs = setup.get("runs").items();
+            if (!runs.isEmpty()) {
+                described.plug((ObjectNode) setup.node(), id, runs);
+                setup.get("takes").items().forEach(take -> described.follow(id, (ObjectNode) take.node()));
+            }
+        }
+
+        private List<Device> devices(JsonPlace root, DescribedRuns described) {
+            List<Device> devices = all(root.get("devices"), gear::device);
+            devices.addAll(all(described.devices(), gear::device));
+            return devices;
+        }
+
+        private List<Lead> leads(JsonPlace root, DescribedRuns described) {
+            List<Lead> leads = all(root.get("leads"), gear::lead);
+            leads.addAll(all(described.leads(), gear::lead));
+            return leads;
         }
 
         /** All that could be read; whatever could not is a problem already. */

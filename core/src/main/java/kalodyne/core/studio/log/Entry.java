@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.RigSnapshot;
 import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
@@ -56,22 +55,9 @@ public record Entry(
                 .findFirst();
     }
 
-    /** How a setup stands in what was kept of this: of a take of a run that is described without gear, how that run's knobs stand. */
-    public RigSnapshot standOf(Setup setup) {
-        return described(setup)
-                .map(run -> new RigSnapshot(Optional.empty(), run.positions()))
-                .orElseGet(setup::stand);
-    }
-
     /** A setup as it stood then; what was not kept stays as it is. */
     public Setup restored(Setup setup) {
-        return described(setup)
-                .map(run -> setup.replacing(run.name(), run.turned(stand.positions())))
-                .orElseGet(() -> setup.as(stand));
-    }
-
-    private Optional<Run> described(Setup setup) {
-        return take.filter(each -> !each.isOfPlugged()).flatMap(each -> setup.run(each.run()));
+        return setup.as(stand);
     }
 
     /** All its words, for searching. */

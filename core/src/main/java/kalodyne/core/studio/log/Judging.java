@@ -6,7 +6,6 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
-import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
@@ -18,7 +17,6 @@ import kalodyne.core.takes.verdict.TakeVerdict;
 
 /** Says what was the case with takes of a setup, by its runs as they stand. */
 public final class Judging {
-    private final Setup setup;
     private final SetupLevels levels;
     private final List<Checked> joints;
 
@@ -28,8 +26,7 @@ public final class Judging {
      * @param levels along its runs
      * @param joints what is plugged in it
      */
-    public Judging(Setup setup, SetupLevels levels, List<Checked> joints) {
-        this.setup = setup;
+    public Judging(SetupLevels levels, List<Checked> joints) {
         this.levels = levels;
         this.joints = List.copyOf(joints);
     }
@@ -38,15 +35,12 @@ public final class Judging {
     public static Judging of(Studio studio, Setup setup) {
         Patch patch = studio.patch(setup);
         List<Checked> joints = JointRules.check(patch);
-        return new Judging(setup, SetupLevels.of(joints, patch, setup.settings()), joints);
+        return new Judging(SetupLevels.of(joints, patch, setup.settings()), joints);
     }
 
     /** What is known of the run of a take; empty where there is no such run any more. */
     public Optional<TakeContext> context(Take take) {
-        return levels.trace(take.run())
-                .map(trace -> TakeContext.of(levels, trace, take.positions(), joints))
-                .or(() -> setup.run(take.run())
-                        .map(run -> TakeContext.of(SetupLevels.of(run).plan(), Wanted.USUAL, take.positions())));
+        return levels.trace(take.run()).map(trace -> TakeContext.of(levels, trace, take.positions(), joints));
     }
 
     /** What is said of a take; by itself where its run is no longer there. */

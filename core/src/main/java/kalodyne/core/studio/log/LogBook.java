@@ -65,11 +65,9 @@ public final class LogBook {
     // --- entries -----------------------------------------------------------------------------------------------
 
     private static String byGear(Take take, SpotWords words) {
-        return take.isOfPlugged()
-                ? Stream.of(take.run().split(">", -1))
-                        .map(end -> Spot.known(end).map(words::device).orElse(end))
-                        .collect(Collectors.joining(" → "))
-                : take.run();
+        return Stream.of(take.run().split(">", -1))
+                .map(end -> Spot.known(end).map(words::device).orElse(end))
+                .collect(Collectors.joining(" → "));
     }
 
     private static Entry entry(Setup setup, Take take, String run, SpotWords words) {

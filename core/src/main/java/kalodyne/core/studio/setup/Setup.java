@@ -5,11 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.route.Wish;
 import kalodyne.core.runsheet.RigSnapshot;
 import kalodyne.core.runsheet.Session;
@@ -20,7 +18,6 @@ import kalodyne.core.runsheet.SessionPlan;
  *
  * @param id by which a studio knows it; never changes
  * @param name "Sunday trio"
- * @param runs those that were described without gear, each with a name of its own; those of what is plugged follow from it
  * @param wiring how the gear is plugged together
  * @param settings how the controls of what is plugged stand, and how they should be set
  * @param wish what was last looked for, if anything
@@ -31,7 +28,6 @@ import kalodyne.core.runsheet.SessionPlan;
 public record Setup(
         String id,
         String name,
-        List<Run> runs,
         Wiring wiring,
         Settings settings,
         Optional<Wish> wish,
@@ -39,13 +35,12 @@ public record Setup(
         SessionPlan sessionPlan,
         List<Session> sessions) {
     public Setup {
-        runs = List.copyOf(runs);
         takes = List.copyOf(takes);
         sessions = List.copyOf(sessions);
     }
 
     public Setup withId(String newId) {
-        return new Setup(newId, name, runs, wiring, settings, wish, takes, sessionPlan, sessions);
+        return new Setup(newId, name, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     /** What a new user starts with. */
@@ -56,35 +51,12 @@ public record Setup(
     /** With nothing in it. */
     public static Setup bare(String id, String name) {
         return new Setup(
-                id,
-                name,
-                List.of(),
-                Wiring.NONE,
-                Settings.NONE,
-                Optional.empty(),
-                List.of(),
-                SessionPlan.USUAL,
-                List.of());
-    }
-
-    public Optional<Run> run(String runName) {
-        return runs.stream().filter(run -> run.name().equals(runName)).findFirst();
+                id, name, Wiring.NONE, Settings.NONE, Optional.empty(), List.of(), SessionPlan.USUAL, List.of());
     }
 
     /** The takes of a run, oldest first. */
     public List<Take> takesOf(String runName) {
         return takes.stream().filter(take -> take.run().equals(runName)).toList();
-    }
-
-    /** The same setup with one run changed; its takes follow a new name. */
-    public Setup replacing(String runName, Run changed) {
-        List<Run> newRuns = runs.stream()
-                .map(run -> run.name().equals(runName) ? changed : run)
-                .toList();
-        List<Take> newTakes = takes.stream()
-                .map(take -> take.run().equals(runName) ? take.ofRun(changed.name()) : take)
-                .toList();
-        return new Setup(id, name, newRuns, wiring, settings, wish, newTakes, sessionPlan, sessions);
     }
 
     /** The same with the marks of gear changed, in what is plugged now and in what was when takes and sessions were made. */
@@ -93,7 +65,6 @@ public record Setup(
         return new Setup(
                 id,
                 name,
-                runs,
                 wiring.renamed(anew),
                 settings.renamed(anew),
                 wish.map(each -> each.renamed(mark)),
@@ -119,41 +90,15 @@ public record Setup(
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, runs, wiring, settings, wish, takes, sessionPlan, sessions);
-    }
-
-    /** With one more run, whose name gets a number where it is taken. */
-    public Setup with(Run run) {
-        String free = Stream.iterate(1, number -> number + 1)
-                .map(number -> number == 1 ? run.name() : run.name() + " " + number)
-                .filter(candidate -> run(candidate).isEmpty())
-                .findFirst()
-                .orElseThrow();
-        List<Run> more = new ArrayList<>(runs);
-        more.add(run.withName(free));
-        return new Setup(id, name, more, wiring, settings, wish, takes, sessionPlan, sessions);
-    }
-
-    /** Without a run and its takes. */
-    public Setup without(String runName) {
-        return new Setup(
-                id,
-                name,
-                runs.stream().filter(run -> !run.name().equals(runName)).toList(),
-                wiring,
-                settings,
-                wish,
-                takes.stream().filter(take -> !take.run().equals(runName)).toList(),
-                sessionPlan,
-                sessions);
+        return new Setup(id, newName, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, runs, newWiring, settings, wish, takes, sessionPlan, sessions);
+        return new Setup(id, name, newWiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     public Setup withSettings(Settings newSettings) {
-        return new Setup(id, name, runs, wiring, newSettings, wish, takes, sessionPlan, sessions);
+        return new Setup(id, name, wiring, newSettings, wish, takes, sessionPlan, sessions);
     }
 
     /** How everything stands. */
@@ -167,11 +112,11 @@ public record Setup(
     }
 
     public Setup withWish(Optional<Wish> newWish) {
-        return new Setup(id, name, runs, wiring, settings, newWish, takes, sessionPlan, sessions);
+        return new Setup(id, name, wiring, settings, newWish, takes, sessionPlan, sessions);
     }
 
     public Setup withTakes(List<Take> newTakes) {
-        return new Setup(id, name, runs, wiring, settings, wish, newTakes, sessionPlan, sessions);
+        return new Setup(id, name, wiring, settings, wish, newTakes, sessionPlan, sessions);
     }
 
     /** With one more take. */
@@ -188,7 +133,7 @@ public record Setup(
     }
 
     public Setup with(SessionPlan newIntention) {
-        return new Setup(id, name, runs, wiring, settings, wish, takes, newIntention, sessions);
+        return new Setup(id, name, wiring, settings, wish, takes, newIntention, sessions);
     }
 
     /** The time that its run sheet is being gone through now, if that is so. */
@@ -197,7 +142,7 @@ public record Setup(
     }
 
     public Setup withSessions(List<Session> newSessions) {
-        return new Setup(id, name, runs, wiring, settings, wish, takes, sessionPlan, newSessions);
+        return new Setup(id, name, wiring, settings, wish, takes, sessionPlan, newSessions);
     }
 
     /** With a session added, or put in the place of the one of its name. */

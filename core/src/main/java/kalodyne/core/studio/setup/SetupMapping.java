@@ -9,33 +9,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonPlace;
 import kalodyne.core.files.json.Mapping;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Control;
-import kalodyne.core.gear.Dial;
-import kalodyne.core.gear.Taper;
-import kalodyne.core.gear.file.TaperMapping;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.levels.run.Aim;
-import kalodyne.core.levels.run.Converter;
-import kalodyne.core.levels.run.Input;
-import kalodyne.core.levels.run.InputKind;
-import kalodyne.core.levels.run.Run;
-import kalodyne.core.levels.run.RunLead;
-import kalodyne.core.levels.run.SignalLevels;
-import kalodyne.core.levels.run.Source;
 import kalodyne.core.route.Wish;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.takes.causes.Inquiry;
-import kalodyne.core.units.Quantity;
 
 /**
  * Turns JSON that has the form of a setup into a setup. Goes on after a problem, so that all of them are told at once;
@@ -51,7 +36,6 @@ public final class SetupMapping extends Mapping {
 
     /** The setup; of no use if there are problems. */
     public Setup setup(JsonPlace root) {
-        List<Run> runs = root.get("runs").items().stream().map(this::run).toList();
         Wiring wiring = wiring(root);
         Settings settings = settings(root);
         Optional<Wish> wish = wish(root);
@@ -62,15 +46,13 @@ public final class SetupMapping extends Mapping {
         if (!problems().isEmpty()) {
             return Setup.empty();
         }
-        requireOwnNames(root.get("runs"), runs);
-        requireTheirRuns(root.get("takes"), runs, takes);
+        requireTheirRuns(root.get("takes"), takes);
         requireOwn(root.get("sittings"), sessions);
         return build(
                 root,
                 () -> new Setup(
                         root.textOr("id", Setup.empty().id()),
                         root.text("name"),
-                        runs,
                         wiring,
                         settings,
                         wish,
@@ -79,26 +61,13 @@ public final class SetupMapping extends Mapping {
                         sessions));
     }
 
-    private void requireOwnNames(JsonPlace place, List<Run> runs) {
-        Set<String> seen = new HashSet<>();
-        for (int i = 0; i < runs.size(); i++) {
-            if (!seen.add(runs.get(i).name())) {
-                problem(
-                        place.items().get(i).get("name"),
-                        "Another run has this name.",
-                        "Give each run a name of its own.");
-            }
-        }
-    }
-
-    private void requireTheirRuns(JsonPlace place, List<Run> runs, List<Take> takes) {
-        Set<String> names = runs.stream().map(Run::name).collect(Collectors.toSet());
+    private void requireTheirRuns(JsonPlace place, List<Take> takes) {
         Set<List<String>> seen = new HashSet<>();
         for (int i = 0; i < takes.size(); i++) {
             Take take = takes.get(i);
             JsonPlace here = place.items().get(i);
-            // A run of what is plugged is known by its ends, whether or not it is plugged now.
-            if (!names.contains(take.run()) && !take.isOfPlugged()) {
+            // A run is known by its ends, whether or not it is plugged now.
+            if (!take.isOfPlugged()) {
                 problem(here.get("run"), "There is no run of this name.", "Name one of the runs above.");
             } else if (!seen.add(List.of(take.run(), take.name()))) {
                 problem(here.get("name"), "Another take of this run has this name.", "Give it a name of its own.");
@@ -161,125 +130,6 @@ public final class SetupMapping extends Mapping {
                     return new Plugging(plug, socket);
                 })
                 .toList();
-    }
-
-    public Run run(JsonPlace place) {
-        Source source = source(place.get("source"));
-        RunLead lead = lead(place.get("lead"));
-        Input input = input(place.get("input"));
-        Converter converter = converter(place.get("converter"));
-        Aim aim = place.has("aim") ? aim(place.get("aim")) : Aim.EVEN;
-        return build(
-                place,
-                () -> new Run(place.text("name"), source, lead, input, converter, aim),
-                source,
-                lead,
-                input,
-                converter,
-                aim);
-    }
-
-    private Aim aim(JsonPlace place) {
-        var low = quantity(place, "low", Quantity.DIGITAL_LEVEL);
-        var high = quantity(place, "high", Quantity.DIGITAL_LEVEL);
-        return build(place, () -> new Aim(low, high), low, high);
-    }
-
-    private Source source(JsonPlace place) {
-        var peak = quantity(place, "loudestPeak", Quantity.LEVEL);
-        var average = quantity(place, "average", Quantity.LEVEL);
-        var floor = quantity(place, "floor", Quantity.LEVEL);
-        var ceiling = quantity(place, "ceiling", Quantity.LEVEL);
-        var impedance = quantity(place, "impedance", Quantity.IMPEDANCE);
-        var levels = build(place, () -> new SignalLevels(peak, average, floor), peak, average, floor);
-        var volume = place.has("volume") ? control(place.get("volume")) : null;
-        return build(
-                place,
-                () -> new Source(
-                        place.text("name"),
-                        place.text("socket"),
-                        levels,
-                        ceiling,
-                        impedance,
-                        Optional.ofNullable(volume)),
-                levels,
-                ceiling,
-                impedance);
-    }
-
-    private RunLead lead(JsonPlace place) {
-        var length = quantity(place, "length", Quantity.LENGTH);
-        var capacitance = quantity(place, "capacitance", Quantity.CAPACITANCE_PER_METRE);
-        var resistance = quantity(place, "resistance", Quantity.IMPEDANCE);
-        return build(
-                place,
-                () -> new RunLead(place.text("name"), place.text("plugs"), length, capacitance, resistance),
-                length,
-                capacitance,
-                resistance);
-    }
-
-    private Input input(JsonPlace place) {
-        var impedance = quantity(place, "impedance", Quantity.IMPEDANCE);
-        var socketCeiling = place.has("socketCeiling") ? quantity(place, "socketCeiling", Quantity.LEVEL) : null;
-        var gain = control(place.get("gain"));
-        var ceiling = quantity(place, "ceiling", Quantity.LEVEL);
-        var ein = quantity(place, "equivalentInputNoise", Quantity.LEVEL);
-        var outputNoise = quantity(place, "outputNoise", Quantity.LEVEL);
-        InputKind kind = Stream.of(InputKind.values())
-                .filter(each -> each.word().equals(place.text("kind")))
-                .findFirst()
-                .orElseThrow();
-        return build(
-                place,
-                () -> new Input(
-                        place.text("device"),
-                        place.text("socket"),
-                        kind,
-                        impedance,
-                        Optional.ofNullable(socketCeiling),
-                        gain,
-                        ceiling,
-                        ein,
-                        outputNoise),
-                impedance,
-                gain,
-                ceiling,
-                ein,
-                outputNoise);
-    }
-
-    private Converter converter(JsonPlace place) {
-        var fullScale = quantity(place, "fullScale", Quantity.LEVEL);
-        var noise = quantity(place, "noise", Quantity.DIGITAL_LEVEL);
-        return build(
-                place,
-                () -> new Converter(
-                        place.text("track"),
-                        fullScale,
-                        noise,
-                        place.node().path("bits").asInt(),
-                        place.node().path("sampleRateHz").asInt()),
-                fullScale,
-                noise);
-    }
-
-    private Control control(JsonPlace place) {
-        TaperMapping tapers = new TaperMapping(this);
-        Taper taper = tapers.taper(place.get("taper"));
-        Dial dial = tapers.dial(place);
-        JsonPlace position = place.get("position");
-        return build(
-                position,
-                () -> {
-                    Control lowest = new Control(place.text("name"), taper, dial, 0);
-                    return lowest.at(
-                            position.node().isNumber()
-                                    ? position.node().asDouble()
-                                    : lowest.read(position.node().asText()));
-                },
-                taper,
-                dial);
     }
 
     /** A moment in time; null, and told, where it is none. */

@@ -17,7 +17,7 @@ import kalodyne.core.takes.causes.Inquiry;
  * A recording that belongs to a run.
  *
  * @param name "Take 2"
- * @param run name of the described run that it was made with, or the ends of the plugged one
+ * @param run that it was made with, by its two ends: "bass-synth.out>interface.adc-3"
  * @param file where it lies; relative to the setup file unless absolute
  * @param at when it was added
  * @param positions where each control stood when it was made
@@ -45,16 +45,13 @@ public record Take(
         this(name, run, file, at, positions, "", List.of(), Optional.empty());
     }
 
-    /** Whether it is of a run of what was plugged: such a run is known by its two ends, "bass-synth.out>interface.adc-3". */
-    public boolean isOfPlugged() {
+    /** Whether its run is told by two ends, as it has to be. */
+    boolean isOfPlugged() {
         return run.contains(">");
     }
 
     /** The same with the marks of gear changed. */
     Take renamed(UnaryOperator<Spot> anew) {
-        if (!isOfPlugged()) {
-            return this;
-        }
         UnaryOperator<String> spot =
                 text -> Spot.known(text).map(anew).map(Spot::write).orElse(text);
         String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
@@ -69,10 +66,6 @@ public record Take(
 
     public Take with(FirstVerdict newJudged) {
         return new Take(name, run, file, at, positions, note, tried, Optional.of(newJudged));
-    }
-
-    Take ofRun(String newRun) {
-        return new Take(name, newRun, file, at, positions, note, tried, judged);
     }
 
     public Take withNote(String newNote) {

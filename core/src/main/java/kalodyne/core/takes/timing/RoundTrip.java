@@ -132,7 +132,7 @@ public record RoundTrip(double samples, int sampleRateHz, double likeness, boole
         double likeness = likeness(products[best], sentEnergy, returned, best, heard);
         if (likeness < ALIKE) {
             return nothing(
-                    "What came back is not what was played. Lead the output straight into the input, and see that the"
+                    "What came back is not what was played. Connect the output straight to the input, and see that the"
                             + " channels are not the other way round.");
         }
         int apart = (int) Math.max(2, SAME_PLACE_SECONDS * rate);

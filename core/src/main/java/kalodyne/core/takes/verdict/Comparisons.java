@@ -44,7 +44,7 @@ final class Comparisons {
                 "none",
                 take.isClipped()));
         rows.add(new Comparison(
-                "constant offset, %",
+                "DC offset, %",
                 "none", Print.decimal(100 * take.loudest().dcOffset(), 2), "under 0.5", has(take, FindingCode.DC)));
         return List.copyOf(rows);
     }

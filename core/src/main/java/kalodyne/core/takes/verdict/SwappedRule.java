@@ -89,7 +89,7 @@ final class SwappedRule implements ContextRule {
                 Severity.WRONG,
                 take.whole(),
                 new Figure(figure, "dB"),
-                "The two sides have changed places",
+                "Left and right are swapped",
                 text,
                 Optional.of(Remedy.byHand("Swap the two plugs at the interface, or the two tracks")),
                 confidence);

@@ -150,7 +150,7 @@ public record TakeVerdict(
         if (take.isClipped()) {
             int places = take.clipPlaces();
             return "Cut off at " + (places == 1 ? "one place" : Print.count(places) + " places")
-                    + ": it wanted to reach " + take.loudest().likelyReach();
+                    + ": it would have reached " + take.loudest().likelyReach();
         }
         double miss = missed(run, likely, take);
         String start = "Peaks at " + likely + ": ";
@@ -172,7 +172,7 @@ public record TakeVerdict(
             return advice.remedy().get().words() + ", then record again";
         }
         if (advice.obstacle().isPresent()) {
-            return "No knob position fits: see what was noticed in Levels";
+            return "No knob position fits: see the findings in Levels";
         }
         boolean moved = !now.turned(whenRecorded).positions().equals(now.positions());
         return moved

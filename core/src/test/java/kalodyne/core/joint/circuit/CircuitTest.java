@@ -257,7 +257,7 @@ class CircuitTest {
             R1 a 0 1; .print ac i(r1) | line 3: There is no voltage source “r1”.
             R1 a 0 1e400              | line 2: “1e400” is too large.
             + 1k                      | line 2: It continues nothing.
-            ( , )                     | line 2: This is no element.
+            ( , )                     | line 2: This is not an element.
             * nothing                 | the whole of it: There is no element in it.
             """)
     void names_the_line_of_what_it_cannot_read(String lines, String message) {

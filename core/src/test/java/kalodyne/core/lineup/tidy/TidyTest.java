@@ -296,8 +296,8 @@ class TidyTest {
             value = {
                 "1    |",
                 "0    |",
-                "-0.8 | Its channels cancel each other: 7.0 dB is lost where they are added up. Turn one of them upside down.",
-                "-1   | Its channels cancel each other: all is lost where they are added up. Turn one of them upside down."
+                "-0.8 | Its channels cancel each other: 7.0 dB is lost where they are added up. Invert one of them.",
+                "-1   | Its channels cancel each other: all is lost where they are added up. Invert one of them."
             })
     void cancelling_in_mono_is_told(double common, String note) throws IOException {
         double[] one = made(3, t -> 0.3 * Math.sin(2 * Math.PI * 500 * t));

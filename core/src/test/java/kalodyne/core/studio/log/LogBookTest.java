@@ -14,7 +14,6 @@ import java.util.stream.Stream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SpotWords;
@@ -24,7 +23,6 @@ import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.FirstVerdict;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
-import kalodyne.core.testing.Runs;
 import org.junit.jupiter.api.Test;
 
 /** What the log remembers and what it makes of it, counted by hand from takes that are written down here. */
@@ -159,24 +157,6 @@ class LogBookTest {
         Entry take = book(now).find("take 8").get(0);
         assertThat(take.restored(now).wiring()).isEqualTo(now.wiring());
         assertThat(take.restored(now).settings().positions()).containsEntry(gain, 0.35);
-    }
-
-    /** A run that is described has knobs of its own, which no setting of the setup knows. */
-    @Test
-    void a_described_run_is_brought_back_by_its_own_knobs() {
-        Run run = Runs.plain();
-        Setup then = bare.with(run);
-        Take take = new Take("Take 1", run.name(), "1.wav", day(1), Map.of("gain", 0.25));
-        Setup now = then.with(take).replacing(run.name(), run.turned(Map.of("gain", 0.75)));
-        Entry entry = book(now).entries().get(0);
-        SpotWords words = studio.words();
-        assertThat(Recall.between(entry.stand(), entry.standOf(now), words).steps())
-                .containsExactly("Turn gain to 25 %");
-        Setup again = entry.restored(now);
-        assertThat(Recall.between(entry.stand(), entry.standOf(again), words).steps())
-                .isEmpty();
-        assertThat(again.wiring()).isEqualTo(now.wiring());
-        assertThat(again.settings()).isEqualTo(now.settings());
     }
 
     /** The log of years is searched while one types. */

@@ -43,7 +43,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ContextRulesTest {
     private static final Set<String> CODES = Set.of("dull", "riaa.missing", "riaa.double", "channel.swapped");
-    private static final LevelPlan RUN = LevelPlan.of(Runs.plain());
+    private static final LevelPlan RUN = Runs.plain().plan();
 
     @TempDir
     Path folder;

@@ -13,13 +13,13 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.gain.Wanted;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.testing.Runs;
+import kalodyne.core.testing.Runs.Run;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import kalodyne.core.units.Gain;
@@ -39,7 +39,8 @@ class TakeVerdictTest {
     }
 
     private static TakeVerdict of(Run run, TakeReport take) {
-        return TakeVerdict.of(TakeContext.of(LevelPlan.of(run), Wanted.USUAL, run.positions()), take);
+        return TakeVerdict.of(
+                TakeContext.of(run.plan(), Wanted.USUAL, run.plan().positions()), take);
     }
 
     /**
@@ -62,19 +63,19 @@ class TakeVerdictTest {
     @Test
     void a_cut_take_is_turned_down_by_what_it_wanted_to_reach() throws IOException {
         TakeVerdict verdict = of(Runs.plain(), peakAt(4));
-        assertThat(verdict.sentence()).isEqualTo("Cut off at one place: it wanted to reach about +4 dBFS");
+        assertThat(verdict.sentence()).isEqualTo("Cut off at one place: it would have reached about +4 dBFS");
         assertThat(verdict.findings()).first().satisfies(finding -> {
             assertThat(finding.severity()).isEqualTo(Severity.WRONG);
-            assertThat(finding.remedy().orElseThrow().turns().get(Run.GAIN)).isCloseTo(0.175, within(0.03));
+            assertThat(finding.remedy().orElseThrow().turns().get(Runs.GAIN)).isCloseTo(0.175, within(0.03));
         });
     }
 
     /** The knobs may have moved since: what is advised goes from where they stand now by what was measured then. */
     @Test
     void judges_by_where_the_knobs_stood() throws IOException {
-        Run now = Runs.plain().turned(Map.of(Run.GAIN, 0.35));
+        Run now = Runs.plain().turned(Map.of(Runs.GAIN, 0.35));
         TakeVerdict verdict =
-                TakeVerdict.of(TakeContext.of(LevelPlan.of(now), Wanted.USUAL, Map.of(Run.GAIN, 0.5)), peakAt(-3));
+                TakeVerdict.of(TakeContext.of(now.plan(), Wanted.USUAL, Map.of(Runs.GAIN, 0.5)), peakAt(-3));
         assertThat(verdict.comparisons().get(0).predicted()).isEqualTo("−2.0");
         assertThat(verdict.instruction()).isEqualTo("The knobs stand as this take advises: record the next one");
     }
@@ -106,9 +107,13 @@ class TakeVerdictTest {
         for (double measured = -50; measured < 0; measured += 1.7) {
             Run run = Runs.plain();
             TakeVerdict verdict = of(run, peakAt(measured));
-            double change =
-                    verdict.advice().of(Run.GAIN).orElseThrow().advised().gain().db()
-                            - run.input().gain().gain().db();
+            double change = verdict.advice()
+                            .of(Runs.GAIN)
+                            .orElseThrow()
+                            .advised()
+                            .gain()
+                            .db()
+                    - run.input().gain().gain().db();
             if (verdict.advice().obstacle().isEmpty()) {
                 assertThat(measured + change).isBetween(-12.0, -6.0);
             } else {

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.shelf;
 
 import java.time.Clock;
 import java.time.LocalDate;
@@ -30,6 +30,7 @@ import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.model.StudioModel;
 
 /** The shelf: what is searched for, what is chosen, and every command that changes gear and leads. */
 public final class ShelfModel {

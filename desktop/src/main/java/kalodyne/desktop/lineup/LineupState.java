@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.lineup;
 
 import java.nio.file.Path;
 import java.util.Optional;

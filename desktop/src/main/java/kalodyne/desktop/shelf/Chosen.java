@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.shelf;
 
 import java.util.List;
 import kalodyne.core.gear.Device;

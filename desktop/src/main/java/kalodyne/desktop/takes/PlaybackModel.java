@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.takes;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -8,6 +8,7 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import kalodyne.core.recording.Playback;
 import kalodyne.core.recording.Speakers;
+import kalodyne.desktop.model.StudioModel;
 
 /** Hearing a stretch of a take. */
 public final class PlaybackModel implements AutoCloseable {

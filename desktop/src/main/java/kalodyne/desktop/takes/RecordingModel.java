@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.takes;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -17,6 +17,8 @@ import kalodyne.core.recording.InputDevice;
 import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.Recording;
 import kalodyne.core.recording.SimulatedInput;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.model.TakesModel;
 
 /** Recording a take of the run that is looked at: listening to an input, then keeping what comes, until it is stopped. */
 public final class RecordingModel implements AutoCloseable {
@@ -88,7 +90,7 @@ public final class RecordingModel implements AutoCloseable {
         return listening.orElseThrow().run.trace().key().equals(key);
     }
 
-    /** What is played: of a run that was described without gear, a synth. */
+    /** What is played. */
     private DeviceKind source(LevelPlan plan) {
         return plan.trace()
                 .marks()

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.lineup;
 
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;

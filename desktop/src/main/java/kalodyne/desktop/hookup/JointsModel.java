@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.hookup;
 
 import java.util.Collection;
 import java.util.Comparator;
@@ -16,9 +16,8 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.levels.run.Run;
-import kalodyne.core.levels.run.RunJoint;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.model.StudioModel;
 
 /** What is plugged in the setup that is looked at: every joint as it was computed, and the one that is chosen. */
 public final class JointsModel {
@@ -115,10 +114,6 @@ public final class JointsModel {
                     .filter(trace -> new RunJoints(studio.levels().plan(trace)).has(joint))
                     .map(Trace::key)
                     .findFirst()
-                    .or(() -> studio.setup().runs().stream()
-                            .filter(run -> RunJoint.isOf(run, joint.patch()))
-                            .map(Run::name)
-                            .findFirst())
                     .ifPresent(studio::showRun);
         }
         studio.reading()

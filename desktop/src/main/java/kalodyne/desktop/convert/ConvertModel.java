@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.convert;
 
 import java.util.HashMap;
 import java.util.Map;

@@ -1,4 +1,4 @@
-package kalodyne.core.studio.setup;
+package kalodyne.core.studio.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -8,63 +8,51 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
-import java.util.List;
-import java.util.Map;
 import java.util.Random;
-import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.json.UnreadableFile;
-import kalodyne.core.gear.CalibratedTaper;
-import kalodyne.core.gear.SteppedTaper;
-import kalodyne.core.levels.run.Aim;
-import kalodyne.core.levels.run.Run;
 import kalodyne.core.testing.Runs;
-import kalodyne.core.units.DigitalLevel;
-import kalodyne.core.units.Gain;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class SetupReaderTest {
+/** Setups that travel alone in JSON, among them those of older programs, with runs that were described without gear. */
+class SetupJsonTest {
     private static final Path FILE = Path.of("my-setup.json");
 
     @TempDir
     Path folder;
 
     private static String demo() throws IOException {
-        try (var in = Boathouse.class.getResourceAsStream("boathouse.json")) {
+        try (var in = Runs.class.getResourceAsStream("described-run.json")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
     }
 
     private static UnreadableFile problemIn(String json) {
-        return catchThrowableOfType(UnreadableFile.class, () -> SetupReader.read(json, FILE));
+        return catchThrowableOfType(UnreadableFile.class, () -> StudioReader.read(json, FILE));
     }
 
     /** One thing made wrong in a good file: place, problem and remedy of the message. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            "impedance": "1 kΩ"        | "impedance": "1"         | runs › 1 › source › impedance, line 17 | “1” has no unit. | Write for example 10 kΩ or 1M.
-            "impedance": "1 kΩ"        | "impedance": "-1 kΩ"     | runs › 1 › source › impedance, line 17 | no negative impedance | Check the number
+            "impedance": "1 kΩ"        | "impedance": "1"         | gear of the runs › 1 › sockets › 1 › values › sourceImpedance › is, line 17 | “1” has no unit. | Write for example 10 kΩ or 1M.
+            "impedance": "1 kΩ"        | "impedance": "-1 kΩ"     | gear of the runs › 1 › sockets › 1 › values › sourceImpedance › is, line 17 | no negative impedance | Check the number
             "impedance": "1 kΩ"        | "impedence": "1 kΩ"      | runs › 1 › source, line 10 | “impedence” is not known here. | check its spelling
             "impedance": "1 kΩ"        | "impedance": 1000        | runs › 1 › source › impedance, line 17 | wrong kind | with its unit
-            "impedance": "1 kΩ"        | "impedance": "4 dBu"     | runs › 1 › source › impedance, line 17 | not a unit of impedance | 10 kΩ
+            "impedance": "1 kΩ"        | "impedance": "4 dBu"     | gear of the runs › 1 › sockets › 1 › values › sourceImpedance › is, line 17 | not a unit of impedance | 10 kΩ
             "length": "3 m",           | ''                       | runs › 1 › lead, line 20 | “length” is missing. | docs/formats/setup.md
             "resistance": "0.3 Ω"      | "resistance": "−0.3 Ω"   | runs › 1 › lead › resistance, line 25 | is below zero | Check the number
             "kind": "line"             | "kind": "lien"           | runs › 1 › input › kind, line 30 | “lien” is not a choice here. | line, instrument, mic
-            "average": "-6 dBu"        | "average": "+9 dBu"      | runs › 1 › source, line 10 | The average (+9.0 dBu) cannot be above the loudest peak (+6.0 dBu). | Correct it.
             "position": "12:00"        | "position": "6:00"       | runs › 1 › input › gain › position, line 36 | does not turn to 6:00 | from 7:00 to 5:00
             "position": "12:00"        | "position": 1.5          | runs › 1 › input › gain › position, line 36 | 1.5 is outside the range. | of 1 or less
             "bits": 24                 | "bits": 24.5             | runs › 1 › converter › bits, line 46 | wrong kind | whole number
             "bits": 24                 | "bits": 4                | runs › 1 › converter › bits, line 46 | 4 is outside the range. | of 8 or more
-            "noise": "-110 dBFS"       | "noise": "+10 dBFS"      | runs › 1 › converter, line 42 | A converter's noise lies below 0 dBFS | Correct it.
-            "low": "-12 dBFS"          | "low": "-3 dBFS"         | runs › 1 › aim, line 9 | aim must rise | Correct it.
             "lowest": "-8 dB"          | "lowest": "+40 dB"       | runs › 1 › input › gain › taper › linear, line 35 | Gains must rise | Correct it.
             "audio": { "highest"       | "loud": { "highest"      | runs › 1 › source › volume › taper, line 18 | “loud” is not known here. | spelling
             "version": 1               | "version": 2             | the whole of it | newer Kalodyne (version 2 of the format) | Open it with that one
-            "kalodyne-setup"           | "something"              | the whole of it | It is not a Kalodyne setup. | begins with
+            "kalodyne-setup"           | "something"              | the whole of it | It is not a Kalodyne studio. | begins with
             "takes": []                | "takes": [}              | line 51 | not valid JSON here | commas, quotes and brackets
             "version": 1,              | "version": 1, "version": 1, | line 3 | Duplicate | commas
             """)
@@ -132,12 +120,12 @@ class SetupReaderTest {
     @Test
     void says_what_is_wrong_with_the_file_itself() throws IOException {
         Path latin = Files.write(folder.resolve("latin.json"), new byte[] {'{', (byte) 0xE4, '}'});
-        assertThatThrownBy(() -> SetupReader.read(latin)).hasMessageContaining("not a text in UTF-8");
-        assertThatThrownBy(() -> SetupReader.read(folder.resolve("gone.json")))
+        assertThatThrownBy(() -> StudioReader.read(latin)).hasMessageContaining("not a text in UTF-8");
+        assertThatThrownBy(() -> StudioReader.read(folder.resolve("gone.json")))
                 .hasMessageContaining("There is no such file.");
-        assertThatThrownBy(() -> SetupReader.read(folder)).hasMessageContaining("It cannot be opened.");
+        assertThatThrownBy(() -> StudioReader.read(folder)).hasMessageContaining("It cannot be opened.");
         Path marked = Files.writeString(folder.resolve("bom.json"), "\ufeff" + demo());
-        assertThat(SetupReader.read(marked).studio()).isEqualTo("The Boathouse");
+        assertThat(StudioReader.read(marked).name()).isEqualTo("The Boathouse");
     }
 
     /** Whatever is cut from or changed in a good file: a setup, or problems; nothing else. */
@@ -158,58 +146,5 @@ class SetupReaderTest {
                 assertThat(unreadable.problems()).isNotEmpty();
             }
         }
-    }
-
-    @Test
-    void reads_back_what_it_writes() throws IOException {
-        Random random = new Random(43);
-        Setup setup = Setup.empty();
-        for (int i = 0; i < 60; i++) {
-            setup = setup.with(Runs.any(random));
-        }
-        Run plain = Runs.plain();
-        setup = setup.with(plain.withInput(plain.input()
-                        .withGain(Runs.knob("gain", new SteppedTaper(List.of(new Gain(-20), new Gain(0))), 1))))
-                .with(plain.withInput(plain.input()
-                                .withGain(Runs.knob(
-                                        "gain",
-                                        new CalibratedTaper(List.of(
-                                                new CalibratedTaper.Point(0, new Gain(-5)),
-                                                new CalibratedTaper.Point(1, new Gain(40.123456789)))),
-                                        0.123456789)))
-                        .withAim(new Aim(new DigitalLevel(-20), new DigitalLevel(-14.5))))
-                .with(new Take(
-                        "Take 1", "Any", "takes/one.wav", Instant.parse("2026-03-01T11:33:00Z"), Map.of("gain", 0.3)));
-        Path file = folder.resolve("new/folder/setup.json");
-        SetupWriter.write(new SetupFile("S", setup), file);
-        assertThat(SetupReader.read(file)).isEqualTo(new SetupFile("S", setup));
-        SetupWriter.write(new SetupFile("S", Setup.empty()), file);
-        assertThat(SetupReader.read(file).setup()).isEqualTo(Setup.empty());
-        assertThat(file.getParent().toFile().list()).containsExactly("setup.json");
-    }
-
-    @Test
-    void starting_points_are_good_setups() throws IOException {
-        for (Class<?> owner : List.of(Starters.class, Boathouse.class)) {
-            String file = owner == Starters.class ? "starters.json" : "boathouse.json";
-            try (var in = owner.getResourceAsStream(file)) {
-                // What ships is read without a look at its form: this is that look.
-                assertThat(SetupReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of(file)))
-                        .isNotNull();
-            }
-        }
-        assertThat(Starters.runs()).hasSizeGreaterThan(2).extracting(Run::name).doesNotHaveDuplicates();
-    }
-
-    @Test
-    void a_take_follows_its_run() {
-        Setup setup = Setup.empty()
-                .with(Runs.plain())
-                .with(Runs.plain())
-                .with(new Take("Take 1", "Synth → track 2", "x.wav", Instant.EPOCH, Map.of()));
-        assertThat(setup.runs()).extracting(Run::name).containsExactly("Synth → track", "Synth → track 2");
-        Setup renamed = setup.replacing("Synth → track 2", Runs.plain().withName("Lead"));
-        assertThat(renamed.takesOf("Lead")).hasSize(1);
-        assertThat(renamed.without("Lead").takes()).isEmpty();
     }
 }

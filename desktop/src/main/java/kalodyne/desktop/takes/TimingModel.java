@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.takes;
 
 import java.nio.file.Path;
 import java.util.Optional;
@@ -13,6 +13,8 @@ import kalodyne.core.takes.timing.BeatFit;
 import kalodyne.core.takes.timing.RoundTrip;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.PlanModel;
+import kalodyne.desktop.model.TakesModel;
 
 /** What the take that is looked at says about time: its round trip, where it is a loop-back, and how it keeps the tempo. */
 public final class TimingModel {
@@ -78,7 +80,7 @@ public final class TimingModel {
                 + (milliseconds >= Latency.FELT_MILLISECONDS
                         ? "Players feel that: hear yourself directly, not through the computer."
                         : "Most players do not feel that.")
-                + (trip.isInverted() ? " It comes back upside down." : "");
+                + (trip.isInverted() ? " It comes back inverted." : "");
     }
 
     /** Whether something was found that can be kept. */

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.lineup;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -23,6 +23,8 @@ import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.model.TakesModel;
 
 /** The last clean-up of several recordings: what is wanted, what would come of it, and writing it. */
 public final class TidyModel {

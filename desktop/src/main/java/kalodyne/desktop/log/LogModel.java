@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.log;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -15,6 +15,7 @@ import kalodyne.core.studio.log.LogBook;
 import kalodyne.core.studio.log.UnreadTakes;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
 
 /** The log: what is searched for in it, what is looked at, how that differs from now or from something else. */
 public final class LogModel {
@@ -137,7 +138,7 @@ public final class LogModel {
     private Recall back(Entry then) {
         return setup(then)
                 .map(setup -> Recall.between(
-                        then.stand(), then.standOf(setup), studio.studio().words()))
+                        then.stand(), setup.stand(), studio.studio().words()))
                 .orElse(State.NO_DIFFERENCE);
     }
 

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.lineup;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -29,6 +29,8 @@ import kalodyne.core.studio.setup.Take;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.model.TakesModel;
 
 /** Two recordings of the same sound: where they belong to each other, by finding and by hand. */
 public final class LineupModel implements AutoCloseable {
@@ -398,7 +400,7 @@ public final class LineupModel implements AutoCloseable {
         if (now.isSearching()) {
             return now.guess()
                     .map(guess -> "At first sight: " + LineUpWords.begins(guess) + ". Looking closer…")
-                    .orElse("Looking for where they belong to each other…");
+                    .orElse("Looking for where they fit together…");
         }
         if (now.clock().isEmpty()) {
             return now.problem().isEmpty()

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.lineup;
 
 import java.util.Optional;
 import javafx.application.Platform;
@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.recording.PairPlayback;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.recording.Speakers;
+import kalodyne.desktop.model.StudioModel;
 
 /** Hearing a place of two recordings: the one, the other, both. */
 public final class PairSound {

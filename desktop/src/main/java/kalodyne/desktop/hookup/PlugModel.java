@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.hookup;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -23,6 +23,7 @@ import kalodyne.core.joint.rules.Offers;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.StudioModel;
 
 /** Changes what is plugged, and tries out what else could be. */
 public final class PlugModel {

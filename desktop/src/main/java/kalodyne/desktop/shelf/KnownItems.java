@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.shelf;
 
 import java.util.IdentityHashMap;
 import java.util.List;

@@ -1,4 +1,4 @@
-package kalodyne.desktop.model;
+package kalodyne.desktop.hookup;
 
 import java.util.HashSet;
 import java.util.List;
@@ -23,6 +23,8 @@ import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.RunChoice;
+import kalodyne.desktop.model.StudioModel;
 
 /** Finds ways to record what somebody wishes, beside what is plugged already, and makes one of them what is plugged. */
 public final class WayModel {
