@@ -22,8 +22,7 @@ public final class RoomHeader extends Pane {
         this.sentence = sentence;
         this.tools = new FlowPane(TOOL_GAP, TOOL_GAP / 2, tools);
         this.tools.setAlignment(Pos.CENTER_LEFT);
-        sentence.getStyleClass().add("room-sentence");
-        sentence.setWrapText(true);
+        Look.at(sentence).style("room-sentence").wrap();
         getChildren().addAll(sentence, this.tools);
         setMinHeight(USE_PREF_SIZE);
     }

@@ -17,6 +17,7 @@ import kalodyne.core.sums.Sum;
 import kalodyne.core.sums.Sums;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 
 /** The questions at the left, by their groups; at the right what is known and what comes of it. */
@@ -41,10 +42,8 @@ final class ConvertView extends VBox {
         getStyleClass().add("room");
         sentence.setId("convert-sentence");
         known.getStyleClass().add("convert-known");
-        answers.getStyleClass().add("convert-answers");
-        answers.setId("convert-answers");
-        source.getStyleClass().addAll("second", "small");
-        source.setWrapText(true);
+        Look.at(answers).style("convert-answers").id("convert-answers");
+        Look.at(source).style("second", "small").wrap();
         VBox sheet = new VBox(18, known, answers, source);
         sheet.getStyleClass().add("convert-sheet");
         BesideOrBelow both =
@@ -63,8 +62,9 @@ final class ConvertView extends VBox {
         for (Sum.Group each : Sum.Group.values()) {
             List<Sum> sums =
                     Sums.all().stream().filter(sum -> sum.group() == each).toList();
-            Label head = new Label(each.word());
-            head.getStyleClass().addAll("section", "convert-group");
+            Label head = Look.at(new Label(each.word()))
+                    .style("section", "convert-group")
+                    .node();
             list.getChildren().add(head);
             sums.forEach(sum -> list.getChildren().add(question(sum)));
         }
@@ -72,9 +72,10 @@ final class ConvertView extends VBox {
     }
 
     private ToggleButton question(Sum sum) {
-        ToggleButton button = new ToggleButton(sum.title());
-        button.getStyleClass().add("question");
-        button.setId("sum-" + sum.id());
+        ToggleButton button = Look.at(new ToggleButton(sum.title()))
+                .style("question")
+                .id("sum-" + sum.id())
+                .node();
         button.setToggleGroup(group);
         button.setUserData(sum);
         button.setMaxWidth(Double.MAX_VALUE);
@@ -105,8 +106,7 @@ final class ConvertView extends VBox {
             input.setPrefColumnCount(12);
             input.textProperty().addListener((property, before, text) -> model.type(field, text));
             Label problem = new Label();
-            problem.getStyleClass().addAll("problem", "small");
-            problem.setWrapText(true);
+            Look.at(problem).style("problem", "small").wrap();
             fields.put(field.id(), input);
             problems.put(field.id(), problem);
             Label label = new Label(field.label());

@@ -16,6 +16,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** The same joint another way: what would make it better and other leads, each with what would come of it. */
 final class AlternativesPane extends VBox {
@@ -27,8 +28,9 @@ final class AlternativesPane extends VBox {
         super(4);
         this.plugs = plugs;
         setId("alternatives-pane");
-        Label head = new Label("The same joint another way");
-        head.getStyleClass().add("section");
+        Label head = Look.at(new Label("The same joint another way"))
+                .style("section")
+                .node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
         HBox top = new HBox(8, head, between, follow);
@@ -44,9 +46,7 @@ final class AlternativesPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        follow.setId("follow-alternative");
-        follow.setMinWidth(Region.USE_PREF_SIZE);
-        follow.setOnAction(event -> follow());
+        Look.at(follow).id("follow-alternative").whole().action(() -> follow());
         getChildren().addAll(top, list);
         plugs.alternativesProperty().addListener(change -> show());
         chosenProperty().addListener(change -> enable());

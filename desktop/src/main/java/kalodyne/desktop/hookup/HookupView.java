@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.shell.Overlay;
 
@@ -49,16 +50,9 @@ final class HookupView extends VBox {
         getStyleClass().addAll("room", "hookup");
         switches = new SwitchesRow(plugs);
         alternatives = new AlternativesPane(plugs);
-        way.setId("find-way");
-        way.getStyleClass().add("primary");
-        way.setMinWidth(Region.USE_PREF_SIZE);
-        way.setOnAction(event -> findWay());
-        plug.setId("plug");
-        plug.setMinWidth(Region.USE_PREF_SIZE);
-        plug.setOnAction(event -> plug());
-        unplug.setId("unplug");
-        unplug.setMinWidth(Region.USE_PREF_SIZE);
-        unplug.setOnAction(event -> plugs.unplug());
+        Look.at(way).id("find-way").style("primary").whole().action(() -> findWay());
+        Look.at(plug).id("plug").whole().action(() -> plug());
+        Look.at(unplug).id("unplug").whole().action(() -> plugs.unplug());
         sentence.setId("hookup-sentence");
         list.setId("joints");
         list.setCellFactory(view -> new MarkedCell<>(Checked::title, JointsModel::through, Checked::worst));
@@ -77,11 +71,8 @@ final class HookupView extends VBox {
     }
 
     private VBox detail() {
-        title.getStyleClass().add("card-title");
-        title.setId("joint-title");
-        arrives.getStyleClass().addAll("second", "small");
-        arrives.setId("joint-arrives");
-        arrives.setWrapText(true);
+        Look.at(title).style("card-title").id("joint-title");
+        Look.at(arrives).style("second", "small").id("joint-arrives").wrap();
         arrives.setMinHeight(Region.USE_PREF_SIZE);
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox.setVgrow(curve, Priority.ALWAYS);
@@ -92,14 +83,15 @@ final class HookupView extends VBox {
     }
 
     private static VBox empty() {
-        Label what = new Label("Nothing is plugged in this setup yet");
-        what.getStyleClass().add("room-sentence");
+        Label what = Look.at(new Label("Nothing is plugged in this setup yet"))
+                .style("room-sentence")
+                .node();
         Label how = new Label("Choose two sockets; the leads that fit are offered, each with what would come of it.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
-        VBox box = new VBox(what, how);
-        box.getStyleClass().add("drop-zone");
-        box.setId("nothing-plugged");
+        Look.at(how).style("second").wrap();
+        VBox box = Look.at(new VBox(what, how))
+                .style("drop-zone")
+                .id("nothing-plugged")
+                .node();
         return box;
     }
 

@@ -13,6 +13,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Look;
 
 /** Why not the obvious one? Two sockets, and what would come of the simplest leads between them. */
 final class ObviousPane extends VBox {
@@ -33,10 +34,8 @@ final class ObviousPane extends VBox {
         super(6);
         this.ways = ways;
         setId("obvious-pane");
-        from.setId("obvious-from");
-        from.setAccessibleText("from which socket");
-        to.setId("obvious-to");
-        to.setAccessibleText("into which socket");
+        Look.at(from).id("obvious-from").spoken("from which socket");
+        Look.at(to).id("obvious-to").spoken("into which socket");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> tell()));
         ScrollPane scroll = new ScrollPane(told);
         scroll.setFitToWidth(true);

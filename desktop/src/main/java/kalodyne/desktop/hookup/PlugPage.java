@@ -17,6 +17,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Overlay;
 
 /** Joins two sockets by hand: which, and with which lead of those that fit; each tells beforehand what would come of it. */
@@ -39,8 +40,8 @@ final class PlugPage extends VBox {
         getStyleClass().addAll("palette", "plug-page");
         setId("plug-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = new Label("What goes into what?");
-        head.getStyleClass().add("card-title");
+        Label head =
+                Look.at(new Label("What goes into what?")).style("card-title").node();
         from.offering(ends(Direction.IN), null).setId("plug-from");
         to.offering(ends(Direction.OUT), null).setId("plug-to");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
@@ -52,12 +53,11 @@ final class PlugPage extends VBox {
                 .selectedItemProperty()
                 .addListener((property, before, now) -> plug.setDisable(now == null));
         VBox.setVgrow(offers, Priority.ALWAYS);
-        plug.setId("plug-in");
-        plug.getStyleClass().add("primary");
+        Look.at(plug).id("plug-in").style("primary");
         plug.setDisable(true);
         plug.setOnAction(event -> plug());
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> overlay.lift());
+        Button leave =
+                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
         getChildren()
                 .addAll(
                         head,
@@ -71,8 +71,7 @@ final class PlugPage extends VBox {
     }
 
     private static Label labelled(String words, Node node) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
+        Label label = Look.at(new Label(words)).style("second", "small").node();
         label.setLabelFor(node);
         return label;
     }

@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.route.Missing;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RunLine;
 
 /** A way drawn as a run: stations in boxes, leads as lines between them; what is not owned has a broken frame and says so. */
@@ -56,8 +57,7 @@ final class RunDrawing extends VBox {
         String words = names.isEmpty()
                 ? "straight in"
                 : names.size() > 1 && isAlike(names) ? "2 × " + names.get(0) : String.join(", ", names);
-        Label over = new Label(words);
-        over.getStyleClass().addAll("second", "small");
+        Label over = Look.at(new Label(words)).style("second", "small").node();
         VBox lead = new VBox(1, over, new StackPane(new RunLine()));
         lead.getStyleClass().add("run-lead");
         lead.setAlignment(Pos.CENTER);

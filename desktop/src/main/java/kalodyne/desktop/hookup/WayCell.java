@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 
 /** A way in the list of ways: its place, what it is, and what one looks at first. */
@@ -25,8 +26,7 @@ final class WayCell extends ListCell<Way> {
     WayCell() {
         title.getStyleClass().add("medium");
         for (Label label : new Label[] {recorded, toGet}) {
-            label.getStyleClass().addAll("second", "small");
-            label.setWrapText(true);
+            Look.at(label).style("second", "small").wrap();
             label.setMinHeight(Region.USE_PREF_SIZE);
         }
         title.setMinWidth(0);

@@ -20,6 +20,7 @@ import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 
 /** All there is to know of one way: drawn as a run, with what is heard, fed and bought, why it stands there, and what to choose. */
@@ -91,24 +92,20 @@ final class WayPane extends ScrollPane {
     }
 
     private void fact(String key, String value) {
-        Label name = new Label(key);
-        name.getStyleClass().addAll("second", "small");
+        Label name = Look.at(new Label(key)).style("second", "small").node();
         Label words = wrapped(value);
         GridPane.setValignment(name, VPos.TOP);
         facts.addRow(facts.getRowCount(), name, words);
     }
 
     static Label wrapped(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("small");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(words)).style("small").wrap().node();
         label.setMinHeight(Region.USE_PREF_SIZE);
         return label;
     }
 
     static Label section(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("section");
+        Label label = Look.at(new Label(words)).style("section").node();
         return label;
     }
 

@@ -19,6 +19,7 @@ import kalodyne.core.route.Plan;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Overlay;
 
 /** A sentence with blanks that says what is to be recorded, and the ways to do it, the best first. */
@@ -43,14 +44,12 @@ final class WishPage extends VBox {
         obvious = new ObviousPane(ways);
         getStyleClass().addAll("palette", "wish-page");
         setId("wish-page");
-        Label head = new Label("What do you want to record?");
-        head.getStyleClass().add("card-title");
-        told.getStyleClass().addAll("second", "small");
-        told.setId("wish-told");
-        told.setWrapText(true);
+        Label head = Look.at(new Label("What do you want to record?"))
+                .style("card-title")
+                .node();
+        Look.at(told).style("second", "small").id("wish-told").wrap();
         told.setMinHeight(Region.USE_PREF_SIZE);
-        stop.setId("wish-stop");
-        stop.setOnAction(event -> stopLooking());
+        Look.at(stop).id("wish-stop").action(() -> stopLooking());
         stop.managedProperty().bind(stop.visibleProperty());
         HBox.setHgrow(told, Priority.ALWAYS);
         told.setMaxWidth(Double.MAX_VALUE);
@@ -72,19 +71,16 @@ final class WishPage extends VBox {
     }
 
     private HBox buttons() {
-        use.setId("use-way");
-        use.getStyleClass().add("primary");
-        use.setOnAction(event -> use());
-        why.setId("why-obvious");
-        why.getStyleClass().add("plain");
+        Look.at(use).id("use-way").style("primary").action(() -> use());
+        Look.at(why).id("why-obvious").style("plain");
         why.setOnAction(event -> {
             if (why.isSelected()) {
                 sentence.wish().ifPresent(obvious::offer);
                 obvious.focus();
             }
         });
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> overlay.lift());
+        Button leave =
+                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
         return new HBox(10, use, leave, between, why);
@@ -116,9 +112,7 @@ final class WishPage extends VBox {
     }
 
     private static Label placeholder(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("wish-placeholder");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(words)).style("wish-placeholder").wrap().node();
         return label;
     }
 

@@ -9,6 +9,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.ClockFace;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.StudioModel;
 
@@ -41,20 +42,16 @@ final class ControlPanel extends VBox {
                 text -> studio.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
         typed.setId(id + "-field");
         name.getStyleClass().addAll("strong", "small", "control-name");
-        advice.getStyleClass().addAll("advised", "small");
-        advice.setId(id + "-advice");
+        Look.at(advice).style("advised", "small").id(id + "-advice");
         lock.getStyleClass().addAll("quiet", "lock");
-        lock.setId(id + "-lock");
-        lock.setTooltip(new Tooltip("A locked knob stays where it is; the others are set around it (L)"));
+        Look.at(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
         lock.setOnAction(event -> studio.editSettings(
                 lock.isSelected() ? "lock a knob" : "unlock a knob",
                 settings -> settings.turned(java.util.Map.of(
                                 Spot.read(control), shown.present().position()))
                         .locked(Spot.read(control), lock.isSelected())));
         lock.managedProperty().bind(lock.visibleProperty());
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setWrapText(true);
-        problem.setId(id + "-problem");
+        Look.at(problem).style("problem", "small").wrap().id(id + "-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         getChildren().addAll(face, name, typed, advice, lock, problem);
     }

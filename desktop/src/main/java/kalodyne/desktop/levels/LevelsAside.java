@@ -15,6 +15,7 @@ import javafx.scene.shape.Line;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Station;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.StudioModel;
 
@@ -38,19 +39,15 @@ final class LevelsAside extends VBox {
     LevelsAside(StudioModel studio) {
         super(8);
         this.studio = studio;
-        here.getStyleClass().add("finding-text");
-        here.setWrapText(true);
-        here.setId("station-levels");
+        Look.at(here).style("finding-text").wrap().id("station-levels");
         title.getStyleClass().add("section");
         fields.getStyleClass().add("fields");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setId("field-problem");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").id("field-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         gear = new GearFields(studio);
         noiseTitle.getStyleClass().add("section");
-        Label rangeTitle = new Label("Room for the music");
-        rangeTitle.getStyleClass().add("section");
+        Label rangeTitle =
+                Look.at(new Label("Room for the music")).style("section").node();
         getChildren().addAll(legend(), rangeTitle, range, noiseTitle, noise, title, here, fields, problem);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
@@ -58,8 +55,7 @@ final class LevelsAside extends VBox {
     }
 
     private static VBox legend() {
-        Label title = new Label("Lines");
-        title.getStyleClass().add("section");
+        Label title = Look.at(new Label("Lines")).style("section").node();
         VBox legend = new VBox(
                 title,
                 line("legend-peak", "loudest peak"),
@@ -72,8 +68,7 @@ final class LevelsAside extends VBox {
     private static HBox line(String styleClass, String words) {
         Line line = new Line(0, 0, 36, 0);
         line.getStyleClass().add(styleClass);
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
+        Label label = Look.at(new Label(words)).style("second", "small").node();
         HBox row = new HBox(10, line, label);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -123,13 +118,10 @@ final class LevelsAside extends VBox {
     }
 
     private void add(String id, String words, String help, QuantityField control, Supplier<String> value) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
+        Label label = Look.at(new Label(words)).style("second", "small").node();
         label.setMinWidth(0);
         label.setWrapText(true);
-        control.setId("field-" + id.replace(' ', '-'));
-        control.setTooltip(new Tooltip(help));
-        control.setAccessibleText(words);
+        Look.at(control).id("field-" + id.replace(' ', '-')).tip(help).spoken(words);
         control.setPrefColumnCount(7);
         control.setMinWidth(Region.USE_PREF_SIZE);
         label.setLabelFor(control);

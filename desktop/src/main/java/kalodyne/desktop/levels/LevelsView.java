@@ -22,6 +22,7 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.rig.AimSchool;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.StudioModel;
 
@@ -85,9 +86,10 @@ final class LevelsView extends VBox {
         aim.getItems().setAll(AimSchool.values());
         aim.setConverter(Words.of(each -> "Aim: " + aimWords(each)));
         aim.setButtonCell(aimCell);
-        aim.setTooltip(new Tooltip("Where the signal should lie in the recording"));
-        aim.setOnAction(event -> chooseAim());
-        aim.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(aim)
+                .tip("Where the signal should lie in the recording")
+                .action(() -> chooseAim())
+                .whole();
         setAll.getStyleClass().add("primary");
         setAll.setId("set-all");
         setAll.setMinWidth(Region.USE_PREF_SIZE);
@@ -100,11 +102,11 @@ final class LevelsView extends VBox {
         school.setId("gain-school");
         school.getItems().setAll(GainSchool.values());
         school.setConverter(Words.of(GainSchool::title));
-        school.setTooltip(new Tooltip("Where the gain is made"));
-        school.setOnAction(event -> chooseSchool());
-        school.setMinWidth(Region.USE_PREF_SIZE);
-        reason.getStyleClass().addAll("second", "small");
-        reason.setId("school-reason");
+        Look.at(school)
+                .tip("Where the gain is made")
+                .action(() -> chooseSchool())
+                .whole();
+        Look.at(reason).style("second", "small").id("school-reason");
         reason.setMinWidth(0);
         HBox.setHgrow(reason, Priority.ALWAYS);
         reason.setMaxWidth(Double.MAX_VALUE);
@@ -114,8 +116,9 @@ final class LevelsView extends VBox {
         others.setOnAction(event -> show());
         meetings.setId("show-meetings");
         meetings.getStyleClass().add("quiet");
-        meetings.setTooltip(new Tooltip("Who comes together on each bus, and how loud (Ctrl+Shift+M)"));
-        meetings.setOnAction(event -> show());
+        Look.at(meetings)
+                .tip("Who comes together on each bus, and how loud (Ctrl+Shift+M)")
+                .action(() -> show());
         Button wider = zoomButton("+", "zoom-in", "Wider columns (Ctrl+Shift+Right)", ZOOM_STEP);
         Button narrower = zoomButton("−", "zoom-out", "Narrower columns (Ctrl+Shift+Left)", 1 / ZOOM_STEP);
         for (Region each : List.of(others, meetings, wider, narrower)) {
@@ -128,11 +131,7 @@ final class LevelsView extends VBox {
 
     private Button zoomButton(String words, String id, String help, double factor) {
         Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("quiet");
-        button.setTooltip(new Tooltip(help));
-        button.setAccessibleText(help);
-        button.setOnAction(event -> zoomBy(factor));
+        Look.at(button).id(id).style("quiet").tip(help).spoken(help).action(() -> zoomBy(factor));
         return button;
     }
 

@@ -19,6 +19,7 @@ import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.StudioModel;
 
@@ -88,8 +89,7 @@ final class MeetingsView extends DownScroll {
         refreshes.add(() -> {});
         if (meetings.isEmpty()) {
             Label none = new Label("No two sources come together in this setup: each has a track of its own.");
-            none.getStyleClass().add("second");
-            none.setWrapText(true);
+            Look.at(none).style("second").wrap();
             content.getChildren().add(none);
         }
         meetings.forEach(meeting -> content.getChildren().add(block(meeting)));
@@ -97,10 +97,8 @@ final class MeetingsView extends DownScroll {
     }
 
     private Node block(Meeting meeting) {
-        Label title = new Label();
-        title.getStyleClass().add("strong");
-        Label together = new Label();
-        together.getStyleClass().addAll("second", "small");
+        Label title = Look.at(new Label()).style("strong").node();
+        Label together = Look.at(new Label()).style("second", "small").node();
         GridPane rows = new GridPane();
         rows.setHgap(12);
         rows.setVgap(4);
@@ -110,9 +108,8 @@ final class MeetingsView extends DownScroll {
         rows.getColumnConstraints().add(name);
         int row = 0;
         for (String head : List.of("", "loudest peak here", "", "should be louder than the others by")) {
-            Label label = new Label(head);
-            label.getStyleClass().addAll("second", "small");
-            label.setWrapText(true);
+            Label label =
+                    Look.at(new Label(head)).style("second", "small").wrap().node();
             rows.add(label, row++, 0);
         }
         row = 1;
@@ -142,9 +139,7 @@ final class MeetingsView extends DownScroll {
         bar.getStyleClass().add("noise-bar");
         Region ground = new Region();
         ground.setMinWidth(0);
-        Label level = new Label();
-        level.getStyleClass().add("small");
-        level.setMinWidth(Region.USE_PREF_SIZE);
+        Label level = Look.at(new Label()).style("small").whole().node();
         QuantityField wish = new QuantityField(text -> balance(player, text), problem::setText);
         wish.setId("balance-" + player);
         wish.setPrefColumnCount(6);

@@ -2,15 +2,14 @@ package kalodyne.desktop.levels;
 
 import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** What is left between the loudest peak and the noise at the end of a run, and what is lost of it. */
 final class RangeFacts extends GridPane {
@@ -49,12 +48,9 @@ final class RangeFacts extends GridPane {
     }
 
     private static Row row(String words, String unit, String help) {
-        Label name = new Label(words);
-        name.getStyleClass().addAll("small", "second");
-        name.setTooltip(new Tooltip(help));
-        Label number = new Label();
-        number.getStyleClass().add("small");
-        number.setMinWidth(Region.USE_PREF_SIZE);
+        Label name =
+                Look.at(new Label(words)).style("small", "second").tip(help).node();
+        Label number = Look.at(new Label()).style("small").whole().node();
         return new Row(name, number, unit);
     }
 

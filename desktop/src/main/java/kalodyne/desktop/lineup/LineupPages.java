@@ -4,10 +4,10 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 
 /** The two works of the room, one at a time. */
 final class LineupPages extends VBox {
@@ -40,9 +40,7 @@ final class LineupPages extends VBox {
     }
 
     private static void page(ToggleButton button, String id, String tip, ToggleGroup group) {
-        button.setId(id);
-        button.getStyleClass().add("wave-tool");
-        button.setTooltip(new Tooltip(tip));
+        Look.at(button).id(id).style("wave-tool").tip(tip);
         button.setToggleGroup(group);
     }
 

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
@@ -96,9 +97,7 @@ public final class LineupRoom implements Room {
     }
 
     private static Label words(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("finding-text");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(text)).style("finding-text").wrap().node();
         return label;
     }
 

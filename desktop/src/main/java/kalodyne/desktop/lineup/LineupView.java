@@ -36,6 +36,7 @@ import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.FileDrop;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
@@ -105,9 +106,10 @@ final class LineupView extends VBox {
         other.setId("lineup-other");
         reference.setId("lineup-reference");
         swap.setId("lineup-swap");
-        swap.setTooltip(new Tooltip("The one that stays becomes the one that is fitted"));
-        swap.setMinWidth(Region.USE_PREF_SIZE);
-        swap.setOnAction(event -> model.swap());
+        Look.at(swap)
+                .tip("The one that stays becomes the one that is fitted")
+                .whole()
+                .action(() -> model.swap());
         other.setOnShowing(event -> offer(other, model::chooseOther));
         reference.setOnShowing(event -> offer(reference, model::chooseReference));
         offer(other, model::chooseOther);
@@ -136,9 +138,7 @@ final class LineupView extends VBox {
     }
 
     private VBox problem() {
-        problem.setId("lineup-problem");
-        problem.getStyleClass().add("problem");
-        problem.setWrapText(true);
+        Look.at(problem).id("lineup-problem").style("problem").wrap();
         places.setId("lineup-places");
         places.setMaxWidth(Region.USE_PREF_SIZE);
         places.setOnAction(event -> {
@@ -169,9 +169,7 @@ final class LineupView extends VBox {
         end.setPrefWidth(1);
         VBox.setVgrow(both, Priority.ALWAYS);
         both.setMinHeight(0);
-        facts.setId("lineup-facts");
-        facts.getStyleClass().add("second");
-        facts.setWrapText(true);
+        Look.at(facts).id("lineup-facts").style("second").wrap();
         return new VBox(10, legend(), both, byHand(), typed(), facts, forEditor());
     }
 
@@ -192,8 +190,7 @@ final class LineupView extends VBox {
     }
 
     private static Label small(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
+        Label label = Look.at(new Label(words)).style("second", "small").node();
         return label;
     }
 
@@ -208,10 +205,11 @@ final class LineupView extends VBox {
         corrected.setTooltip(new Tooltip("Off: hear and see how it drifts away, lined up at the start only (D)"));
         corrected.setOnAction(event -> model.correctDrift(corrected.isSelected()));
         asFound.setId("lineup-as-found");
-        asFound.getStyleClass().add("wave-tool");
-        asFound.setMinWidth(Region.USE_PREF_SIZE);
-        asFound.setTooltip(new Tooltip("Back to what was found"));
-        asFound.setOnAction(event -> model.asFound());
+        Look.at(asFound)
+                .style("wave-tool")
+                .whole()
+                .tip("Back to what was found")
+                .action(() -> model.asFound());
         FlowPane row = new FlowPane(
                 8,
                 6,
@@ -230,11 +228,12 @@ final class LineupView extends VBox {
     }
 
     private Button nudge(String words, String id, String tip, double by) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("wave-tool");
-        button.setTooltip(new Tooltip(tip));
-        button.setMinWidth(Region.USE_PREF_SIZE);
+        Button button = Look.at(new Button(words))
+                .id(id)
+                .style("wave-tool")
+                .tip(tip)
+                .whole()
+                .node();
         button.setOnAction(event -> {
             if (Math.abs(by) < 1) {
                 model.nudge(by);
@@ -246,21 +245,17 @@ final class LineupView extends VBox {
     }
 
     private Label typed() {
-        typed.getStyleClass().addAll("problem", "small");
-        typed.setWrapText(true);
+        Look.at(typed).style("problem", "small").wrap();
         typed.managedProperty().bind(typed.textProperty().isNotEmpty());
         return typed;
     }
 
     private HBox forEditor() {
-        editor.setId("lineup-editor");
-        editor.getStyleClass().add("second");
-        editor.setWrapText(true);
+        Look.at(editor).id("lineup-editor").style("second").wrap();
         editor.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(editor, Priority.ALWAYS);
         Button copy = new Button("Copy these words");
-        copy.setId("lineup-copy-words");
-        copy.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(copy).id("lineup-copy-words").whole();
         copy.setOnAction(event -> {
             ClipboardContent content = new ClipboardContent();
             content.putString(editor.getText());
@@ -273,15 +268,12 @@ final class LineupView extends VBox {
 
     private VBox dropZone() {
         Label what = new Label("Drop the film, then the recording that is to fit it");
-        what.getStyleClass().add("room-sentence");
-        what.setWrapText(true);
+        Look.at(what).style("room-sentence").wrap();
         Label how = new Label(
                 "Or choose them above. Kalodyne finds where they fit together, and how far their clocks differ. The recordings stay as they are: a copy is written.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
+        Look.at(how).style("second").wrap();
         VBox zone = new VBox(what, how);
-        zone.getStyleClass().add("drop-zone");
-        zone.setId("lineup-drop");
+        Look.at(zone).style("drop-zone").id("lineup-drop");
         return zone;
     }
 

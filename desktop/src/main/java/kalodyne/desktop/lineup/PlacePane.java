@@ -12,14 +12,13 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** One place of both recordings: seen over each other, heard one by one and together. */
 final class PlacePane extends VBox {
@@ -67,11 +66,12 @@ final class PlacePane extends VBox {
     }
 
     private void voice(Voice voice, String words, String id, String tip) {
-        ToggleButton button = new ToggleButton(words);
-        button.setId(id);
-        button.getStyleClass().add("wave-tool");
-        button.setTooltip(new Tooltip(tip));
-        button.setMinWidth(Region.USE_PREF_SIZE);
+        ToggleButton button = Look.at(new ToggleButton(words))
+                .id(id)
+                .style("wave-tool")
+                .tip(tip)
+                .whole()
+                .node();
         button.setOnAction(event -> {
             sound.hear(place, voice);
             showHeard();
@@ -81,11 +81,7 @@ final class PlacePane extends VBox {
 
     private static Button tool(String words, String id, String tip, Runnable run) {
         Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("wave-tool");
-        button.setTooltip(new Tooltip(tip));
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(event -> run.run());
+        Look.at(button).id(id).style("wave-tool").tip(tip).whole().action(() -> run.run());
         return button;
     }
 

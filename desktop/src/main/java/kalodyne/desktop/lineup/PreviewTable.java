@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.lineup.tidy.Proposal;
 import kalodyne.core.lineup.tidy.Tidy;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** What would be written, a row a copy, with what there is to know beneath; what cannot be written says why. */
 final class PreviewTable extends GridPane {
@@ -78,9 +79,10 @@ final class PreviewTable extends GridPane {
     }
 
     private void note(String words, String style) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("preview-note", style, "small");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(words))
+                .style("preview-note", style, "small")
+                .wrap()
+                .node();
         add(label, 0, rows, HEADS.size(), 1);
         GridPane.setHalignment(label, HPos.LEFT);
         rows++;

@@ -16,7 +16,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -30,6 +29,7 @@ import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
@@ -80,9 +80,7 @@ final class TidyView extends VBox {
         VBox.setVgrow(dropZone, Priority.ALWAYS);
         scroll.visibleProperty().bind(table.visibleProperty());
         scroll.managedProperty().bind(table.visibleProperty());
-        problem.setId("tidy-problem");
-        problem.getStyleClass().add("problem");
-        problem.setWrapText(true);
+        Look.at(problem).id("tidy-problem").style("problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         wishes = wishes();
         getChildren().addAll(header(), files, wishes, problem, scroll, dropZone);
@@ -100,13 +98,12 @@ final class TidyView extends VBox {
     private RoomHeader header() {
         measure.setId("tidy-measure");
         measure.setMinWidth(Region.USE_PREF_SIZE);
-        measure.setTooltip(new Tooltip("Reads all of them and tells what would be written"));
-        measure.setOnAction(event -> tidy.measure());
+        Look.at(measure)
+                .tip("Reads all of them and tells what would be written")
+                .action(() -> tidy.measure());
         write.setId("tidy-write");
         write.getStyleClass().add("primary");
-        write.setMinWidth(Region.USE_PREF_SIZE);
-        write.setTooltip(new Tooltip("Copies; the recordings stay as they are"));
-        write.setOnAction(event -> tidy.write());
+        Look.at(write).whole().tip("Copies; the recordings stay as they are").action(() -> tidy.write());
         return new RoomHeader(sentence, measure, write);
     }
 
@@ -125,9 +122,7 @@ final class TidyView extends VBox {
         names.setPrefColumnCount(NAMES_COLUMNS);
         names.focusedProperty().addListener((property, before, isFocused) -> takeNames(isFocused));
         names.setOnAction(event -> takeNames(false));
-        folder.setId("tidy-folder");
-        folder.setMinWidth(Region.USE_PREF_SIZE);
-        folder.setOnAction(event -> chooseFolder());
+        Look.at(folder).id("tidy-folder").whole().action(() -> chooseFolder());
         FlowPane row = new FlowPane(
                 14,
                 8,
@@ -176,15 +171,12 @@ final class TidyView extends VBox {
 
     private VBox dropZone() {
         Label what = new Label("Drop recordings that are to be cleaned up");
-        what.getStyleClass().add("room-sentence");
-        what.setWrapText(true);
+        Look.at(what).style("room-sentence").wrap();
         Label how = new Label(
                 "Cut away what is before and behind, split an evening into songs, take stereo pairs out of many channels, bring all to one loudness. Everything is shown first and written as copies.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
+        Look.at(how).style("second").wrap();
         VBox zone = new VBox(what, how);
-        zone.getStyleClass().add("drop-zone");
-        zone.setId("tidy-drop");
+        Look.at(zone).style("drop-zone").id("tidy-drop");
         return zone;
     }
 
@@ -234,11 +226,11 @@ final class TidyView extends VBox {
     private void showFiles(TidyModel.State state) {
         files.getChildren().clear();
         for (Path file : state.files()) {
-            Button chip = new Button(file.getFileName() + "  ✕");
-            chip.getStyleClass().add("wave-tool");
+            Button chip = Look.at(new Button(file.getFileName() + "  ✕"))
+                    .style("wave-tool")
+                    .node();
             chip.setMnemonicParsing(false);
-            chip.setTooltip(new Tooltip("Leave it out"));
-            chip.setOnAction(event -> tidy.remove(file));
+            Look.at(chip).tip("Leave it out").action(() -> tidy.remove(file));
             files.getChildren().add(chip);
         }
         files.getChildren().add(addMenu());

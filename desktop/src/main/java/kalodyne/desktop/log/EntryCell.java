@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.log.Entry;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 
 /** An entry in the list: what and when, what came of it. */
@@ -28,8 +29,7 @@ final class EntryCell extends ListCell<Entry> {
     EntryCell() {
         name.getStyleClass().add("medium");
         name.setMinWidth(0);
-        when.getStyleClass().addAll("second", "small");
-        when.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(when).style("second", "small").whole();
         sentence.getStyleClass().addAll("second", "small");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);

@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 
 /** One entry: what came of it, how everything stood, what brings it back, what is different to another one. */
@@ -54,8 +55,7 @@ final class EntryPane extends Paragraphs {
         }
         entry.take().ifPresent(take -> {
             Button look = new Button("Look at it in Takes");
-            look.setId("log-to-take");
-            look.setOnAction(event -> showTake.accept(entry));
+            Look.at(look).id("log-to-take").action(() -> showTake.accept(entry));
             getChildren().add(look);
         });
     }
@@ -68,20 +68,15 @@ final class EntryPane extends Paragraphs {
         section(steps.isEmpty() ? know : "To bring it back");
         for (int i = 0; i < steps.size(); i++) {
             Label number = new Label(String.valueOf(i + 1));
-            number.getStyleClass().add("entry-number");
-            number.setMinWidth(Region.USE_PREF_SIZE);
-            Label words = new Label(steps.get(i));
-            words.setWrapText(true);
+            Look.at(number).style("entry-number").whole();
+            Label words = Look.at(new Label(steps.get(i))).wrap().node();
             HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = new HBox(10, number, words);
-            row.getStyleClass().add("entry-step");
+            HBox row = Look.at(new HBox(10, number, words)).style("entry-step").node();
             getChildren().add(row);
         }
         if (!steps.isEmpty()) {
             Button set = new Button("Done by hand: set all here too");
-            set.setId("log-set-as-then");
-            set.getStyleClass().add("primary");
-            set.setOnAction(event -> log.setAsThen());
+            Look.at(set).id("log-set-as-then").style("primary").action(() -> log.setAsThen());
             getChildren().add(set);
         }
     }
@@ -113,8 +108,7 @@ final class EntryPane extends Paragraphs {
 
     private static Region differences(Recall apart, Entry one, Entry two) {
         GridPane table = new GridPane();
-        table.setId("log-differences");
-        table.getStyleClass().add("entry-table");
+        Look.at(table).id("log-differences").style("entry-table");
         ColumnConstraints what = new ColumnConstraints();
         what.setHgrow(Priority.ALWAYS);
         table.getColumnConstraints().add(what);
@@ -131,9 +125,7 @@ final class EntryPane extends Paragraphs {
     }
 
     private static Label cell(String words, String... styles) {
-        Label cell = new Label(words);
-        cell.setWrapText(true);
-        cell.getStyleClass().addAll(styles);
+        Label cell = Look.at(new Label(words)).wrap().style(styles).node();
         cell.setAlignment(Pos.TOP_LEFT);
         return cell;
     }

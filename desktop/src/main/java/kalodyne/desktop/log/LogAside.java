@@ -6,6 +6,7 @@ import javafx.scene.layout.Priority;
 import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.SeverityMark;
 
@@ -50,8 +51,7 @@ final class LogAside extends Paragraphs {
 
     private void fault(Recurring fault) {
         Label title = new Label(fault.title());
-        title.getStyleClass().add("medium");
-        title.setWrapText(true);
+        Look.at(title).style("medium").wrap();
         HBox.setHgrow(title, Priority.ALWAYS);
         getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
         line(Print.startingSentence(fault.words()), TEXT);

@@ -8,9 +8,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.core.studio.log.Habits;
@@ -18,6 +16,7 @@ import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.PrintMenu;
@@ -48,12 +47,11 @@ final class LogView extends VBox {
         search.setPrefColumnCount(SEARCH_COLUMNS);
         search.textProperty().addListener((property, before, typed) -> log.search(typed));
         all.setId("log-all");
-        all.setTooltip(new Tooltip("What was done with other setups too"));
-        all.setMinWidth(Region.USE_PREF_SIZE);
-        all.setOnAction(event -> log.showAll(all.isSelected()));
-        read.setId("log-read");
-        read.setTooltip(new Tooltip("Measures them, so that the log knows what was wrong"));
-        read.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(all).tip("What was done with other setups too").whole().action(() -> log.showAll(all.isSelected()));
+        Look.at(read)
+                .id("log-read")
+                .tip("Measures them, so that the log knows what was wrong")
+                .whole();
         read.managedProperty().bind(read.visibleProperty());
         read.setOnAction(event -> log.readAll());
         print = new PrintMenu(
@@ -61,8 +59,7 @@ final class LogView extends VBox {
         list.setId("log-list");
         list.setCellFactory(view -> new EntryCell());
         list.setMinHeight(0);
-        nothing.setWrapText(true);
-        nothing.getStyleClass().add("second");
+        Look.at(nothing).wrap().style("second");
         list.setPlaceholder(nothing);
         list.getSelectionModel().selectedItemProperty().addListener((property, before, entry) -> {
             if (!isShowing && entry != null) {

@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
@@ -30,10 +31,8 @@ final class IntentionPane extends VBox {
         minutes = field("planned-minutes", "30", plan::minutes);
         tempo = field("planned-tempo", "none", plan::tempo);
         parts = field("planned-parts", "all at once", plan::parts);
-        Label title = new Label("What is planned");
-        title.getStyleClass().add("section");
-        refused.getStyleClass().addAll("problem", "small");
-        refused.setWrapText(true);
+        Label title = Look.at(new Label("What is planned")).style("section").node();
+        Look.at(refused).style("problem", "small").wrap();
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
         GridPane grid = new GridPane();
         grid.setHgap(8);
@@ -43,16 +42,15 @@ final class IntentionPane extends VBox {
         grid.addRow(2, new Label("Parts, one by one"), parts);
         grid.getStyleClass().add("small");
         Button all = new Button("Format, space, power, places…");
-        all.setId("plan-more");
-        all.setOnAction(event -> more.run());
+        Look.at(all).id("plan-more").action(() -> more.run());
         getChildren().addAll(title, grid, refused, all);
         sheet.stateProperty().addListener(change -> show());
         show();
     }
 
     private QuantityField field(String id, String prompt, Consumer<String> take) {
-        QuantityField field = new QuantityField(take, refused::setText);
-        field.setId(id);
+        QuantityField field =
+                Look.at(new QuantityField(take, refused::setText)).id(id).node();
         field.setPromptText(prompt);
         field.setPrefColumnCount(COLUMNS);
         return field;

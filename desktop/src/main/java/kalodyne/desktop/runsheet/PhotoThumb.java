@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import kalodyne.desktop.control.Look;
 
 /** A photograph, small; its name where it cannot be shown. */
 final class PhotoThumb {
@@ -33,8 +34,7 @@ final class PhotoThumb {
     }
 
     private static Label label(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
+        Label label = Look.at(new Label(words)).style("second", "small").node();
         return label;
     }
 }

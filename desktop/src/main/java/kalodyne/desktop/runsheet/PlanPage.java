@@ -19,6 +19,7 @@ import kalodyne.core.runsheet.Standing.Side;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
@@ -44,18 +45,13 @@ final class PlanPage extends VBox {
         getStyleClass().addAll("palette", "plan-page");
         setId("plan-page");
         setMaxSize(WIDTH, HEIGHT);
-        Label head = new Label("What is planned");
-        head.getStyleClass().add("card-title");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setWrapText(true);
-        problem.setId("plan-problem");
+        Label head = Look.at(new Label("What is planned")).style("card-title").node();
+        Look.at(problem).style("problem", "small").wrap().id("plan-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         build();
         DownScroll scroll = new DownScroll(content);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        done.setId("plan-done");
-        done.getStyleClass().add("primary");
-        done.setOnAction(event -> closed.run());
+        Look.at(done).id("plan-done").style("primary").action(() -> closed.run());
         getChildren().addAll(head, scroll, problem, done);
         sheet.stateProperty().addListener(change -> show());
         show();
@@ -134,8 +130,8 @@ final class PlanPage extends VBox {
     }
 
     private QuantityField field(String id, Supplier<String> present, Consumer<String> take, String prompt) {
-        QuantityField field = new QuantityField(take, problem::setText);
-        field.setId(id);
+        QuantityField field =
+                Look.at(new QuantityField(take, problem::setText)).id(id).node();
         field.setPromptText(prompt);
         shown.add(() -> field.show(present.get()));
         return field;

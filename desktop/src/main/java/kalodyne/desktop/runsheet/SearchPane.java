@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.model.SheetModel;
 
 /** A search for what is in the way: one question at a time, and what is to blame where the answer is no. */
@@ -20,8 +21,7 @@ final class SearchPane {
 
     Node show(FaultSearch search) {
         VBox pane = new VBox(7);
-        pane.getStyleClass().add("search-pane");
-        pane.setId("search-pane");
+        Look.at(pane).style("search-pane").id("search-pane");
         Label head = new Label(search.symptom().word() + ": "
                 + (search.asked().isPresent()
                         ? "question " + (search.at() + 1) + " of "
@@ -52,9 +52,7 @@ final class SearchPane {
 
     private static Node question(FaultSearch.Probe probe) {
         Label question = new Label(probe.question());
-        question.setId("search-question");
-        question.getStyleClass().add("search-question");
-        question.setWrapText(true);
+        Look.at(question).id("search-question").style("search-question").wrap();
         VBox words = new VBox(2, question);
         if (!probe.expected().isEmpty()) {
             words.getChildren().add(line(Print.startingSentence(probe.expected()) + "."));
@@ -80,8 +78,7 @@ final class SearchPane {
     }
 
     private static Button button(String words, String id, Runnable action, boolean isFirst) {
-        Button button = new Button(words);
-        button.setId(id);
+        Button button = Look.at(new Button(words)).id(id).node();
         if (isFirst) {
             button.getStyleClass().add("primary");
         }
@@ -90,9 +87,7 @@ final class SearchPane {
     }
 
     private static Label line(String words) {
-        Label line = new Label(words);
-        line.getStyleClass().add("step-detail");
-        line.setWrapText(true);
+        Label line = Look.at(new Label(words)).style("step-detail").wrap().node();
         return line;
     }
 }

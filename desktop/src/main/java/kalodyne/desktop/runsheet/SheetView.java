@@ -15,7 +15,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -28,6 +27,7 @@ import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.PaperModel;
@@ -59,14 +59,9 @@ final class SheetView extends VBox {
         this.card = new StepCard(sheet);
         getStyleClass().add("room");
         sentence.setId("sheet-sentence");
-        second.getStyleClass().addAll("second", "small");
-        second.setWrapText(true);
-        begin.setId("sheet-begin");
-        begin.getStyleClass().add("primary");
-        begin.setTooltip(new Tooltip("Space"));
-        begin.setOnAction(event -> sheet.begin());
-        close.setId("sheet-close");
-        close.setOnAction(event -> sheet.finish());
+        Look.at(second).style("second", "small").wrap();
+        Look.at(begin).id("sheet-begin").style("primary").tip("Space").action(() -> sheet.begin());
+        Look.at(close).id("sheet-close").action(() -> sheet.finish());
         for (Button button : new Button[] {begin, close}) {
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.managedProperty().bind(button.visibleProperty());
@@ -138,8 +133,9 @@ final class SheetView extends VBox {
             Step step = shown.steps().get(i);
             if (step.section() != section) {
                 section = step.section();
-                Label head = new Label(section.word());
-                head.getStyleClass().addAll("section", "sheet-section");
+                Label head = Look.at(new Label(section.word()))
+                        .style("section", "sheet-section")
+                        .node();
                 list.getChildren().add(head);
             }
             boolean isLookedAt = state.step().filter(step::equals).isPresent();
@@ -182,8 +178,7 @@ final class SheetView extends VBox {
         what.getStyleClass().add("room-sentence");
         Label how = new Label(
                 "Go to Hook-up and plug something, or let it find a way. Then every lead, switch and knob of it stands here in its safe order, with the reason.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
+        Look.at(how).style("second").wrap();
         VBox box = new VBox(8, what, how);
         box.setAlignment(Pos.CENTER);
         box.getStyleClass().add("drop-zone");
@@ -196,8 +191,7 @@ final class SheetView extends VBox {
         Label mark = new Label(progress == SheetProgress.State.DONE ? "✓" : String.valueOf(number));
         mark.getStyleClass().add(isOver ? "step-tick" : "step-number");
         Label title = new Label(step.title());
-        title.setWrapText(true);
-        title.getStyleClass().add(isOver ? "step-over" : "step-title");
+        Look.at(title).wrap().style(isOver ? "step-over" : "step-title");
         VBox words = new VBox(2, title);
         if (progress == SheetProgress.State.AGAIN) {
             Label again = new Label("Look at it again: something before it was undone");
@@ -214,8 +208,7 @@ final class SheetView extends VBox {
         if (!told.isEmpty()) {
             row.getChildren().add(tell(told));
         }
-        row.getStyleClass().add("step-row");
-        row.setId("step-row-" + number);
+        Look.at(row).style("step-row").id("step-row-" + number);
         row.setOnMouseClicked(event -> {
             sheet.choose(Optional.of(step));
             requestFocus();
@@ -224,9 +217,7 @@ final class SheetView extends VBox {
     }
 
     private static Label tell(String words) {
-        Label tell = new Label(words);
-        tell.getStyleClass().addAll("second", "small");
-        tell.setMinWidth(Region.USE_PREF_SIZE);
+        Label tell = Look.at(new Label(words)).style("second", "small").whole().node();
         return tell;
     }
 

@@ -9,7 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,6 +23,7 @@ import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.SheetModel;
 
@@ -42,12 +42,11 @@ final class StepCard {
     }
 
     Node show(SheetModel.State state, Step step, int number) {
-        Label mark = new Label(String.valueOf(number));
-        mark.getStyleClass().add("step-number-now");
+        Label mark = Look.at(new Label(String.valueOf(number)))
+                .style("step-number-now")
+                .node();
         Label title = new Label(step.title());
-        title.setId("step-title");
-        title.getStyleClass().add("step-now-title");
-        title.setWrapText(true);
+        Look.at(title).id("step-title").style("step-now-title").wrap();
         VBox words = new VBox(6, title);
         HBox.setHgrow(words, Priority.ALWAYS);
         add(words, step.detail());
@@ -71,8 +70,7 @@ final class StepCard {
             words.getChildren().add(kept(state, step));
         }
         HBox card = new HBox(14, mark, words, buttons(state, step, isDone, !inTheWay.isEmpty()));
-        card.getStyleClass().add("step-card");
-        card.setId("step-card");
+        Look.at(card).style("step-card").id("step-card");
         return card;
     }
 
@@ -91,18 +89,14 @@ final class StepCard {
     }
 
     private static Label wrapped(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("step-detail");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(text)).style("step-detail").wrap().node();
         return label;
     }
 
     private static Node waitsFor(SheetModel.State state, Order order) {
         String before = state.sheet().step(order.before()).map(Step::title).orElse("");
         Label words = new Label("Not yet. First “" + before + "”: " + order.why());
-        words.setId("step-not-yet");
-        words.getStyleClass().addAll("off", "step-detail");
-        words.setWrapText(true);
+        Look.at(words).id("step-not-yet").style("off", "step-detail").wrap();
         return words;
     }
 
@@ -116,14 +110,12 @@ final class StepCard {
             return buttons;
         }
         done = new Button(doneWords(step));
-        done.setId("step-done");
-        done.getStyleClass().add("primary");
+        Look.at(done).id("step-done").style("primary");
         done.setDisable(isDone || isBlocked);
         done.setOnAction(event -> sheet.done());
         Button other = new Button(isDone ? "Open again" : "Skip");
         other.setId(isDone ? "step-again" : "step-skip");
-        other.getStyleClass().add("quiet");
-        other.setTooltip(new Tooltip(isDone ? "Backspace" : "Ctrl+Shift+D"));
+        Look.at(other).style("quiet").tip(isDone ? "Backspace" : "Ctrl+Shift+D");
         other.setOnAction(event -> {
             if (isDone) {
                 sheet.undo();
@@ -154,12 +146,11 @@ final class StepCard {
             return Optional.empty();
         }
         FlowPane all = new FlowPane(6, 6);
-        Label instead = new Label("Or is it this?");
-        instead.getStyleClass().addAll("second", "small");
+        Label instead =
+                Look.at(new Label("Or is it this?")).style("second", "small").node();
         all.getChildren().add(instead);
         for (Symptom symptom : step.symptoms()) {
-            Button button = new Button(symptom.word());
-            button.getStyleClass().add("symptom");
+            Button button = Look.at(new Button(symptom.word())).style("symptom").node();
             button.setId("symptom-"
                     + symptom.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
             button.setOnAction(event -> sheet.notice(symptom));
@@ -216,10 +207,11 @@ final class StepCard {
     }
 
     private static Button link(String words, String id, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("action-link");
-        button.setOnAction(event -> action.run());
+        Button button = Look.at(new Button(words))
+                .id(id)
+                .style("action-link")
+                .action(() -> action.run())
+                .node();
         return button;
     }
 }

@@ -22,6 +22,7 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.gear.shelf.SearchIndex;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 
 /**
  * Adds something: what is it like, what do you call it, and the few things that matter.
@@ -58,8 +59,7 @@ final class AddPage<T> extends VBox {
         getStyleClass().addAll("palette", "add-page");
         setId("add-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = new Label(title);
-        head.getStyleClass().add("card-title");
+        Label head = Look.at(new Label(title)).style("card-title").node();
         search.setId("profile-search");
         search.setPromptText("Type a word: guitar, drum machine, headset, white…");
         search.textProperty().addListener(change -> search());
@@ -69,11 +69,8 @@ final class AddPage<T> extends VBox {
         profiles.setCellFactory(list -> new ProfileCell<>(name));
         ChangeListener<Profile<T>> chosen = (property, before, now) -> show(now);
         profiles.getSelectionModel().selectedItemProperty().addListener(chosen);
-        put.setId("put-on-shelf");
-        put.getStyleClass().add("primary");
-        put.setOnAction(event -> put());
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> closed.run());
+        Look.at(put).id("put-on-shelf").style("primary").action(() -> put());
+        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
         VBox left = new VBox(6, search, profiles);
         left.getStyleClass().add("add-left");
         VBox.setVgrow(profiles, Priority.ALWAYS);

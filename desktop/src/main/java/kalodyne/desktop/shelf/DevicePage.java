@@ -14,6 +14,7 @@ import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a device is as a whole: its kind, what it can run on, its sample rates and bit depths. */
@@ -48,8 +49,9 @@ final class DevicePage {
         depths.setId("device-depths");
         page.row("Bit depths", depths);
         for (PowerSource source : PowerSource.values()) {
-            CheckBox box = new CheckBox(source.word());
-            box.setId("runs-on-" + source.name());
+            CheckBox box = Look.at(new CheckBox(source.word()))
+                    .id("runs-on-" + source.name())
+                    .node();
             box.setSelected(was.powering().stream().anyMatch(each -> each.source() == source));
             box.setOnAction(event -> showUsual());
             sources.put(source, box);

@@ -22,6 +22,7 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Wire;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what an end of a lead is, and to what each of its contacts is wired. */
@@ -89,9 +90,10 @@ final class EndPage {
 
     /** The contacts of the other ends, of which some may be joined to this one. */
     private MenuButton targets(Contact contact) {
-        MenuButton button = new MenuButton();
-        button.getStyleClass().add("chooses");
-        button.setId("wire-" + contact.name());
+        MenuButton button = Look.at(new MenuButton())
+                .style("chooses")
+                .id("wire-" + contact.name())
+                .node();
         button.setMaxWidth(Double.MAX_VALUE);
         Set<Wire.Spot> joined = wiring.getOrDefault(contact, Set.of());
         Map<Wire.Spot, CheckMenuItem> items = new LinkedHashMap<>();

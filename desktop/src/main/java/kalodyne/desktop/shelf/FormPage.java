@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.shell.Overlay;
 
 /** A form over the window: what is asked on the left, what it looks like on the right. */
@@ -32,20 +33,16 @@ final class FormPage extends VBox {
         getStyleClass().addAll("palette", "form-page");
         setId("form-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = new Label(title);
-        head.getStyleClass().add("card-title");
+        Label head = Look.at(new Label(title)).style("card-title").node();
         rows.getStyleClass().add("fields");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setId("form-problem");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").id("form-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-        Button button = new Button(done);
-        button.getStyleClass().add("primary");
-        button.setId("form-done");
+        Button button =
+                Look.at(new Button(done)).style("primary").id("form-done").node();
         button.setDefaultButton(true);
         button.setOnAction(event -> take(take));
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> overlay.lift());
+        Button leave =
+                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
         rows.setMinWidth(Region.USE_PREF_SIZE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox both = new HBox(24, rows, side);
@@ -71,9 +68,7 @@ final class FormPage extends VBox {
 
     /** Asks for one thing. */
     void row(String words, Region answer) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
-        label.setMinWidth(Region.USE_PREF_SIZE);
+        Label label = Look.at(new Label(words)).style("second", "small").whole().node();
         label.setLabelFor(answer);
         answer.setAccessibleText(words);
         answer.setMaxWidth(Double.MAX_VALUE);
@@ -83,8 +78,7 @@ final class FormPage extends VBox {
 
     /** Puts things under a heading on the right. */
     void beside(String words, Node... nodes) {
-        Label label = new Label(words);
-        label.getStyleClass().add("section");
+        Label label = Look.at(new Label(words)).style("section").node();
         side.getChildren().add(label);
         beside(nodes);
     }

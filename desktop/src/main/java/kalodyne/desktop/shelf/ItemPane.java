@@ -25,6 +25,7 @@ import kalodyne.core.gear.Stage;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.shell.Overlay;
 
@@ -80,16 +81,11 @@ final class ItemPane extends Pane {
         this.shelf = shelf;
         getStyleClass().add("item-pane");
         setId("item-pane");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setId("item-problem");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").id("item-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         name = new QuantityField(shelf::rename, problem::setText);
-        name.setId("item-name");
-        name.getStyleClass().add("item-name");
-        name.setAccessibleText("Name");
-        kind.getStyleClass().addAll("second", "small");
-        kind.setId("item-kind");
+        Look.at(name).id("item-name").style("item-name").spoken("Name");
+        Look.at(kind).style("second", "small").id("item-kind");
         change = new ChangeMenu(shelf, overlay, problem::setText);
         values = new ValueGrid(shelf, overlay, problem::setText);
         faces.setId("faces");
@@ -153,27 +149,22 @@ final class ItemPane extends Pane {
 
     private VBox left() {
         Button duplicate = new Button("Duplicate");
-        duplicate.setId("duplicate");
-        duplicate.setMinWidth(Region.USE_PREF_SIZE);
-        duplicate.setOnAction(event -> shelf.duplicate());
+        Look.at(duplicate).id("duplicate").whole().action(() -> shelf.duplicate());
         Button remove = new Button("Remove");
-        remove.setId("remove-item");
-        remove.setMinWidth(Region.USE_PREF_SIZE);
-        remove.setOnAction(event -> shelf.remove());
+        Look.at(remove).id("remove-item").whole().action(() -> shelf.remove());
         HBox buttons = new HBox(8, change, duplicate, remove);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(drawing, Priority.ALWAYS);
-        VBox box = new VBox(6, name, kind, faces, drawing, buttons);
-        box.getStyleClass().add("item-left");
+        VBox box = Look.at(new VBox(6, name, kind, faces, drawing, buttons))
+                .style("item-left")
+                .node();
         return box;
     }
 
     private VBox right() {
         DownScroll scroll = new DownScroll(values);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        wiring.getStyleClass().addAll("second", "small");
-        wiring.setId("wiring");
-        wiring.setWrapText(true);
+        Look.at(wiring).style("second", "small").id("wiring").wrap();
         wiring.setMinHeight(Region.USE_PREF_SIZE);
         wiring.managedProperty().bind(wiring.textProperty().isNotEmpty());
         return new VBox(4, problem, scroll, wiring);

@@ -17,6 +17,7 @@ import kalodyne.core.gear.shelf.PlugFinder;
 import kalodyne.core.gear.shelf.PlugFinder.Answer;
 import kalodyne.core.gear.shelf.PlugFinder.Question;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 
 /** Tells which plug somebody has in the hand. */
 final class PlugFinderPage extends VBox {
@@ -29,8 +30,7 @@ final class PlugFinderPage extends VBox {
         getStyleClass().addAll("palette", "finder-page");
         setId("plug-finder");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        verdict.getStyleClass().add("card-title");
-        verdict.setId("plug-verdict");
+        Look.at(verdict).style("card-title").id("plug-verdict");
         DownScroll scroll = new DownScroll(results);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button again = new Button("Begin again");
@@ -39,9 +39,7 @@ final class PlugFinderPage extends VBox {
             show();
         });
         Button done = new Button("Done");
-        done.setId("plug-done");
-        done.getStyleClass().add("primary");
-        done.setOnAction(event -> closed.run());
+        Look.at(done).id("plug-done").style("primary").action(() -> closed.run());
         VBox left = new VBox(12, questions);
         left.getStyleClass().add("add-left");
         VBox right = new VBox(8, verdict, scroll);
@@ -82,13 +80,11 @@ final class PlugFinderPage extends VBox {
 
     private void ask(Question question, List<Answer> offered, boolean isGiven) {
         Label words = new Label(question.words());
-        words.getStyleClass().add("question");
-        words.setWrapText(true);
+        Look.at(words).style("question").wrap();
         FlowPane chips = new FlowPane(6, 6);
         for (Answer answer : offered) {
             ToggleButton chip = new ToggleButton(answer.words());
-            chip.getStyleClass().add("chip");
-            chip.setId("answer-" + answer.name());
+            Look.at(chip).style("chip").id("answer-" + answer.name());
             chip.setSelected(isGiven);
             chip.setTooltip(new Tooltip(answer.detail()));
             chip.setOnAction(event -> {
@@ -107,11 +103,10 @@ final class PlugFinderPage extends VBox {
         PlugDrawing drawing = new PlugDrawing();
         drawing.getStyleClass().add("small-drawing");
         drawing.show(match.connector(), Form.PLUG, Map.of());
-        Label name = new Label(match.connector().word());
-        name.getStyleClass().add("medium");
+        Label name =
+                Look.at(new Label(match.connector().word())).style("medium").node();
         Label meaning = new Label(match.meaning());
-        meaning.getStyleClass().addAll("second", "small");
-        meaning.setWrapText(true);
+        Look.at(meaning).style("second", "small").wrap();
         results.getChildren().add(new VBox(3, name, drawing, meaning));
     }
 }

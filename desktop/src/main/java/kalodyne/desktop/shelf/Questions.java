@@ -27,6 +27,7 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 
 /**
@@ -46,9 +47,7 @@ final class Questions<T> extends VBox {
         this.made = begun;
         this.today = today;
         getStyleClass().add("questions");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setId("add-problem");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").id("add-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         drawing.getStyleClass().add("small-drawing");
     }
@@ -110,9 +109,7 @@ final class Questions<T> extends VBox {
     }
 
     private static Label question(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("question");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(words)).style("question").wrap().node();
         return label;
     }
 
@@ -159,9 +156,8 @@ final class Questions<T> extends VBox {
         label.setLabelFor(control);
         getChildren().addAll(label, control);
         if (!hint.isEmpty()) {
-            Label words = new Label(hint);
-            words.getStyleClass().addAll("second", "small");
-            words.setWrapText(true);
+            Label words =
+                    Look.at(new Label(hint)).style("second", "small").wrap().node();
             getChildren().add(words);
         }
     }

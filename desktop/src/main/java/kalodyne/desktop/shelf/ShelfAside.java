@@ -5,8 +5,8 @@ import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 
 /** What its owner wants to remember of the chosen thing, and what the words for where values are from mean. */
@@ -26,8 +26,7 @@ final class ShelfAside extends VBox {
         super(8);
         this.shelf = shelf;
         title.getStyleClass().add("section");
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         note = new NoteArea(shelf::note, problem::setText);
         note.setId("item-note");
@@ -45,22 +44,21 @@ final class ShelfAside extends VBox {
     }
 
     private QuantityField field(String id, Consumer<String> take) {
-        QuantityField field = new QuantityField(take, problem::setText);
-        field.setId("item-" + id);
-        field.setAccessibleText(id);
+        QuantityField field = Look.at(new QuantityField(take, problem::setText))
+                .id("item-" + id)
+                .spoken(id)
+                .node();
         return field;
     }
 
     private static Label label(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().addAll("second", "small");
-        label.setMinWidth(Region.USE_PREF_SIZE);
+        Label label = Look.at(new Label(words)).style("second", "small").whole().node();
         return label;
     }
 
     private static VBox legend() {
-        Label head = new Label("Where a value is from");
-        head.getStyleClass().add("section");
+        Label head =
+                Look.at(new Label("Where a value is from")).style("section").node();
         VBox legend = new VBox(
                 4,
                 head,
@@ -72,9 +70,10 @@ final class ShelfAside extends VBox {
     }
 
     private static Label meaning(String word, String words) {
-        Label label = new Label(word + ": " + words);
-        label.getStyleClass().addAll("second", "small");
-        label.setWrapText(true);
+        Label label = Look.at(new Label(word + ": " + words))
+                .style("second", "small")
+                .wrap()
+                .node();
         return label;
     }
 

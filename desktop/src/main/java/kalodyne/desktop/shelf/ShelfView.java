@@ -10,11 +10,11 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.shell.Overlay;
 
@@ -65,15 +65,12 @@ final class ShelfView extends VBox {
     }
 
     private static Label title(String id) {
-        Label label = new Label();
-        label.getStyleClass().add("section");
-        label.setId(id);
+        Label label = Look.at(new Label()).style("section").id(id).node();
         return label;
     }
 
     private static Label quiet(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("second");
+        Label label = Look.at(new Label(words)).style("second").node();
         return label;
     }
 
@@ -95,10 +92,11 @@ final class ShelfView extends VBox {
     }
 
     private static Button button(String id, String words, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(event -> action.run());
+        Button button = Look.at(new Button(words))
+                .id(id)
+                .whole()
+                .action(() -> action.run())
+                .node();
         return button;
     }
 
@@ -130,11 +128,9 @@ final class ShelfView extends VBox {
         Label what = new Label("Begin with what you want to record");
         what.getStyleClass().add("room-sentence");
         Label how = new Label("Choose what it is like from a list, answer a question or two, and it is on your shelf.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
+        Look.at(how).style("second").wrap();
         VBox box = new VBox(what, how, primary(button("first-gear", "Add gear…", this::addGear)));
-        box.getStyleClass().add("drop-zone");
-        box.setId("empty-shelf");
+        Look.at(box).style("drop-zone").id("empty-shelf");
         return box;
     }
 

@@ -18,6 +18,7 @@ import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Part;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.shell.Overlay;
 
@@ -76,9 +77,10 @@ final class ValueGrid extends GridPane {
             add(section("Controls"), 0, line++, 3, 1);
         }
         for (DeviceControl control : controls) {
-            Label label = new Label(control.name());
-            label.getStyleClass().addAll("second", "small");
-            label.setMinWidth(Region.USE_PREF_SIZE);
+            Label label = Look.at(new Label(control.name()))
+                    .style("second", "small")
+                    .whole()
+                    .node();
             add(label, 0, line);
             if (control.taper().isPresent()) {
                 QuantityField field = new QuantityField(text -> shelf.range(control.id(), text), explain);
@@ -98,8 +100,7 @@ final class ValueGrid extends GridPane {
     }
 
     private static Label section(String words) {
-        Label title = new Label(words);
-        title.getStyleClass().add("section");
+        Label title = Look.at(new Label(words)).style("section").node();
         title.setMaxWidth(Double.MAX_VALUE);
         return title;
     }
@@ -140,12 +141,10 @@ final class ValueGrid extends GridPane {
 
     private void addRow(int line, Part part, Fact<?> fact) {
         Label label = new Label(fact.label());
-        label.getStyleClass().addAll("second", "small");
-        label.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(label).style("second", "small").whole();
         QuantityField field = new QuantityField(text -> shelf.value(part.mark(), fact, text), explain);
         field.setId("value-" + part.mark().replace(' ', '-') + "-" + fact.id());
-        field.getStyleClass().add("value-field");
-        field.setAccessibleText(part.label() + ", " + fact.label());
+        Look.at(field).style("value-field").spoken(part.label() + ", " + fact.label());
         Tooltip help =
                 new Tooltip(fact.help() + " For example " + fact.quantity().example() + ".");
         field.setTooltip(help);
@@ -162,9 +161,10 @@ final class ValueGrid extends GridPane {
     private MenuButton more(Part part, List<Fact<?>> unknown) {
         MenuButton more = new MenuButton("add…");
         more.getStyleClass().addAll("quiet", "small-button");
-        more.setId("more-" + part.mark().replace(' ', '-'));
-        more.setTooltip(new Tooltip("Add a value that is not known yet"));
-        more.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(more)
+                .id("more-" + part.mark().replace(' ', '-'))
+                .tip("Add a value that is not known yet")
+                .whole();
         for (Fact<?> fact : unknown) {
             MenuItem item = new MenuItem(fact.label() + "…");
             item.setOnAction(event -> ask(part, fact));

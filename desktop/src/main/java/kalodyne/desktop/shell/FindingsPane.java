@@ -14,6 +14,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.desktop.control.DownScroll;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 
 /** What was noticed, worst first: shape, title, reason, and what to do, which is done at a click where it can be. */
@@ -59,18 +60,15 @@ final class FindingsPane extends DownScroll {
     }
 
     private Node card(Finding finding) {
-        Label head = new Label(finding.title());
-        head.getStyleClass().add("card-title");
-        head.setWrapText(true);
-        Label reason = new Label(finding.text());
-        reason.getStyleClass().add("finding-text");
-        reason.setWrapText(true);
+        Label head =
+                Look.at(new Label(finding.title())).style("card-title").wrap().node();
+        Label reason =
+                Look.at(new Label(finding.text())).style("finding-text").wrap().node();
         VBox words = new VBox(2, head, reason);
         HBox.setHgrow(words, Priority.ALWAYS);
         finding.remedy().ifPresent(remedy -> words.getChildren().add(remedy(finding, remedy)));
         HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
-        card.getStyleClass().add("finding");
-        card.setId("finding-" + id(finding));
+        Look.at(card).style("finding").id("finding-" + id(finding));
         if (finding.place() instanceof Place.Shelf || finding.place() instanceof Place.Plugged) {
             words.getChildren().add(link("Look at it", "look-" + id(finding), () -> goTo.accept(finding.place())));
         }
@@ -80,8 +78,7 @@ final class FindingsPane extends DownScroll {
     private Node remedy(Finding finding, Remedy remedy) {
         if (!remedy.isApplicable()) {
             Label words = new Label(remedy.words() + ".");
-            words.getStyleClass().addAll("finding-text", "medium");
-            words.setWrapText(true);
+            Look.at(words).style("finding-text", "medium").wrap();
             return words;
         }
         return link(remedy.words(), "remedy-" + id(finding), () -> apply.accept(remedy));
@@ -89,10 +86,7 @@ final class FindingsPane extends DownScroll {
 
     private static Button link(String words, String id, Runnable action) {
         Button button = new Button(words);
-        button.getStyleClass().add("action-link");
-        button.setId(id);
-        button.setWrapText(true);
-        button.setOnAction(event -> action.run());
+        Look.at(button).style("action-link").id(id).wrap().action(() -> action.run());
         return button;
     }
 

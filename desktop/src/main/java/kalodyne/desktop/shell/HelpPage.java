@@ -11,8 +11,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 
 /** What a room is for and what its words mean, in plain sentences. */
 final class HelpPage extends VBox {
@@ -27,12 +27,10 @@ final class HelpPage extends VBox {
         getStyleClass().add("help");
         setId("help");
         List<String> lines = lines(resource);
-        Label title = new Label(lines.get(0));
-        title.getStyleClass().add("room-sentence");
-        title.setWrapText(true);
+        Label title =
+                Look.at(new Label(lines.get(0))).style("room-sentence").wrap().node();
         title.setMinHeight(USE_PREF_SIZE);
-        Label introduction = new Label(lines.get(1));
-        introduction.setWrapText(true);
+        Label introduction = Look.at(new Label(lines.get(1))).wrap().node();
         introduction.setMinHeight(USE_PREF_SIZE);
         ScrollPane scroll = new ScrollPane(terms(lines.subList(2, lines.size())));
         scroll.setFitToWidth(true);
@@ -42,8 +40,7 @@ final class HelpPage extends VBox {
         close.setOnAction(event -> closed.run());
         Label advises = new Label(
                 "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide. Never defeat a mains safety earth to cure hum.");
-        advises.getStyleClass().addAll("second", "small");
-        advises.setWrapText(true);
+        Look.at(advises).style("second", "small").wrap();
         advises.setMinHeight(USE_PREF_SIZE);
         getChildren().addAll(title, introduction, scroll, advises, close);
     }
@@ -59,12 +56,12 @@ final class HelpPage extends VBox {
         int row = 0;
         for (String line : lines) {
             int bar = line.indexOf('|');
-            Label term = new Label(line.substring(0, bar));
-            term.getStyleClass().add("strong");
-            term.setMinWidth(Region.USE_PREF_SIZE);
+            Label term = Look.at(new Label(line.substring(0, bar)))
+                    .style("strong")
+                    .whole()
+                    .node();
             GridPane.setValignment(term, VPos.TOP);
-            Label meaning = new Label(line.substring(bar + 1));
-            meaning.setWrapText(true);
+            Label meaning = Look.at(new Label(line.substring(bar + 1))).wrap().node();
             GridPane.setHgrow(meaning, Priority.ALWAYS);
             grid.addRow(row++, term, meaning);
         }

@@ -17,6 +17,7 @@ import kalodyne.core.studio.exchange.ImportPlan;
 import kalodyne.core.studio.exchange.ImportPlan.Effect;
 import kalodyne.core.studio.exchange.ImportPlan.Line;
 import kalodyne.core.studio.exchange.ImportPlan.Mode;
+import kalodyne.desktop.control.Look;
 
 /** Shows what would come in, before it does. */
 final class ImportPage extends VBox {
@@ -37,28 +38,27 @@ final class ImportPage extends VBox {
         getStyleClass().addAll("palette", "import-page");
         setId("import-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = new Label("What comes in from " + fileName);
-        head.getStyleClass().add("card-title");
+        Label head = Look.at(new Label("What comes in from " + fileName))
+                .style("card-title")
+                .node();
         ToggleGroup modes = new ToggleGroup();
         RadioButton merge = mode("import-merge", "Replace what is there under the same name", Mode.MERGE, modes);
         RadioButton copy = mode("import-copy", "Add everything as new", Mode.COPY, modes);
         merge.setSelected(true);
-        summary.setId("import-summary");
-        summary.getStyleClass().add("strong");
+        Look.at(summary).id("import-summary").style("strong");
         lines.setId("import-lines");
         lines.setCellFactory(list -> new LineCell());
         lines.setPlaceholder(new Label("Nothing is in it."));
         VBox.setVgrow(lines, Priority.ALWAYS);
-        bring.setId("bring-in");
-        bring.getStyleClass().add("primary");
+        Look.at(bring).id("bring-in").style("primary");
         bring.setOnAction(event -> {
             closed.run();
             take.accept(mode);
         });
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> closed.run());
-        Label undo = new Label("Undo takes all of it back.");
-        undo.getStyleClass().addAll("second", "small");
+        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
+        Label undo = Look.at(new Label("Undo takes all of it back."))
+                .style("second", "small")
+                .node();
         HBox buttons = new HBox(10, bring, leave, undo);
         buttons.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, merge, copy, summary, lines, buttons);
@@ -70,8 +70,7 @@ final class ImportPage extends VBox {
     }
 
     private RadioButton mode(String id, String words, Mode meant, ToggleGroup group) {
-        RadioButton button = new RadioButton(words);
-        button.setId(id);
+        RadioButton button = Look.at(new RadioButton(words)).id(id).node();
         button.setToggleGroup(group);
         button.setOnAction(event -> show(meant));
         return button;
@@ -103,8 +102,7 @@ final class ImportPage extends VBox {
 
         LineCell() {
             name.getStyleClass().add("medium");
-            details.getStyleClass().addAll("second", "small");
-            details.setWrapText(true);
+            Look.at(details).style("second", "small").wrap();
             details.managedProperty().bind(details.textProperty().isNotEmpty());
             setPrefWidth(0);
         }

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 
 /** Asks for a name, or another short text. */
 public final class NamePage extends VBox {
@@ -27,20 +28,14 @@ public final class NamePage extends VBox {
         setId("name-page");
         setMaxWidth(520);
         setMaxHeight(USE_PREF_SIZE);
-        Label head = new Label(title);
-        head.getStyleClass().add("card-title");
+        Label head = Look.at(new Label(title)).style("card-title").node();
         Label problem = new Label();
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setId("name-problem");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").id("name-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         field = new TextField(present);
         field.setId("name-field");
-        Button take = new Button(done);
-        take.getStyleClass().add("primary");
-        take.setId("name-done");
-        Button leave = new Button("Cancel");
-        leave.setOnAction(event -> closed.run());
+        Button take = Look.at(new Button(done)).style("primary").id("name-done").node();
+        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
         Runnable commit = () -> rename.apply(field.getText().strip()).ifPresentOrElse(problem::setText, closed);
         take.setOnAction(event -> commit.run());
         field.setOnAction(event -> commit.run());

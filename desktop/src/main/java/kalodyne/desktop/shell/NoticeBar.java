@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.model.Notice;
 
@@ -20,18 +21,13 @@ final class NoticeBar extends VBox {
 
     NoticeBar(ObjectProperty<Optional<Notice>> notice) {
         getStyleClass().add("notice-frame");
-        title.getStyleClass().add("card-title");
-        title.setId("notice-title");
-        text.getStyleClass().add("finding-text");
-        text.setId("notice-text");
-        text.setWrapText(true);
+        Look.at(title).style("card-title").id("notice-title");
+        Look.at(text).style("finding-text").id("notice-text").wrap();
         text.setMinHeight(Region.USE_PREF_SIZE);
         VBox words = new VBox(2, title, text);
         HBox.setHgrow(words, Priority.ALWAYS);
         Button dismiss = new Button("Dismiss");
-        dismiss.setId("notice-dismiss");
-        dismiss.setMinWidth(Region.USE_PREF_SIZE);
-        dismiss.setOnAction(event -> notice.set(Optional.empty()));
+        Look.at(dismiss).id("notice-dismiss").whole().action(() -> notice.set(Optional.empty()));
         bar.getChildren().addAll(mark, words, dismiss);
         getChildren().add(bar);
         notice.addListener((property, before, now) -> show(now));

@@ -8,12 +8,12 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
 
 /** The rooms in the order of the work, each with what waits in it. */
@@ -28,8 +28,7 @@ final class RoomList extends VBox {
             boolean isFirstBeside =
                     rooms.get(i).isBeside() && i > 0 && !rooms.get(i - 1).isBeside();
             if (isFirstBeside) {
-                Region line = new Region();
-                line.getStyleClass().add("room-rule");
+                Region line = Look.at(new Region()).style("room-rule").node();
                 getChildren().add(line);
             }
             getChildren().add(button(rooms.get(i), i + 1, keys(rooms, i), enter));
@@ -48,9 +47,7 @@ final class RoomList extends VBox {
         digit.setMinWidth(DIGIT_WIDTH);
         digit.getStyleClass().addAll("second", "small");
         Label title = new Label(room.title());
-        Label count = new Label();
-        count.getStyleClass().addAll("strong", "small");
-        count.setMinWidth(Region.USE_PREF_SIZE);
+        Label count = Look.at(new Label()).style("strong", "small").whole().node();
         count.managedProperty().bind(count.textProperty().isNotEmpty());
         SeverityMark mark = new SeverityMark();
         Region space = new Region();
@@ -62,8 +59,7 @@ final class RoomList extends VBox {
         button.setGraphic(row);
         button.getStyleClass().add("room-button");
         button.setId("room-" + room.id());
-        button.setAccessibleText(room.title());
-        button.setTooltip(new Tooltip(KeyCombination.valueOf(keys).getDisplayText()));
+        Look.at(button).spoken(room.title()).tip(KeyCombination.valueOf(keys).getDisplayText());
         button.setToggleGroup(group);
         button.setUserData(room);
         // A button does not stretch what it shows.

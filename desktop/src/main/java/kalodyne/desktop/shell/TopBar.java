@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 
@@ -29,25 +30,17 @@ final class TopBar extends HBox {
         this.studio = studio;
         getStyleClass().add("top-bar");
         Label brand = new Label("Kalodyne");
-        brand.getStyleClass().add("brand");
-        brand.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(brand).style("brand").whole();
         studioItems.add(new SeparatorMenuItem());
         fileCommands.forEach(command -> studioItems.add(item(command)));
         studioItems.add(new SeparatorMenuItem());
         viewCommands.forEach(command -> studioItems.add(item(command)));
         Label run = new Label("run");
-        run.getStyleClass().add("crumb");
-        run.setMinWidth(Region.USE_PREF_SIZE);
+        Look.at(run).style("crumb").whole();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        undo.getStyleClass().add("quiet");
-        undo.setId("undo");
-        undo.setMinWidth(Region.USE_PREF_SIZE);
-        undo.setOnAction(event -> studio.undo());
-        redo.getStyleClass().add("quiet");
-        redo.setId("redo");
-        redo.setMinWidth(Region.USE_PREF_SIZE);
-        redo.setOnAction(event -> studio.redo());
+        Look.at(undo).style("quiet").id("undo").whole().action(() -> studio.undo());
+        Look.at(redo).style("quiet").id("redo").whole().action(() -> studio.redo());
         getChildren()
                 .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
         run.visibleProperty().bind(studio.awaitedProperty().not());
@@ -58,9 +51,7 @@ final class TopBar extends HBox {
     }
 
     private static MenuButton quiet(String id) {
-        MenuButton button = new MenuButton();
-        button.setId(id);
-        button.getStyleClass().add("quiet");
+        MenuButton button = Look.at(new MenuButton()).id(id).style("quiet").node();
         // Long names give way to the buttons; the tooltip has them whole.
         button.setMinWidth(0);
         Tooltip whole = new Tooltip();
@@ -71,10 +62,11 @@ final class TopBar extends HBox {
 
     private static Button button(Command command, String words) {
         Button button = new Button(words);
-        button.getStyleClass().add("quiet");
-        button.setTooltip(new Tooltip(command.toString()));
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(event -> command.run().run());
+        Look.at(button)
+                .style("quiet")
+                .tip(command.toString())
+                .whole()
+                .action(() -> command.run().run());
         return button;
     }
 

@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.levels.calibration.Calibration;
 import kalodyne.core.levels.calibration.Observed;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.model.Calibrating;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Overlay;
@@ -30,20 +31,19 @@ final class CalibrationPage extends VBox {
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         setPrefWidth(560);
         Optional<Calibrating> calibrating = takes.calibrating();
-        Label head = new Label("What the takes say about the gear");
-        head.getStyleClass().add("card-title");
+        Label head = Look.at(new Label("What the takes say about the gear"))
+                .style("card-title")
+                .node();
         getChildren().add(head);
         calibrating.ifPresentOrElse(this::show, this::nothing);
-        correct.setId("calibrate");
-        correct.getStyleClass().add("primary");
+        Look.at(correct).id("calibrate").style("primary");
         correct.setDisable(calibrating.isEmpty() || takes.isReadOnly());
         correct.setOnAction(event -> {
             calibrating.ifPresent(takes::correct);
             overlay.lift();
         });
         Button leave = new Button("Cancel");
-        leave.setId("calibrate-leave");
-        leave.setOnAction(event -> overlay.lift());
+        Look.at(leave).id("calibrate-leave").action(() -> overlay.lift());
         getChildren().add(new HBox(10, correct, leave));
     }
 
@@ -56,8 +56,7 @@ final class CalibrationPage extends VBox {
     }
 
     private void say(String words) {
-        Label label = new Label(words);
-        label.setWrapText(true);
+        Label label = Look.at(new Label(words)).wrap().node();
         label.setMinHeight(USE_PREF_SIZE);
         getChildren().add(label);
     }

@@ -19,6 +19,7 @@ import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.causes.Suspect;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** What most likely makes the worst fault, and the one test that tells the likely causes apart soonest, with its answers to click. */
 final class CausesPane extends VBox {
@@ -51,8 +52,9 @@ final class CausesPane extends VBox {
     }
 
     private void show(Inquiry inquiry) {
-        Label title = new Label("What most likely causes it, in this run");
-        title.getStyleClass().add("section");
+        Label title = Look.at(new Label("What most likely causes it, in this run"))
+                .style("section")
+                .node();
         List<Suspect> suspects = inquiry.suspects();
         GridPane list = new GridPane();
         list.getColumnConstraints().addAll(grows(), new ColumnConstraints(), new ColumnConstraints());
@@ -83,10 +85,8 @@ final class CausesPane extends VBox {
         name.setMaxWidth(Double.MAX_VALUE);
         name.setTooltip(
                 new Tooltip(suspect.cause().says() + "\n" + suspect.cause().predicts()));
-        Region bar = new Region();
-        bar.getStyleClass().add("chance");
-        StackPane track = new StackPane(bar);
-        track.getStyleClass().add("cause");
+        Region bar = Look.at(new Region()).style("chance").node();
+        StackPane track = Look.at(new StackPane(bar)).style("cause").node();
         track.setAlignment(Pos.CENTER_LEFT);
         bar.setStyle("-fx-max-width: " + Math.max(0.3, BAR_EMS * suspect.chance()) + "em;");
         track.setStyle("-fx-min-width: " + BAR_EMS + "em;");
@@ -99,16 +99,14 @@ final class CausesPane extends VBox {
     }
 
     private HBox test(DiagnosticStep test) {
-        HBox answers = new HBox(8);
-        answers.setMinWidth(Region.USE_PREF_SIZE);
+        HBox answers = Look.at(new HBox(8)).whole().node();
         for (int i = 0; i < test.answers().size(); i++) {
             int answer = i;
             String words = test.answers().get(i);
             Button button = new Button(Print.startingSentence(words));
             button.setId("answer-" + i);
             button.getStyleClass().add("wave-tool");
-            button.setMinWidth(Region.USE_PREF_SIZE);
-            button.setOnAction(event -> answered.accept(new Inquiry.Tried(test.id(), answer)));
+            Look.at(button).whole().action(() -> answered.accept(new Inquiry.Tried(test.id(), answer)));
             answers.getChildren().add(button);
         }
         HBox line = line("Tell them apart:", test.instruction(), "next-test");
@@ -118,12 +116,8 @@ final class CausesPane extends VBox {
     }
 
     private static HBox line(String head, String words, String id) {
-        Label strong = new Label(head);
-        strong.getStyleClass().add("card-title");
-        strong.setMinWidth(Region.USE_PREF_SIZE);
-        Label text = new Label(words);
-        text.setId(id);
-        text.setWrapText(true);
+        Label strong = Look.at(new Label(head)).style("card-title").whole().node();
+        Label text = Look.at(new Label(words)).id(id).wrap().node();
         HBox.setHgrow(text, Priority.ALWAYS);
         HBox line = new HBox(10, strong, text);
         line.setAlignment(Pos.BASELINE_LEFT);
@@ -132,14 +126,9 @@ final class CausesPane extends VBox {
 
     private Node tried(Inquiry inquiry) {
         Button begin = new Button("Begin the search anew");
-        begin.getStyleClass().add("action-link");
-        begin.setId("search-anew");
-        begin.setMinWidth(Region.USE_PREF_SIZE);
-        begin.setOnAction(event -> anew.run());
+        Look.at(begin).style("action-link").id("search-anew").whole().action(() -> anew.run());
         Label path = new Label(path(inquiry));
-        path.setId("tried");
-        path.getStyleClass().addAll("second", "small");
-        path.setWrapText(true);
+        Look.at(path).id("tried").style("second", "small").wrap();
         HBox.setHgrow(path, Priority.ALWAYS);
         HBox line = new HBox(10, path, begin);
         line.setAlignment(Pos.BASELINE_LEFT);

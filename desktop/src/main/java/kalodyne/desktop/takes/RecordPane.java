@@ -24,6 +24,7 @@ import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.TestTake;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 
 /** Recording a test take: the input, the meter, what to play now, and how loud it was so far. */
 final class RecordPane extends VBox {
@@ -62,31 +63,24 @@ final class RecordPane extends VBox {
         setId("record-pane");
         getStyleClass().add("record-pane");
         clock.setCycleCount(Animation.INDEFINITE);
-        instruction.setId("record-instruction");
-        instruction.getStyleClass().add("instruction");
-        instruction.setWrapText(true);
-        left.setId("record-left");
-        left.getStyleClass().addAll("instruction", "second");
-        loudest.setId("record-loudest");
-        loudest.setWrapText(true);
-        record.setId("record-start");
-        record.getStyleClass().add("primary");
+        Look.at(instruction).id("record-instruction").style("instruction").wrap();
+        Look.at(left).id("record-left").style("instruction", "second");
+        Look.at(loudest).id("record-loudest").wrap();
+        Look.at(record).id("record-start").style("primary");
         record.setDefaultButton(true);
         record.setOnAction(event -> recordOrStop());
-        close.setId("record-close");
-        close.setOnAction(event -> leave());
+        Look.at(close).id("record-close").action(() -> leave());
         HBox words = new HBox(14, instruction, left);
         words.setAlignment(Pos.BASELINE_LEFT);
         HBox.setHgrow(instruction, Priority.SOMETIMES);
         Label legend = new Label(
                 "Bar: average. Short mark: peak. Thin line: loudest so far. Green: where the loudest peak should be.");
-        legend.getStyleClass().addAll("second", "small");
-        legend.setWrapText(true);
-        knobs.getStyleClass().add("second");
-        knobs.setWrapText(true);
+        Look.at(legend).style("second", "small").wrap();
+        Look.at(knobs).style("second").wrap();
         for (TestTake.Part part : TestTake.parts()) {
-            Label step = new Label(Print.decimal(part.seconds(), 0) + " s  " + part.words());
-            step.setWrapText(true);
+            Label step = Look.at(new Label(Print.decimal(part.seconds(), 0) + " s  " + part.words()))
+                    .wrap()
+                    .node();
             steps.getChildren().add(step);
         }
         getChildren()
@@ -108,8 +102,7 @@ final class RecordPane extends VBox {
     }
 
     private static Label heading(String words) {
-        Label heading = new Label(words);
-        heading.getStyleClass().add("section");
+        Label heading = Look.at(new Label(words)).style("section").node();
         return heading;
     }
 

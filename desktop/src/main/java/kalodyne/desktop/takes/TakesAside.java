@@ -11,6 +11,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.setup.Take;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 
@@ -70,9 +71,7 @@ final class TakesAside extends VBox {
         getChildren().add(list);
         showList();
         Button remove = new Button("Remove " + take.get().name() + " from the log");
-        remove.getStyleClass().add("action-link");
-        remove.setId("remove-take");
-        remove.setOnAction(event -> takes.remove());
+        Look.at(remove).style("action-link").id("remove-take").action(() -> takes.remove());
         getChildren().add(remove);
     }
 
@@ -90,8 +89,7 @@ final class TakesAside extends VBox {
     }
 
     private static Label section(String words) {
-        Label title = new Label(words);
-        title.getStyleClass().add("section");
+        Label title = Look.at(new Label(words)).style("section").node();
         return title;
     }
 
@@ -100,8 +98,9 @@ final class TakesAside extends VBox {
                 takes.selection().takes().stream().filter(this::isWanted).toList();
         list.getChildren().setAll(found.stream().map(this::row).toList());
         if (found.isEmpty()) {
-            Label none = new Label("No take of this run fits.");
-            none.getStyleClass().addAll("second", "small");
+            Label none = Look.at(new Label("No take of this run fits."))
+                    .style("second", "small")
+                    .node();
             list.getChildren().add(none);
         }
     }
@@ -126,8 +125,7 @@ final class TakesAside extends VBox {
 
     private Node row(Take take) {
         Button name = new Button(take.name() + ", " + TakeTimes.of(take));
-        name.getStyleClass().add("action-link");
-        name.setOnAction(event -> takes.select(take));
+        Look.at(name).style("action-link").action(() -> takes.select(take));
         VBox row = new VBox(name);
         List.of(said(take), knobs(take), take.note()).stream()
                 .filter(words -> !words.isBlank())
@@ -138,9 +136,7 @@ final class TakesAside extends VBox {
     }
 
     private static Label line(String words) {
-        Label line = new Label(words);
-        line.getStyleClass().addAll("second", "small");
-        line.setWrapText(true);
+        Label line = Look.at(new Label(words)).style("second", "small").wrap().node();
         return line;
     }
 

@@ -30,6 +30,7 @@ import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.model.TakesModel;
@@ -117,15 +118,13 @@ final class TakesView extends VBox {
     }
 
     private VBox spectrumWithWords() {
-        Label title = new Label();
-        title.getStyleClass().add("section");
+        Label title = Look.at(new Label()).style("section").node();
         title.setMinWidth(0);
         title.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(title, Priority.ALWAYS);
         overTimeSwitch.setId("spectrum-switch");
         overTimeSwitch.getStyleClass().add("wave-tool");
-        overTimeSwitch.setMinWidth(Region.USE_PREF_SIZE);
-        overTimeSwitch.setTooltip(new Tooltip("What sounds when, of the part that the waveform shows"));
+        Look.at(overTimeSwitch).whole().tip("What sounds when, of the part that the waveform shows");
         title.textProperty()
                 .bind(Bindings.when(overTimeSwitch.selectedProperty())
                         .then("What sounds when: the louder, the darker")
@@ -195,14 +194,13 @@ final class TakesView extends VBox {
         });
         Button record = new Button("Record a take");
         record.setId("record-take");
-        record.getStyleClass().add("primary");
-        record.setMinWidth(Region.USE_PREF_SIZE);
-        record.setTooltip(new Tooltip("From an input, with a meter (Ctrl+R)"));
-        record.setOnAction(event -> record());
+        Look.at(record)
+                .style("primary")
+                .whole()
+                .tip("From an input, with a meter (Ctrl+R)")
+                .action(() -> record());
         Button open = new Button("Add a file…");
-        open.setId("open-take");
-        open.setMinWidth(Region.USE_PREF_SIZE);
-        open.setOnAction(event -> chooseFile());
+        Look.at(open).id("open-take").whole().action(() -> chooseFile());
         Button correct = new Button("Correct the gear…");
         correct.setId("open-calibration");
         correct.setMinWidth(Region.USE_PREF_SIZE);
@@ -211,8 +209,9 @@ final class TakesView extends VBox {
         Button timing = new Button("Time…");
         timing.setId("open-timing");
         timing.setMinWidth(Region.USE_PREF_SIZE);
-        timing.setTooltip(new Tooltip("How late it came back, how it keeps the tempo (Ctrl+Shift+T)"));
-        timing.setOnAction(event -> time.run());
+        Look.at(timing)
+                .tip("How late it came back, how it keeps the tempo (Ctrl+Shift+T)")
+                .action(() -> time.run());
         buttons.addAll(List.of(record, open, correct, timing));
         return new RoomHeader(sentence, chooser, other, record, open, correct, timing);
     }
@@ -222,19 +221,16 @@ final class TakesView extends VBox {
         what.getStyleClass().add("room-sentence");
         Label how = new Label(
                 "With the knobs as they stand in Levels. You will see whether it is clean and what to turn. The simulated interface plays the run where nothing is plugged in.");
-        how.getStyleClass().add("second");
-        how.setWrapText(true);
+        Look.at(how).style("second").wrap();
         how.setTextAlignment(TextAlignment.CENTER);
         Button record = new Button("Record a take");
-        record.getStyleClass().add("primary");
-        record.setOnAction(event -> record());
-        Button open = new Button("Choose a file…");
-        open.setOnAction(event -> chooseFile());
+        Look.at(record).style("primary").action(() -> record());
+        Button open =
+                Look.at(new Button("Choose a file…")).action(() -> chooseFile()).node();
         HBox buttons = new HBox(10, record, open);
         buttons.setAlignment(Pos.CENTER);
         VBox zone = new VBox(what, how, buttons);
-        zone.getStyleClass().add("drop-zone");
-        zone.setId("drop-zone");
+        Look.at(zone).style("drop-zone").id("drop-zone");
         return zone;
     }
 

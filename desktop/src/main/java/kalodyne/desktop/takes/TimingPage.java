@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.model.PlanModel;
@@ -38,9 +39,7 @@ final class TimingPage extends Paragraphs {
         getChildren().add(head);
         trip();
         tempo();
-        leave.setId("timing-done");
-        leave.getStyleClass().add("primary");
-        leave.setOnAction(event -> closed.run());
+        Look.at(leave).id("timing-done").style("primary").action(() -> closed.run());
         getChildren().add(leave);
     }
 
@@ -94,8 +93,7 @@ final class TimingPage extends Paragraphs {
         measure.setId("tempo-measure");
         measure.setDisable(timing.take().isEmpty());
         measure.setOnAction(event -> timing.measureTempo(tempo));
-        problem.getStyleClass().addAll("problem", "small");
-        problem.setWrapText(true);
+        Look.at(problem).style("problem", "small").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         row(new Label("Beats a minute"), beats, measure);
         getChildren().add(problem);

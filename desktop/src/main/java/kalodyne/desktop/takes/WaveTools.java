@@ -13,11 +13,11 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Look;
 import kalodyne.desktop.model.TakesModel;
 
 /** Hearing a take and finding its places: play, loop a place, go from place to place, nearer and further away. */
@@ -52,10 +52,8 @@ final class WaveTools extends HBox {
         hearOther.setId("hear-other");
         hearOther.getStyleClass().add("wave-tool");
         hearOther.setTooltip(new Tooltip("The take that this one is compared with, from the same moment on"));
-        hearOther.setMinWidth(Region.USE_PREF_SIZE);
-        hearOther.setOnAction(event -> exchange());
-        places.setId("places");
-        places.getStyleClass().addAll("second", "small");
+        Look.at(hearOther).whole().action(() -> exchange());
+        Look.at(places).id("places").style("second", "small");
         places.setMinWidth(0);
         HBox.setHgrow(places, Priority.ALWAYS);
         places.setMaxWidth(Double.MAX_VALUE);
@@ -70,11 +68,12 @@ final class WaveTools extends HBox {
     }
 
     private static Button tool(String words, String id, String tip) {
-        Button button = new Button(words);
-        button.getStyleClass().add("wave-tool");
-        button.setId(id);
-        button.setTooltip(new Tooltip(tip));
-        button.setMinWidth(Region.USE_PREF_SIZE);
+        Button button = Look.at(new Button(words))
+                .style("wave-tool")
+                .id(id)
+                .tip(tip)
+                .whole()
+                .node();
         return button;
     }
 

@@ -1,0 +1,70 @@
+package kalodyne.desktop.control;
+
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Control;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Region;
+
+/**
+ * How a node looks, what tests find it by and what screen readers say of it, in one expression.
+ *
+ * @param <N> kind of node
+ */
+public final class Look<N extends Node> {
+    private final N node;
+
+    private Look(N node) {
+        this.node = node;
+    }
+
+    /** Begins with a node as it is. */
+    public static <N extends Node> Look<N> at(N node) {
+        return new Look<>(node);
+    }
+
+    public N node() {
+        return node;
+    }
+
+    /** Adds style classes. */
+    public Look<N> style(String... classes) {
+        node.getStyleClass().addAll(classes);
+        return this;
+    }
+
+    public Look<N> id(String id) {
+        node.setId(id);
+        return this;
+    }
+
+    /** Words that do not fit go on in the next line. */
+    public Look<N> wrap() {
+        ((Labeled) node).setWrapText(true);
+        return this;
+    }
+
+    /** Its words are never cut short. */
+    public Look<N> whole() {
+        ((Region) node).setMinWidth(Region.USE_PREF_SIZE);
+        return this;
+    }
+
+    public Look<N> tip(String words) {
+        ((Control) node).setTooltip(new Tooltip(words));
+        return this;
+    }
+
+    /** What a screen reader says. */
+    public Look<N> spoken(String words) {
+        node.setAccessibleText(words);
+        return this;
+    }
+
+    /** What pressing it does. */
+    public Look<N> action(Runnable action) {
+        ((ButtonBase) node).setOnAction(event -> action.run());
+        return this;
+    }
+}
