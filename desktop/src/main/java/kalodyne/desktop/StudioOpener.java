@@ -10,7 +10,6 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
-import kalodyne.desktop.job.Jobs.Listener;
 import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.MainWindow;
@@ -58,22 +57,13 @@ final class StudioOpener implements MainWindow.Opener {
     /** Opens again what was let go for something that came to nothing; what was said of that stays. */
     private void takeBack(Path file) {
         Optional<Notice> said = studio.noticeProperty().get();
-        jobs.run("Opening " + file.getFileName(), progress -> OpenedStudio.named(file, clock), new Listener<>() {
-            @Override
-            public void delivered(OpenedStudio again) {
-                show(new OpenedStudio(again.studio(), said.or(again::notice)));
-            }
+        jobs.run("Opening " + file.getFileName(), progress -> OpenedStudio.named(file, clock))
+                .then(again -> show(new OpenedStudio(again.studio(), said.or(again::notice))))
+                .otherwise(failure -> {
 
-            @Override
-            public void failed(Exception failure) {
-                // It can still be looked at; the first failure was told.
-            }
-
-            @Override
-            public void stopped() {
-                takeBack(file);
-            }
-        });
+                    // It can still be looked at; the first failure was told.
+                })
+                .whenStopped(() -> takeBack(file));
     }
 
     /** Shows a studio that is open; closes the present one. */
@@ -99,25 +89,16 @@ final class StudioOpener implements MainWindow.Opener {
      * @param otherwise what to do then, or when somebody stops it
      */
     private void run(String title, String ifNot, Callable<OpenedStudio> open, Runnable otherwise) {
-        jobs.run(title, progress -> open.call(), new Listener<OpenedStudio>() {
-            @Override
-            public void delivered(OpenedStudio opened) {
-                show(opened);
-            }
-
-            @Override
-            public void failed(Exception failure) {
-                String text = failure instanceof UnreadableFile
-                        ? failure.getMessage()
-                        : demoFolder + " cannot be written. Free some space, or set KALODYNE_HOME to another folder.";
-                studio.notice(ifNot, text);
-                otherwise.run();
-            }
-
-            @Override
-            public void stopped() {
-                otherwise.run();
-            }
-        });
+        jobs.run(title, progress -> open.call())
+                .then(opened -> show(opened))
+                .otherwise(failure -> {
+                    String text = failure instanceof UnreadableFile
+                            ? failure.getMessage()
+                            : demoFolder
+                                    + " cannot be written. Free some space, or set KALODYNE_HOME to another folder.";
+                    studio.notice(ifNot, text);
+                    otherwise.run();
+                })
+                .whenStopped(() -> otherwise.run());
     }
 }

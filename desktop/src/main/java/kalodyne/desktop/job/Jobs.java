@@ -64,45 +64,64 @@ public final class Jobs implements AutoCloseable {
     }
 
     /**
-     * Hears what became of work, on the screen's thread. One of the three is called.
+     * A piece of work that was handed in: who hears what became of it, on the screen's thread, is told before it returns to the
+     * screen. One of the three is called.
      *
      * @param <T> what the work delivers
      */
-    public interface Listener<T> {
-        void delivered(T result);
+    public final class Job<T> {
+        private Consumer<T> delivered = result -> {};
+        private Consumer<Exception> failed = briefFailed;
+        private Runnable stopped = () -> {};
 
-        void failed(Exception failure);
+        public Job<T> then(Consumer<T> listener) {
+            delivered = listener;
+            return this;
+        }
 
-        /** Somebody cancelled it. */
-        void stopped();
-    }
+        /** Where it failed; of work for which nobody listens to that, whoever hears of brief work does. */
+        public Job<T> otherwise(Consumer<Exception> listener) {
+            failed = listener;
+            return this;
+        }
 
-    /** Runs work after all that was handed in before. Call on the screen's thread. */
-    public <T> void run(String title, Work<T> work, Listener<T> listener) {
-        open++;
-        AtomicBoolean stop = cancelled;
-        worker.execute(() -> {
+        /** Where somebody cancelled it. */
+        public Job<T> whenStopped(Runnable listener) {
+            stopped = listener;
+            return this;
+        }
+
+        private void run(String title, Work<T> work, AtomicBoolean stop) {
             try {
                 Reporter reporter = new Reporter(title, stop);
                 if (!reporter.report(0)) {
                     throw new CancellationException();
                 }
                 T result = work.run(reporter);
-                finish(() -> listener.delivered(result));
+                finish(() -> delivered.accept(result));
             } catch (CancellationException e) {
-                finish(listener::stopped);
+                finish(() -> stopped.run());
             } catch (Exception e) {
                 LOG.info("{} failed", title, e);
-                finish(() -> listener.failed(e));
+                finish(() -> failed.accept(e));
             } catch (OutOfMemoryError e) {
                 LOG.error("{} failed", title, e);
-                finish(() -> listener.failed(new TooLarge(e)));
+                finish(() -> failed.accept(new TooLarge(e)));
             } catch (Error e) {
                 LOG.error("{} failed", title, e);
-                finish(() -> listener.failed(new IllegalStateException(e)));
+                finish(() -> failed.accept(new IllegalStateException(e)));
                 throw e;
             }
-        });
+        }
+    }
+
+    /** Runs work after all that was handed in before. Call on the screen's thread. */
+    public <T> Job<T> run(String title, Work<T> work) {
+        open++;
+        Job<T> job = new Job<>();
+        AtomicBoolean stop = cancelled;
+        worker.execute(() -> job.run(title, work, stop));
+        return job;
     }
 
     /** There is not enough memory for a piece of work. */
@@ -116,22 +135,7 @@ public final class Jobs implements AutoCloseable {
 
     /** Runs work that is over before anybody would look for its progress. Call on the screen's thread. */
     public <T> void runBriefly(Work<T> work, Consumer<T> delivered) {
-        run("", work, new Listener<>() {
-            @Override
-            public void delivered(T result) {
-                delivered.accept(result);
-            }
-
-            @Override
-            public void failed(Exception failure) {
-                briefFailed.accept(failure);
-            }
-
-            @Override
-            public void stopped() {
-                // Nobody waits for it any more.
-            }
-        });
+        run("", work).then(delivered);
     }
 
     private void finish(Runnable delivery) {

@@ -24,7 +24,6 @@ import kalodyne.core.lineup.tidy.AlignedCopy;
 import kalodyne.core.recording.Speakers;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.copies.Copy;
-import kalodyne.core.sound.copies.CopyWriter;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
@@ -158,29 +157,22 @@ public final class LineupModel implements AutoCloseable {
         state.set(state().searching());
         int number = searches.incrementAndGet();
         jobs.run(
-                "Lining up " + other.getFileName(),
-                progress -> LineUp.of(reference, other, new Listener(progress, number)),
-                new Jobs.Listener<LineUp.Result>() {
-                    @Override
-                    public void delivered(LineUp.Result result) {
-                        if (number == searches.get()) {
-                            state.set(state().found(result));
-                            look();
-                        }
+                        "Lining up " + other.getFileName(),
+                        progress -> LineUp.of(reference, other, new Listener(progress, number)))
+                .then(result -> {
+                    if (number == searches.get()) {
+                        state.set(state().found(result));
+                        look();
                     }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        if (number == searches.get()) {
-                            state.set(state().failed(String.valueOf(failure.getMessage())));
-                        }
+                })
+                .otherwise(failure -> {
+                    if (number == searches.get()) {
+                        state.set(state().failed(String.valueOf(failure.getMessage())));
                     }
-
-                    @Override
-                    public void stopped() {
-                        if (number == searches.get()) {
-                            state.set(state().failed("It was stopped."));
-                        }
+                })
+                .whenStopped(() -> {
+                    if (number == searches.get()) {
+                        state.set(state().failed("It was stopped."));
                     }
                 });
     }
@@ -228,27 +220,17 @@ public final class LineupModel implements AutoCloseable {
         Path reference = now.reference().orElseThrow();
         Path other = now.other().orElseThrow();
         jobs.run(
-                "Reading " + reference.getFileName(),
-                progress -> PairPlace.read(reference, other, clock, from, seconds, progress),
-                new Jobs.Listener<PairPlace>() {
-                    @Override
-                    public void delivered(PairPlace place) {
-                        if (state().reference().equals(now.reference())
-                                && state().other().equals(now.other())) {
-                            into.show(place, seen());
-                        }
+                        "Reading " + reference.getFileName(),
+                        progress -> PairPlace.read(reference, other, clock, from, seconds, progress))
+                .then(place -> {
+                    if (state().reference().equals(now.reference())
+                            && state().other().equals(now.other())) {
+                        into.show(place, seen());
                     }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        studio.notice("This place could not be read", String.valueOf(failure.getMessage()));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        into.clear();
-                    }
-                });
+                })
+                .otherwise(
+                        failure -> studio.notice("This place could not be read", String.valueOf(failure.getMessage())))
+                .whenStopped(() -> into.clear());
     }
 
     // --- by hand -----------------------------------------------------------------------------------------------
@@ -353,45 +335,33 @@ public final class LineupModel implements AutoCloseable {
         }
         double seconds = now.result().orElseThrow().referenceSeconds();
         jobs.run(
-                "Writing " + target.getFileName(),
-                progress -> AlignedCopy.write(
-                        now.reference().orElseThrow(),
-                        now.other().orElseThrow(),
-                        now.clock().get(),
-                        seconds,
-                        target,
-                        Copy.as(format).replacing(replaces),
-                        progress),
-                new Jobs.Listener<CopyWriter.Written>() {
-                    @Override
-                    public void delivered(CopyWriter.Written written) {
-                        takes.noteCopy(
+                        "Writing " + target.getFileName(),
+                        progress -> AlignedCopy.write(
+                                now.reference().orElseThrow(),
                                 now.other().orElseThrow(),
-                                "Copy " + target.getFileName() + ", lined up with "
-                                        + now.reference().orElseThrow().getFileName() + ": offset "
-                                        + Print.decimal(now.clock().get().offsetSeconds(), 3) + " s, drift "
-                                        + Print.decimal(
-                                                MILLION * now.clock().get().drift(), 1) + " ppm.");
-                        String cut = written.clipped() == 0
-                                ? ""
-                                : " " + Print.counted(written.clipped(), "sample") + " were cut off at full scale.";
-                        studio.tell(
-                                target.getFileName() + " is written",
-                                "It is as long as the reference and keeps time with it. Its peak is "
-                                        + DigitalLevel.ofPeak(written.peak()) + "." + cut
-                                        + " Lay it under the film, and mute the film's own sound.");
-                    }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        studio.notice("The copy was not written", String.valueOf(failure.getMessage()));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        studio.notice("The copy was not written", "It was stopped. Nothing of it is left.");
-                    }
-                });
+                                now.clock().get(),
+                                seconds,
+                                target,
+                                Copy.as(format).replacing(replaces),
+                                progress))
+                .then(written -> {
+                    takes.noteCopy(
+                            now.other().orElseThrow(),
+                            "Copy " + target.getFileName() + ", lined up with "
+                                    + now.reference().orElseThrow().getFileName() + ": offset "
+                                    + Print.decimal(now.clock().get().offsetSeconds(), 3) + " s, drift "
+                                    + Print.decimal(MILLION * now.clock().get().drift(), 1) + " ppm.");
+                    String cut = written.clipped() == 0
+                            ? ""
+                            : " " + Print.counted(written.clipped(), "sample") + " were cut off at full scale.";
+                    studio.tell(
+                            target.getFileName() + " is written",
+                            "It is as long as the reference and keeps time with it. Its peak is "
+                                    + DigitalLevel.ofPeak(written.peak()) + "." + cut
+                                    + " Lay it under the film, and mute the film's own sound.");
+                })
+                .otherwise(failure -> studio.notice("The copy was not written", String.valueOf(failure.getMessage())))
+                .whenStopped(() -> studio.notice("The copy was not written", "It was stopped. Nothing of it is left."));
     }
 
     /** How it stands now, in words. */

@@ -318,27 +318,14 @@ public final class TidyModel {
         List<Path> files = state().files();
         Wanted wanted = state().wanted();
         state.set(state().working());
-        jobs.run(
-                "Measuring " + Print.counted(files.size(), "recording"),
-                progress -> tidy.preview(files, progress),
-                new Jobs.Listener<Tidy.Preview>() {
-                    @Override
-                    public void delivered(Tidy.Preview preview) {
-                        if (state().files().equals(files) && state().wanted().equals(wanted)) {
-                            state.set(state().found(preview));
-                        }
+        jobs.run("Measuring " + Print.counted(files.size(), "recording"), progress -> tidy.preview(files, progress))
+                .then(preview -> {
+                    if (state().files().equals(files) && state().wanted().equals(wanted)) {
+                        state.set(state().found(preview));
                     }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        state.set(state().failed(String.valueOf(failure.getMessage())));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        state.set(state().failed("It was stopped."));
-                    }
-                });
+                })
+                .otherwise(failure -> state.set(state().failed(String.valueOf(failure.getMessage()))))
+                .whenStopped(() -> state.set(state().failed("It was stopped.")));
     }
 
     /** What became of writing. */
@@ -354,25 +341,11 @@ public final class TidyModel {
                 .filter(Proposal::canBeWritten)
                 .toList();
         state.set(state().working());
-        jobs.run(
-                "Writing " + Print.counted(proposals.size(), "file"),
-                progress -> write(tidy, proposals, progress),
-                new Jobs.Listener<Outcome>() {
-                    @Override
-                    public void delivered(Outcome outcome) {
-                        told(outcome, proposals.size());
-                    }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        state.set(state().failed(String.valueOf(failure.getMessage())));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        state.set(state().failed("It was stopped. What was whole by then is there, nothing half."));
-                    }
-                });
+        jobs.run("Writing " + Print.counted(proposals.size(), "file"), progress -> write(tidy, proposals, progress))
+                .then(outcome -> told(outcome, proposals.size()))
+                .otherwise(failure -> state.set(state().failed(String.valueOf(failure.getMessage()))))
+                .whenStopped(() ->
+                        state.set(state().failed("It was stopped. What was whole by then is there, nothing half.")));
     }
 
     private static Outcome write(Tidy tidy, List<Proposal> proposals, Progress progress) {

@@ -201,25 +201,10 @@ public final class LogModel {
         Studio now = studio.studio();
         List<Setup> setups = setups();
         Path folder = studio.folder();
-        jobs.run(
-                "Reading takes",
-                progress -> UnreadTakes.read(now, setups, folder, progress),
-                new Jobs.Listener<UnreadTakes>() {
-                    @Override
-                    public void delivered(UnreadTakes read) {
-                        keep(read);
-                    }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        studio.notice("The takes could not be read", String.valueOf(failure.getMessage()));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        // It stopped before the first.
-                    }
-                });
+        jobs.run("Reading takes", progress -> UnreadTakes.read(now, setups, folder, progress))
+                .then(read -> keep(read))
+                .otherwise(
+                        failure -> studio.notice("The takes could not be read", String.valueOf(failure.getMessage())));
     }
 
     private void keep(UnreadTakes read) {

@@ -87,28 +87,19 @@ final class TakeReports {
         states.put(file, State.READING);
         soFar = null;
         FirstNumbers first = new FirstNumbers(file);
-        jobs.run(
-                "Reading " + file.getFileName(),
-                progress -> measure(file, progress, first::hear),
-                new Jobs.Listener<Measured>() {
-                    @Override
-                    public void delivered(Measured result) {
-                        states.remove(file);
-                        measured.put(file, result);
-                        ready.accept(result.report());
-                    }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        states.put(file, State.FAILED);
-                        changed.accept(Optional.of(String.valueOf(failure.getMessage())));
-                    }
-
-                    @Override
-                    public void stopped() {
-                        states.put(file, State.STOPPED);
-                        changed.accept(Optional.empty());
-                    }
+        jobs.run("Reading " + file.getFileName(), progress -> measure(file, progress, first::hear))
+                .then(result -> {
+                    states.remove(file);
+                    measured.put(file, result);
+                    ready.accept(result.report());
+                })
+                .otherwise(failure -> {
+                    states.put(file, State.FAILED);
+                    changed.accept(Optional.of(String.valueOf(failure.getMessage())));
+                })
+                .whenStopped(() -> {
+                    states.put(file, State.STOPPED);
+                    changed.accept(Optional.empty());
                 });
     }
 

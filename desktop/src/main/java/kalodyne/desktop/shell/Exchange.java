@@ -78,22 +78,10 @@ final class Exchange {
     void bringIn(Path file) {
         String name = file.getFileName().toString();
         Studio present = studio.studio();
-        jobs.run("Reading " + name, progress -> Incoming.of(present, file), new Jobs.Listener<Incoming>() {
-            @Override
-            public void delivered(Incoming incoming) {
-                show(name, incoming);
-            }
-
-            @Override
-            public void failed(Exception failure) {
-                studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage()));
-            }
-
-            @Override
-            public void stopped() {
-                // Nothing came in.
-            }
-        });
+        jobs.run("Reading " + name, progress -> Incoming.of(present, file))
+                .then(incoming -> show(name, incoming))
+                .otherwise(failure ->
+                        studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage())));
     }
 
     private void show(String name, Incoming incoming) {
@@ -108,31 +96,16 @@ final class Exchange {
             return;
         }
         Path folder = studio.folder();
-        jobs.run(
-                "Unpacking " + name,
-                progress -> incoming.arrival().unpacked(folder, progress),
-                new Jobs.Listener<Studio>() {
-                    @Override
-                    public void delivered(Studio unpacked) {
-                        studio.change(
-                                null,
-                                BRING_IN + name,
-                                ImportPlan.of(studio.studio(), unpacked, mode).result());
-                    }
-
-                    @Override
-                    public void failed(Exception failure) {
-                        studio.notice(
-                                "Nothing was brought in",
-                                "The recordings in " + name + " could not be unpacked: " + failure.getMessage()
-                                        + ". See that the disk has room and that you may write in " + folder + ".");
-                    }
-
-                    @Override
-                    public void stopped() {
-                        studio.tell("Nothing was brought in", "What was unpacked was removed again.");
-                    }
-                });
+        jobs.run("Unpacking " + name, progress -> incoming.arrival().unpacked(folder, progress))
+                .then(unpacked -> studio.change(
+                        null,
+                        BRING_IN + name,
+                        ImportPlan.of(studio.studio(), unpacked, mode).result()))
+                .otherwise(failure -> studio.notice(
+                        "Nothing was brought in",
+                        "The recordings in " + name + " could not be unpacked: " + failure.getMessage()
+                                + ". See that the disk has room and that you may write in " + folder + "."))
+                .whenStopped(() -> studio.tell("Nothing was brought in", "What was unpacked was removed again."));
     }
 
     private void saveCopy() {

@@ -89,29 +89,21 @@ final class Saving {
     }
 
     void writeLong(Path place, LongWriting writing) {
-        jobs.run("Writing " + place.getFileName(), writing::write, new Jobs.Listener<List<Path>>() {
-            @Override
-            public void delivered(List<Path> missing) {
-                if (missing.isEmpty()) {
-                    studio.tell("Written out", place.toString());
-                } else {
-                    studio.notice(
-                            "Written out without what could not be read",
-                            place + ", without " + missing.get(0)
-                                    + (missing.size() > 1 ? " and " + (missing.size() - 1) + " more" : "")
-                                    + ". Put it back where it was and write once more.");
-                }
-            }
-
-            @Override
-            public void failed(Exception failure) {
-                studio.notice("This could not be written", place + ": Free some space, or choose another folder.");
-            }
-
-            @Override
-            public void stopped() {
-                studio.tell("Nothing was written", "It was stopped before " + place.getFileName() + " was whole.");
-            }
-        });
+        jobs.run("Writing " + place.getFileName(), writing::write)
+                .then(missing -> {
+                    if (missing.isEmpty()) {
+                        studio.tell("Written out", place.toString());
+                    } else {
+                        studio.notice(
+                                "Written out without what could not be read",
+                                place + ", without " + missing.get(0)
+                                        + (missing.size() > 1 ? " and " + (missing.size() - 1) + " more" : "")
+                                        + ". Put it back where it was and write once more.");
+                    }
+                })
+                .otherwise(failure -> studio.notice(
+                        "This could not be written", place + ": Free some space, or choose another folder."))
+                .whenStopped(() -> studio.tell(
+                        "Nothing was written", "It was stopped before " + place.getFileName() + " was whole."));
     }
 }

@@ -127,21 +127,9 @@ public final class TimingModel {
             return;
         }
         into.set("Looking…");
-        jobs.run(title, progress -> reading.read(file.get(), progress), new Jobs.Listener<Supplier<String>>() {
-            @Override
-            public void delivered(Supplier<String> words) {
-                into.set(words.get());
-            }
-
-            @Override
-            public void failed(Exception failure) {
-                into.set("The take could not be read: " + failure.getMessage());
-            }
-
-            @Override
-            public void stopped() {
-                into.set("It was stopped.");
-            }
-        });
+        jobs.run(title, progress -> reading.read(file.get(), progress))
+                .then(words -> into.set(words.get()))
+                .otherwise(failure -> into.set("The take could not be read: " + failure.getMessage()))
+                .whenStopped(() -> into.set("It was stopped."));
     }
 }

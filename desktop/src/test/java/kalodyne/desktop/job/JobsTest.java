@@ -39,23 +39,11 @@ class JobsTest {
 
     private <T> void run(String name, Jobs.Work<T> work) {
         Desk.onScreen(() -> {
-            jobs.run(name, work, new Jobs.Listener<T>() {
-                @Override
-                public void delivered(T result) {
-                    heard.add(
-                            name + " gave " + result + (Platform.isFxApplicationThread() ? "" : ", on a wrong thread"));
-                }
-
-                @Override
-                public void failed(Exception failure) {
-                    heard.add(name + " failed: " + failure.getMessage());
-                }
-
-                @Override
-                public void stopped() {
-                    heard.add(name + " was stopped");
-                }
-            });
+            jobs.run(name, work)
+                    .then(result -> heard.add(
+                            name + " gave " + result + (Platform.isFxApplicationThread() ? "" : ", on a wrong thread")))
+                    .otherwise(failure -> heard.add(name + " failed: " + failure.getMessage()))
+                    .whenStopped(() -> heard.add(name + " was stopped"));
             return null;
         });
     }
