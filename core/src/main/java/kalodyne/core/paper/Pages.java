@@ -4,6 +4,8 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -35,8 +37,8 @@ final class Pages implements Closeable {
 
     /** Of the one typeface. */
     enum Weight {
-        REGULAR("fonts/IBMPlexSans-Regular.woff"),
-        STRONG("fonts/IBMPlexSans-SemiBold.woff");
+        REGULAR("fonts/IBMPlexSans-Regular.ttf"),
+        STRONG("fonts/IBMPlexSans-SemiBold.ttf");
 
         private final String resource;
 
@@ -44,8 +46,13 @@ final class Pages implements Closeable {
             this.resource = resource;
         }
 
-        String resource() {
-            return resource;
+        /** The font as a TrueType file. */
+        byte[] font() {
+            try (InputStream in = Pages.class.getResourceAsStream(resource)) {
+                return in.readAllBytes();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 
@@ -80,9 +87,7 @@ final class Pages implements Closeable {
         document.getDocumentInformation().setTitle(title);
         document.getDocumentInformation().setCreator("Kalodyne");
         for (Weight weight : Weight.values()) {
-            fonts.put(
-                    weight,
-                    PDType0Font.load(document, new ByteArrayInputStream(WoffFont.unpacked(weight.resource)), true));
+            fonts.put(weight, PDType0Font.load(document, new ByteArrayInputStream(weight.font()), true));
         }
         turn();
     }

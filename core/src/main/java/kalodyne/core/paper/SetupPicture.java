@@ -1,9 +1,13 @@
 package kalodyne.core.paper;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.util.Base64;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -13,6 +17,9 @@ import kalodyne.core.paper.SetupLayout.Line;
 import kalodyne.core.paper.SetupLayout.Placed;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.units.Print;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TTFSubsetter;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /** What is plugged into what as one drawing (SVG 1.1, W3C Recommendation), with its typeface inside. */
 public final class SetupPicture {
@@ -105,8 +112,23 @@ public final class SetupPicture {
     }
 
     private static String font(Pages.Weight weight, int number) {
-        return "@font-face{font-family:'IBM Plex Sans';font-weight:" + number + ";src:url(data:font/woff;base64,"
-                + Base64.getEncoder().encodeToString(WoffFont.packed(weight.resource())) + ") format('woff')}";
+        return "@font-face{font-family:'IBM Plex Sans';font-weight:" + number + ";src:url(data:font/ttf;base64,"
+                + Base64.getEncoder().encodeToString(latin(weight)) + ") format('truetype')}";
+    }
+
+    /** What European names and units are written with, so that a picture stays small. */
+    private static byte[] latin(Pages.Weight weight) {
+        try {
+            TTFSubsetter subset = new TTFSubsetter(new TTFParser().parse(new RandomAccessReadBuffer(weight.font())));
+            subset.addAll(IntStream.concat(IntStream.range(' ', 0x250), " –—‘’“”…−×÷≈Ωμ←→↔".codePoints())
+                    .boxed()
+                    .collect(Collectors.toSet()));
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            subset.writeToStream(bytes);
+            return bytes.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private void box(Box box) throws XMLStreamException {

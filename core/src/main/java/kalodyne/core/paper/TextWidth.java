@@ -21,8 +21,7 @@ final class TextWidth {
 
     static TextWidth of(Pages.Weight weight) {
         try {
-            return new TextWidth(
-                    new TTFParser().parse(new RandomAccessReadBuffer(WoffFont.unpacked(weight.resource()))));
+            return new TextWidth(new TTFParser().parse(new RandomAccessReadBuffer(weight.font())));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -16,7 +16,7 @@ public class Paragraphs extends VBox {
 
     /** Words in as many lines as they need. */
     public final Label line(String text, String... styles) {
-        Label line = Look.at(new Label(text)).wrap().node();
+        Label line = Styled.of(new Label(text)).wrap().node();
         line.setMinHeight(USE_PREF_SIZE);
         line.getStyleClass().addAll(styles);
         getChildren().add(line);

@@ -22,7 +22,7 @@ public final class RoomHeader extends Pane {
         this.sentence = sentence;
         this.tools = new FlowPane(TOOL_GAP, TOOL_GAP / 2, tools);
         this.tools.setAlignment(Pos.CENTER_LEFT);
-        Look.at(sentence).style("room-sentence").wrap();
+        Styled.of(sentence).as("room-sentence").wrap();
         getChildren().addAll(sentence, this.tools);
         setMinHeight(USE_PREF_SIZE);
     }

@@ -7,7 +7,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import kalodyne.core.sums.Sums;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
@@ -54,7 +54,7 @@ public final class ConvertRoom implements Room {
     public Node aside() {
         Label words = new Label(
                 "The same sums are done for you in Levels and in the run sheet, with the values of your gear. Here they are for anything else.");
-        Look.at(words).style("finding-text").wrap();
+        Styled.of(words).as("finding-text").wrap();
         return words;
     }
 

@@ -17,8 +17,8 @@ import kalodyne.core.sums.Sum;
 import kalodyne.core.sums.Sums;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 
 /** The questions at the left, by their groups; at the right what is known and what comes of it. */
 final class ConvertView extends VBox {
@@ -42,8 +42,8 @@ final class ConvertView extends VBox {
         getStyleClass().add("room");
         sentence.setId("convert-sentence");
         known.getStyleClass().add("convert-known");
-        Look.at(answers).style("convert-answers").id("convert-answers");
-        Look.at(source).style("second", "small").wrap();
+        Styled.of(answers).as("convert-answers").id("convert-answers");
+        Styled.of(source).as("second", "small").wrap();
         VBox sheet = new VBox(18, known, answers, source);
         sheet.getStyleClass().add("convert-sheet");
         BesideOrBelow both =
@@ -62,8 +62,8 @@ final class ConvertView extends VBox {
         for (Sum.Group each : Sum.Group.values()) {
             List<Sum> sums =
                     Sums.all().stream().filter(sum -> sum.group() == each).toList();
-            Label head = Look.at(new Label(each.word()))
-                    .style("section", "convert-group")
+            Label head = Styled.of(new Label(each.word()))
+                    .as("section", "convert-group")
                     .node();
             list.getChildren().add(head);
             sums.forEach(sum -> list.getChildren().add(question(sum)));
@@ -72,8 +72,8 @@ final class ConvertView extends VBox {
     }
 
     private ToggleButton question(Sum sum) {
-        ToggleButton button = Look.at(new ToggleButton(sum.title()))
-                .style("question")
+        ToggleButton button = Styled.of(new ToggleButton(sum.title()))
+                .as("question")
                 .id("sum-" + sum.id())
                 .node();
         button.setToggleGroup(group);
@@ -106,7 +106,7 @@ final class ConvertView extends VBox {
             input.setPrefColumnCount(12);
             input.textProperty().addListener((property, before, text) -> model.type(field, text));
             Label problem = new Label();
-            Look.at(problem).style("problem", "small").wrap();
+            Styled.of(problem).as("problem", "small").wrap();
             fields.put(field.id(), input);
             problems.put(field.id(), problem);
             Label label = new Label(field.label());

@@ -16,7 +16,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** The same joint another way: what would make it better and other leads, each with what would come of it. */
 final class AlternativesPane extends VBox {
@@ -28,9 +28,8 @@ final class AlternativesPane extends VBox {
         super(4);
         this.plugs = plugs;
         setId("alternatives-pane");
-        Label head = Look.at(new Label("The same joint another way"))
-                .style("section")
-                .node();
+        Label head =
+                Styled.of(new Label("The same joint another way")).as("section").node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
         HBox top = new HBox(8, head, between, follow);
@@ -46,7 +45,7 @@ final class AlternativesPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        Look.at(follow).id("follow-alternative").whole().action(() -> follow());
+        Styled.of(follow).id("follow-alternative").whole().action(() -> follow());
         getChildren().addAll(top, list);
         plugs.alternativesProperty().addListener(change -> show());
         chosenProperty().addListener(change -> enable());

@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.joint.rules.Cure;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -120,12 +120,12 @@ public final class HookupRoom implements Room {
     }
 
     private static Label head(String words) {
-        Label label = Look.at(new Label(words)).style("section").node();
+        Label label = Styled.of(new Label(words)).as("section").node();
         return label;
     }
 
     private static Label line(String words) {
-        Label label = Look.at(new Label(words)).style("second", "small").wrap().node();
+        Label label = Styled.of(new Label(words)).as("second", "small").wrap().node();
         return label;
     }
 

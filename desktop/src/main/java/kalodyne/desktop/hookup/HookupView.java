@@ -11,8 +11,8 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
@@ -50,9 +50,9 @@ final class HookupView extends VBox {
         getStyleClass().addAll("room", "hookup");
         switches = new SwitchesRow(plugs);
         alternatives = new AlternativesPane(plugs);
-        Look.at(way).id("find-way").style("primary").whole().action(() -> findWay());
-        Look.at(plug).id("plug").whole().action(() -> plug());
-        Look.at(unplug).id("unplug").whole().action(() -> plugs.unplug());
+        Styled.of(way).id("find-way").as("primary").whole().action(() -> findWay());
+        Styled.of(plug).id("plug").whole().action(() -> plug());
+        Styled.of(unplug).id("unplug").whole().action(() -> plugs.unplug());
         sentence.setId("hookup-sentence");
         list.setId("joints");
         list.setCellFactory(view -> new MarkedCell<>(Checked::title, JointsModel::through, Checked::worst));
@@ -71,8 +71,8 @@ final class HookupView extends VBox {
     }
 
     private VBox detail() {
-        Look.at(title).style("card-title").id("joint-title");
-        Look.at(arrives).style("second", "small").id("joint-arrives").wrap();
+        Styled.of(title).as("card-title").id("joint-title");
+        Styled.of(arrives).as("second", "small").id("joint-arrives").wrap();
         arrives.setMinHeight(Region.USE_PREF_SIZE);
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox.setVgrow(curve, Priority.ALWAYS);
@@ -83,13 +83,13 @@ final class HookupView extends VBox {
     }
 
     private static VBox empty() {
-        Label what = Look.at(new Label("Nothing is plugged in this setup yet"))
-                .style("room-sentence")
+        Label what = Styled.of(new Label("Nothing is plugged in this setup yet"))
+                .as("room-sentence")
                 .node();
         Label how = new Label("Choose two sockets; the leads that fit are offered, each with what would come of it.");
-        Look.at(how).style("second").wrap();
-        VBox box = Look.at(new VBox(what, how))
-                .style("drop-zone")
+        Styled.of(how).as("second").wrap();
+        VBox box = Styled.of(new VBox(what, how))
+                .as("drop-zone")
                 .id("nothing-plugged")
                 .node();
         return box;

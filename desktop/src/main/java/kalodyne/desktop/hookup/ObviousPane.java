@@ -13,7 +13,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Why not the obvious one? Two sockets, and what would come of the simplest leads between them. */
 final class ObviousPane extends VBox {
@@ -34,8 +34,8 @@ final class ObviousPane extends VBox {
         super(6);
         this.ways = ways;
         setId("obvious-pane");
-        Look.at(from).id("obvious-from").spoken("from which socket");
-        Look.at(to).id("obvious-to").spoken("into which socket");
+        Styled.of(from).id("obvious-from").spoken("from which socket");
+        Styled.of(to).id("obvious-to").spoken("into which socket");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> tell()));
         ScrollPane scroll = new ScrollPane(told);
         scroll.setFitToWidth(true);

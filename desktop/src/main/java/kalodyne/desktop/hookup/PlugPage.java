@@ -17,7 +17,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.Offers.Offer;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** Joins two sockets by hand: which, and with which lead of those that fit; each tells beforehand what would come of it. */
@@ -41,7 +41,7 @@ final class PlugPage extends VBox {
         setId("plug-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         Label head =
-                Look.at(new Label("What goes into what?")).style("card-title").node();
+                Styled.of(new Label("What goes into what?")).as("card-title").node();
         from.offering(ends(Direction.IN), null).setId("plug-from");
         to.offering(ends(Direction.OUT), null).setId("plug-to");
         Stream.of(from, to).forEach(each -> each.setOnAction(event -> showOffers()));
@@ -53,11 +53,11 @@ final class PlugPage extends VBox {
                 .selectedItemProperty()
                 .addListener((property, before, now) -> plug.setDisable(now == null));
         VBox.setVgrow(offers, Priority.ALWAYS);
-        Look.at(plug).id("plug-in").style("primary");
+        Styled.of(plug).id("plug-in").as("primary");
         plug.setDisable(true);
         plug.setOnAction(event -> plug());
         Button leave =
-                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
+                Styled.of(new Button("Cancel")).action(() -> overlay.lift()).node();
         getChildren()
                 .addAll(
                         head,
@@ -71,7 +71,7 @@ final class PlugPage extends VBox {
     }
 
     private static Label labelled(String words, Node node) {
-        Label label = Look.at(new Label(words)).style("second", "small").node();
+        Label label = Styled.of(new Label(words)).as("second", "small").node();
         label.setLabelFor(node);
         return label;
     }

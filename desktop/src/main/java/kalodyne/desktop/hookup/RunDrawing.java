@@ -11,8 +11,8 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.route.Missing;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RunLine;
+import kalodyne.desktop.control.Styled;
 
 /** A way drawn as a run: stations in boxes, leads as lines between them; what is not owned has a broken frame and says so. */
 final class RunDrawing extends VBox {
@@ -57,7 +57,7 @@ final class RunDrawing extends VBox {
         String words = names.isEmpty()
                 ? "straight in"
                 : names.size() > 1 && isAlike(names) ? "2 × " + names.get(0) : String.join(", ", names);
-        Label over = Look.at(new Label(words)).style("second", "small").node();
+        Label over = Styled.of(new Label(words)).as("second", "small").node();
         VBox lead = new VBox(1, over, new StackPane(new RunLine()));
         lead.getStyleClass().add("run-lead");
         lead.setAlignment(Pos.CENTER);

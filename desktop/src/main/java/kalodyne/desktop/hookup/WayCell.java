@@ -11,8 +11,8 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** A way in the list of ways: its place, what it is, and what one looks at first. */
 final class WayCell extends ListCell<Way> {
@@ -26,7 +26,7 @@ final class WayCell extends ListCell<Way> {
     WayCell() {
         title.getStyleClass().add("medium");
         for (Label label : new Label[] {recorded, toGet}) {
-            Look.at(label).style("second", "small").wrap();
+            Styled.of(label).as("second", "small").wrap();
             label.setMinHeight(Region.USE_PREF_SIZE);
         }
         title.setMinWidth(0);

@@ -20,8 +20,8 @@ import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** All there is to know of one way: drawn as a run, with what is heard, fed and bought, why it stands there, and what to choose. */
 final class WayPane extends ScrollPane {
@@ -92,20 +92,20 @@ final class WayPane extends ScrollPane {
     }
 
     private void fact(String key, String value) {
-        Label name = Look.at(new Label(key)).style("second", "small").node();
+        Label name = Styled.of(new Label(key)).as("second", "small").node();
         Label words = wrapped(value);
         GridPane.setValignment(name, VPos.TOP);
         facts.addRow(facts.getRowCount(), name, words);
     }
 
     static Label wrapped(String words) {
-        Label label = Look.at(new Label(words)).style("small").wrap().node();
+        Label label = Styled.of(new Label(words)).as("small").wrap().node();
         label.setMinHeight(Region.USE_PREF_SIZE);
         return label;
     }
 
     static Label section(String words) {
-        Label label = Look.at(new Label(words)).style("section").node();
+        Label label = Styled.of(new Label(words)).as("section").node();
         return label;
     }
 

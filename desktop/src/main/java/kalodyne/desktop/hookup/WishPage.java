@@ -19,7 +19,7 @@ import kalodyne.core.route.Plan;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.BesideOrBelow;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** A sentence with blanks that says what is to be recorded, and the ways to do it, the best first. */
@@ -44,12 +44,12 @@ final class WishPage extends VBox {
         obvious = new ObviousPane(ways);
         getStyleClass().addAll("palette", "wish-page");
         setId("wish-page");
-        Label head = Look.at(new Label("What do you want to record?"))
-                .style("card-title")
+        Label head = Styled.of(new Label("What do you want to record?"))
+                .as("card-title")
                 .node();
-        Look.at(told).style("second", "small").id("wish-told").wrap();
+        Styled.of(told).as("second", "small").id("wish-told").wrap();
         told.setMinHeight(Region.USE_PREF_SIZE);
-        Look.at(stop).id("wish-stop").action(() -> stopLooking());
+        Styled.of(stop).id("wish-stop").action(() -> stopLooking());
         stop.managedProperty().bind(stop.visibleProperty());
         HBox.setHgrow(told, Priority.ALWAYS);
         told.setMaxWidth(Double.MAX_VALUE);
@@ -71,8 +71,8 @@ final class WishPage extends VBox {
     }
 
     private HBox buttons() {
-        Look.at(use).id("use-way").style("primary").action(() -> use());
-        Look.at(why).id("why-obvious").style("plain");
+        Styled.of(use).id("use-way").as("primary").action(() -> use());
+        Styled.of(why).id("why-obvious").as("plain");
         why.setOnAction(event -> {
             if (why.isSelected()) {
                 sentence.wish().ifPresent(obvious::offer);
@@ -80,7 +80,7 @@ final class WishPage extends VBox {
             }
         });
         Button leave =
-                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
+                Styled.of(new Button("Cancel")).action(() -> overlay.lift()).node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
         return new HBox(10, use, leave, between, why);
@@ -112,7 +112,7 @@ final class WishPage extends VBox {
     }
 
     private static Label placeholder(String words) {
-        Label label = Look.at(new Label(words)).style("wish-placeholder").wrap().node();
+        Label label = Styled.of(new Label(words)).as("wish-placeholder").wrap().node();
         return label;
     }
 

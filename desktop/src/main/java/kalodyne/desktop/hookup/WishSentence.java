@@ -25,8 +25,8 @@ import kalodyne.core.route.Priority;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.ManyChooser;
+import kalodyne.desktop.control.Styled;
 
 /** A sentence with blanks that says what is to be recorded; it can be read aloud, and filled by keyboard alone. */
 final class WishSentence extends FlowPane {
@@ -91,13 +91,13 @@ final class WishSentence extends FlowPane {
     }
 
     private static Label words(String words) {
-        Label label = Look.at(new Label(words)).whole().node();
+        Label label = Styled.of(new Label(words)).whole().node();
         return label;
     }
 
     /** A blank with the mark that follows it. */
     private static Node blank(Region chooser, String id, String what, String mark) {
-        Look.at(chooser).id(id).spoken(what);
+        Styled.of(chooser).id(id).spoken(what);
         chooser.setMaxWidth(Region.USE_PREF_SIZE);
         HBox pair = new HBox(mark.length() > 1 ? 5 : 1, chooser, words(mark));
         pair.setAlignment(Pos.CENTER_LEFT);

@@ -9,8 +9,8 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Setting;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.ClockFace;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /**
@@ -42,16 +42,16 @@ final class ControlPanel extends VBox {
                 text -> studio.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
         typed.setId(id + "-field");
         name.getStyleClass().addAll("strong", "small", "control-name");
-        Look.at(advice).style("advised", "small").id(id + "-advice");
+        Styled.of(advice).as("advised", "small").id(id + "-advice");
         lock.getStyleClass().addAll("quiet", "lock");
-        Look.at(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
+        Styled.of(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
         lock.setOnAction(event -> studio.editSettings(
                 lock.isSelected() ? "lock a knob" : "unlock a knob",
                 settings -> settings.turned(java.util.Map.of(
                                 Spot.read(control), shown.present().position()))
                         .locked(Spot.read(control), lock.isSelected())));
         lock.managedProperty().bind(lock.visibleProperty());
-        Look.at(problem).style("problem", "small").wrap().id(id + "-problem");
+        Styled.of(problem).as("problem", "small").wrap().id(id + "-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         getChildren().addAll(face, name, typed, advice, lock, problem);
     }

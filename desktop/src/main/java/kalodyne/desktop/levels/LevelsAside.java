@@ -15,8 +15,8 @@ import javafx.scene.shape.Line;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Station;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /** The key to the three lines, and the values that the chosen station is described with, to be corrected in place. */
@@ -39,15 +39,15 @@ final class LevelsAside extends VBox {
     LevelsAside(StudioModel studio) {
         super(8);
         this.studio = studio;
-        Look.at(here).style("finding-text").wrap().id("station-levels");
+        Styled.of(here).as("finding-text").wrap().id("station-levels");
         title.getStyleClass().add("section");
         fields.getStyleClass().add("fields");
-        Look.at(problem).style("problem", "small").id("field-problem").wrap();
+        Styled.of(problem).as("problem", "small").id("field-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         gear = new GearFields(studio);
         noiseTitle.getStyleClass().add("section");
         Label rangeTitle =
-                Look.at(new Label("Room for the music")).style("section").node();
+                Styled.of(new Label("Room for the music")).as("section").node();
         getChildren().addAll(legend(), rangeTitle, range, noiseTitle, noise, title, here, fields, problem);
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
@@ -55,7 +55,7 @@ final class LevelsAside extends VBox {
     }
 
     private static VBox legend() {
-        Label title = Look.at(new Label("Lines")).style("section").node();
+        Label title = Styled.of(new Label("Lines")).as("section").node();
         VBox legend = new VBox(
                 title,
                 line("legend-peak", "loudest peak"),
@@ -68,7 +68,7 @@ final class LevelsAside extends VBox {
     private static HBox line(String styleClass, String words) {
         Line line = new Line(0, 0, 36, 0);
         line.getStyleClass().add(styleClass);
-        Label label = Look.at(new Label(words)).style("second", "small").node();
+        Label label = Styled.of(new Label(words)).as("second", "small").node();
         HBox row = new HBox(10, line, label);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -118,10 +118,10 @@ final class LevelsAside extends VBox {
     }
 
     private void add(String id, String words, String help, QuantityField control, Supplier<String> value) {
-        Label label = Look.at(new Label(words)).style("second", "small").node();
+        Label label = Styled.of(new Label(words)).as("second", "small").node();
         label.setMinWidth(0);
         label.setWrapText(true);
-        Look.at(control).id("field-" + id.replace(' ', '-')).tip(help).spoken(words);
+        Styled.of(control).id("field-" + id.replace(' ', '-')).tip(help).spoken(words);
         control.setPrefColumnCount(7);
         control.setMinWidth(Region.USE_PREF_SIZE);
         label.setLabelFor(control);

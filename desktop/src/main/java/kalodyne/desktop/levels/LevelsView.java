@@ -22,8 +22,8 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.rig.AimSchool;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /** The Levels room's surface: what is the case, how it should be, the corridor, and the controls under it. */
@@ -86,7 +86,7 @@ final class LevelsView extends VBox {
         aim.getItems().setAll(AimSchool.values());
         aim.setConverter(Words.of(each -> "Aim: " + aimWords(each)));
         aim.setButtonCell(aimCell);
-        Look.at(aim)
+        Styled.of(aim)
                 .tip("Where the signal should lie in the recording")
                 .action(() -> chooseAim())
                 .whole();
@@ -102,11 +102,11 @@ final class LevelsView extends VBox {
         school.setId("gain-school");
         school.getItems().setAll(GainSchool.values());
         school.setConverter(Words.of(GainSchool::title));
-        Look.at(school)
+        Styled.of(school)
                 .tip("Where the gain is made")
                 .action(() -> chooseSchool())
                 .whole();
-        Look.at(reason).style("second", "small").id("school-reason");
+        Styled.of(reason).as("second", "small").id("school-reason");
         reason.setMinWidth(0);
         HBox.setHgrow(reason, Priority.ALWAYS);
         reason.setMaxWidth(Double.MAX_VALUE);
@@ -116,7 +116,7 @@ final class LevelsView extends VBox {
         others.setOnAction(event -> show());
         meetings.setId("show-meetings");
         meetings.getStyleClass().add("quiet");
-        Look.at(meetings)
+        Styled.of(meetings)
                 .tip("Who comes together on each bus, and how loud (Ctrl+Shift+M)")
                 .action(() -> show());
         Button wider = zoomButton("+", "zoom-in", "Wider columns (Ctrl+Shift+Right)", ZOOM_STEP);
@@ -131,7 +131,7 @@ final class LevelsView extends VBox {
 
     private Button zoomButton(String words, String id, String help, double factor) {
         Button button = new Button(words);
-        Look.at(button).id(id).style("quiet").tip(help).spoken(help).action(() -> zoomBy(factor));
+        Styled.of(button).id(id).as("quiet").tip(help).spoken(help).action(() -> zoomBy(factor));
         return button;
     }
 

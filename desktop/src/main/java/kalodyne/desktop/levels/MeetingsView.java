@@ -19,8 +19,8 @@ import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /**
@@ -89,7 +89,7 @@ final class MeetingsView extends DownScroll {
         refreshes.add(() -> {});
         if (meetings.isEmpty()) {
             Label none = new Label("No two sources come together in this setup: each has a track of its own.");
-            Look.at(none).style("second").wrap();
+            Styled.of(none).as("second").wrap();
             content.getChildren().add(none);
         }
         meetings.forEach(meeting -> content.getChildren().add(block(meeting)));
@@ -97,8 +97,8 @@ final class MeetingsView extends DownScroll {
     }
 
     private Node block(Meeting meeting) {
-        Label title = Look.at(new Label()).style("strong").node();
-        Label together = Look.at(new Label()).style("second", "small").node();
+        Label title = Styled.of(new Label()).as("strong").node();
+        Label together = Styled.of(new Label()).as("second", "small").node();
         GridPane rows = new GridPane();
         rows.setHgap(12);
         rows.setVgap(4);
@@ -109,7 +109,7 @@ final class MeetingsView extends DownScroll {
         int row = 0;
         for (String head : List.of("", "loudest peak here", "", "should be louder than the others by")) {
             Label label =
-                    Look.at(new Label(head)).style("second", "small").wrap().node();
+                    Styled.of(new Label(head)).as("second", "small").wrap().node();
             rows.add(label, row++, 0);
         }
         row = 1;
@@ -139,7 +139,7 @@ final class MeetingsView extends DownScroll {
         bar.getStyleClass().add("noise-bar");
         Region ground = new Region();
         ground.setMinWidth(0);
-        Label level = Look.at(new Label()).style("small").whole().node();
+        Label level = Styled.of(new Label()).as("small").whole().node();
         QuantityField wish = new QuantityField(text -> balance(player, text), problem::setText);
         wish.setId("balance-" + player);
         wish.setPrefColumnCount(6);

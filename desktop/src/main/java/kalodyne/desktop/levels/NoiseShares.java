@@ -10,7 +10,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Which stages make the noise at the end: those that make most of it, with their shares. */
 final class NoiseShares extends GridPane {
@@ -43,7 +43,7 @@ final class NoiseShares extends GridPane {
     }
 
     private void row(String words, double part) {
-        Label name = Look.at(new Label(words)).style("small", "second").node();
+        Label name = Styled.of(new Label(words)).as("small", "second").node();
         name.setMinWidth(0);
         Region bar = new Region();
         bar.getStyleClass().add("noise-bar");
@@ -53,7 +53,7 @@ final class NoiseShares extends GridPane {
         bar.setMaxWidth(width);
         double percent = 100 * part;
         Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
-        Look.at(share).style("small").whole();
+        Styled.of(share).as("small").whole();
         addRow(getRowCount(), name, bar, share);
     }
 

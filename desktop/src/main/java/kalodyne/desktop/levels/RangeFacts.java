@@ -9,7 +9,7 @@ import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** What is left between the loudest peak and the noise at the end of a run, and what is lost of it. */
 final class RangeFacts extends GridPane {
@@ -48,9 +48,8 @@ final class RangeFacts extends GridPane {
     }
 
     private static Row row(String words, String unit, String help) {
-        Label name =
-                Look.at(new Label(words)).style("small", "second").tip(help).node();
-        Label number = Look.at(new Label()).style("small").whole().node();
+        Label name = Styled.of(new Label(words)).as("small", "second").tip(help).node();
+        Label number = Styled.of(new Label()).as("small").whole().node();
         return new Row(name, number, unit);
     }
 

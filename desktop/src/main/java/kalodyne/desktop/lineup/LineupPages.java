@@ -7,7 +7,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** The two works of the room, one at a time. */
 final class LineupPages extends VBox {
@@ -40,7 +40,7 @@ final class LineupPages extends VBox {
     }
 
     private static void page(ToggleButton button, String id, String tip, ToggleGroup group) {
-        Look.at(button).id(id).style("wave-tool").tip(tip);
+        Styled.of(button).id(id).as("wave-tool").tip(tip);
         button.setToggleGroup(group);
     }
 

@@ -9,7 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
 
@@ -97,7 +97,7 @@ public final class LineupRoom implements Room {
     }
 
     private static Label words(String text) {
-        Label label = Look.at(new Label(text)).style("finding-text").wrap().node();
+        Label label = Styled.of(new Label(text)).as("finding-text").wrap().node();
         return label;
     }
 

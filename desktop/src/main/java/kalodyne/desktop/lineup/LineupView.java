@@ -36,10 +36,10 @@ import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.FileDrop;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 
 /** Which two, both places where the eye and the ear check, and what can be moved by hand. */
 final class LineupView extends VBox {
@@ -106,7 +106,7 @@ final class LineupView extends VBox {
         other.setId("lineup-other");
         reference.setId("lineup-reference");
         swap.setId("lineup-swap");
-        Look.at(swap)
+        Styled.of(swap)
                 .tip("The one that stays becomes the one that is fitted")
                 .whole()
                 .action(() -> model.swap());
@@ -138,7 +138,7 @@ final class LineupView extends VBox {
     }
 
     private VBox problem() {
-        Look.at(problem).id("lineup-problem").style("problem").wrap();
+        Styled.of(problem).id("lineup-problem").as("problem").wrap();
         places.setId("lineup-places");
         places.setMaxWidth(Region.USE_PREF_SIZE);
         places.setOnAction(event -> {
@@ -169,7 +169,7 @@ final class LineupView extends VBox {
         end.setPrefWidth(1);
         VBox.setVgrow(both, Priority.ALWAYS);
         both.setMinHeight(0);
-        Look.at(facts).id("lineup-facts").style("second").wrap();
+        Styled.of(facts).id("lineup-facts").as("second").wrap();
         return new VBox(10, legend(), both, byHand(), typed(), facts, forEditor());
     }
 
@@ -190,7 +190,7 @@ final class LineupView extends VBox {
     }
 
     private static Label small(String words) {
-        Label label = Look.at(new Label(words)).style("second", "small").node();
+        Label label = Styled.of(new Label(words)).as("second", "small").node();
         return label;
     }
 
@@ -205,11 +205,7 @@ final class LineupView extends VBox {
         corrected.setTooltip(new Tooltip("Off: hear and see how it drifts away, lined up at the start only (D)"));
         corrected.setOnAction(event -> model.correctDrift(corrected.isSelected()));
         asFound.setId("lineup-as-found");
-        Look.at(asFound)
-                .style("wave-tool")
-                .whole()
-                .tip("Back to what was found")
-                .action(() -> model.asFound());
+        Styled.of(asFound).as("wave-tool").whole().tip("Back to what was found").action(() -> model.asFound());
         FlowPane row = new FlowPane(
                 8,
                 6,
@@ -228,9 +224,9 @@ final class LineupView extends VBox {
     }
 
     private Button nudge(String words, String id, String tip, double by) {
-        Button button = Look.at(new Button(words))
+        Button button = Styled.of(new Button(words))
                 .id(id)
-                .style("wave-tool")
+                .as("wave-tool")
                 .tip(tip)
                 .whole()
                 .node();
@@ -245,17 +241,17 @@ final class LineupView extends VBox {
     }
 
     private Label typed() {
-        Look.at(typed).style("problem", "small").wrap();
+        Styled.of(typed).as("problem", "small").wrap();
         typed.managedProperty().bind(typed.textProperty().isNotEmpty());
         return typed;
     }
 
     private HBox forEditor() {
-        Look.at(editor).id("lineup-editor").style("second").wrap();
+        Styled.of(editor).id("lineup-editor").as("second").wrap();
         editor.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(editor, Priority.ALWAYS);
         Button copy = new Button("Copy these words");
-        Look.at(copy).id("lineup-copy-words").whole();
+        Styled.of(copy).id("lineup-copy-words").whole();
         copy.setOnAction(event -> {
             ClipboardContent content = new ClipboardContent();
             content.putString(editor.getText());
@@ -268,12 +264,12 @@ final class LineupView extends VBox {
 
     private VBox dropZone() {
         Label what = new Label("Drop the film, then the recording that is to fit it");
-        Look.at(what).style("room-sentence").wrap();
+        Styled.of(what).as("room-sentence").wrap();
         Label how = new Label(
                 "Or choose them above. Kalodyne finds where they fit together, and how far their clocks differ. The recordings stay as they are: a copy is written.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         VBox zone = new VBox(what, how);
-        Look.at(zone).style("drop-zone").id("lineup-drop");
+        Styled.of(zone).as("drop-zone").id("lineup-drop");
         return zone;
     }
 

@@ -18,7 +18,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** One place of both recordings: seen over each other, heard one by one and together. */
 final class PlacePane extends VBox {
@@ -66,9 +66,9 @@ final class PlacePane extends VBox {
     }
 
     private void voice(Voice voice, String words, String id, String tip) {
-        ToggleButton button = Look.at(new ToggleButton(words))
+        ToggleButton button = Styled.of(new ToggleButton(words))
                 .id(id)
-                .style("wave-tool")
+                .as("wave-tool")
                 .tip(tip)
                 .whole()
                 .node();
@@ -81,7 +81,7 @@ final class PlacePane extends VBox {
 
     private static Button tool(String words, String id, String tip, Runnable run) {
         Button button = new Button(words);
-        Look.at(button).id(id).style("wave-tool").tip(tip).whole().action(() -> run.run());
+        Styled.of(button).id(id).as("wave-tool").tip(tip).whole().action(() -> run.run());
         return button;
     }
 

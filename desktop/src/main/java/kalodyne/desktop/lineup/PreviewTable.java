@@ -11,7 +11,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.lineup.tidy.Proposal;
 import kalodyne.core.lineup.tidy.Tidy;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** What would be written, a row a copy, with what there is to know beneath; what cannot be written says why. */
 final class PreviewTable extends GridPane {
@@ -79,8 +79,8 @@ final class PreviewTable extends GridPane {
     }
 
     private void note(String words, String style) {
-        Label label = Look.at(new Label(words))
-                .style("preview-note", style, "small")
+        Label label = Styled.of(new Label(words))
+                .as("preview-note", style, "small")
                 .wrap()
                 .node();
         add(label, 0, rows, HEADS.size(), 1);

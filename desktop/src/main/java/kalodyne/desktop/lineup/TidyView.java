@@ -29,10 +29,10 @@ import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.lineup.TidyModel.Keep;
 import kalodyne.desktop.lineup.TidyModel.Level;
 import kalodyne.desktop.lineup.TidyModel.Wanted;
@@ -80,7 +80,7 @@ final class TidyView extends VBox {
         VBox.setVgrow(dropZone, Priority.ALWAYS);
         scroll.visibleProperty().bind(table.visibleProperty());
         scroll.managedProperty().bind(table.visibleProperty());
-        Look.at(problem).id("tidy-problem").style("problem").wrap();
+        Styled.of(problem).id("tidy-problem").as("problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         wishes = wishes();
         getChildren().addAll(header(), files, wishes, problem, scroll, dropZone);
@@ -98,12 +98,12 @@ final class TidyView extends VBox {
     private RoomHeader header() {
         measure.setId("tidy-measure");
         measure.setMinWidth(Region.USE_PREF_SIZE);
-        Look.at(measure)
+        Styled.of(measure)
                 .tip("Reads all of them and tells what would be written")
                 .action(() -> tidy.measure());
         write.setId("tidy-write");
         write.getStyleClass().add("primary");
-        Look.at(write).whole().tip("Copies; the recordings stay as they are").action(() -> tidy.write());
+        Styled.of(write).whole().tip("Copies; the recordings stay as they are").action(() -> tidy.write());
         return new RoomHeader(sentence, measure, write);
     }
 
@@ -122,7 +122,7 @@ final class TidyView extends VBox {
         names.setPrefColumnCount(NAMES_COLUMNS);
         names.focusedProperty().addListener((property, before, isFocused) -> takeNames(isFocused));
         names.setOnAction(event -> takeNames(false));
-        Look.at(folder).id("tidy-folder").whole().action(() -> chooseFolder());
+        Styled.of(folder).id("tidy-folder").whole().action(() -> chooseFolder());
         FlowPane row = new FlowPane(
                 14,
                 8,
@@ -171,12 +171,12 @@ final class TidyView extends VBox {
 
     private VBox dropZone() {
         Label what = new Label("Drop recordings that are to be cleaned up");
-        Look.at(what).style("room-sentence").wrap();
+        Styled.of(what).as("room-sentence").wrap();
         Label how = new Label(
                 "Cut away what is before and behind, split an evening into songs, take stereo pairs out of many channels, bring all to one loudness. Everything is shown first and written as copies.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         VBox zone = new VBox(what, how);
-        Look.at(zone).style("drop-zone").id("tidy-drop");
+        Styled.of(zone).as("drop-zone").id("tidy-drop");
         return zone;
     }
 
@@ -226,11 +226,11 @@ final class TidyView extends VBox {
     private void showFiles(TidyModel.State state) {
         files.getChildren().clear();
         for (Path file : state.files()) {
-            Button chip = Look.at(new Button(file.getFileName() + "  ✕"))
-                    .style("wave-tool")
+            Button chip = Styled.of(new Button(file.getFileName() + "  ✕"))
+                    .as("wave-tool")
                     .node();
             chip.setMnemonicParsing(false);
-            Look.at(chip).tip("Leave it out").action(() -> tidy.remove(file));
+            Styled.of(chip).tip("Leave it out").action(() -> tidy.remove(file));
             files.getChildren().add(chip);
         }
         files.getChildren().add(addMenu());

@@ -13,8 +13,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.log.Entry;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** An entry in the list: what and when, what came of it. */
 final class EntryCell extends ListCell<Entry> {
@@ -29,7 +29,7 @@ final class EntryCell extends ListCell<Entry> {
     EntryCell() {
         name.getStyleClass().add("medium");
         name.setMinWidth(0);
-        Look.at(when).style("second", "small").whole();
+        Styled.of(when).as("second", "small").whole();
         sentence.getStyleClass().addAll("second", "small");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);

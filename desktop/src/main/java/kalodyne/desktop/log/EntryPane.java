@@ -14,8 +14,8 @@ import javafx.scene.layout.Region;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
+import kalodyne.desktop.control.Styled;
 
 /** One entry: what came of it, how everything stood, what brings it back, what is different to another one. */
 final class EntryPane extends Paragraphs {
@@ -55,7 +55,7 @@ final class EntryPane extends Paragraphs {
         }
         entry.take().ifPresent(take -> {
             Button look = new Button("Look at it in Takes");
-            Look.at(look).id("log-to-take").action(() -> showTake.accept(entry));
+            Styled.of(look).id("log-to-take").action(() -> showTake.accept(entry));
             getChildren().add(look);
         });
     }
@@ -68,15 +68,15 @@ final class EntryPane extends Paragraphs {
         section(steps.isEmpty() ? know : "To bring it back");
         for (int i = 0; i < steps.size(); i++) {
             Label number = new Label(String.valueOf(i + 1));
-            Look.at(number).style("entry-number").whole();
-            Label words = Look.at(new Label(steps.get(i))).wrap().node();
+            Styled.of(number).as("entry-number").whole();
+            Label words = Styled.of(new Label(steps.get(i))).wrap().node();
             HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = Look.at(new HBox(10, number, words)).style("entry-step").node();
+            HBox row = Styled.of(new HBox(10, number, words)).as("entry-step").node();
             getChildren().add(row);
         }
         if (!steps.isEmpty()) {
             Button set = new Button("Done by hand: set all here too");
-            Look.at(set).id("log-set-as-then").style("primary").action(() -> log.setAsThen());
+            Styled.of(set).id("log-set-as-then").as("primary").action(() -> log.setAsThen());
             getChildren().add(set);
         }
     }
@@ -108,7 +108,7 @@ final class EntryPane extends Paragraphs {
 
     private static Region differences(Recall apart, Entry one, Entry two) {
         GridPane table = new GridPane();
-        Look.at(table).id("log-differences").style("entry-table");
+        Styled.of(table).id("log-differences").as("entry-table");
         ColumnConstraints what = new ColumnConstraints();
         what.setHgrow(Priority.ALWAYS);
         table.getColumnConstraints().add(what);
@@ -125,7 +125,7 @@ final class EntryPane extends Paragraphs {
     }
 
     private static Label cell(String words, String... styles) {
-        Label cell = Look.at(new Label(words)).wrap().style(styles).node();
+        Label cell = Styled.of(new Label(words)).wrap().as(styles).node();
         cell.setAlignment(Pos.TOP_LEFT);
         return cell;
     }

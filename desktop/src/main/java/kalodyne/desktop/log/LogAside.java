@@ -6,9 +6,9 @@ import javafx.scene.layout.Priority;
 import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** What keeps going wrong, and what went right. */
 final class LogAside extends Paragraphs {
@@ -51,7 +51,7 @@ final class LogAside extends Paragraphs {
 
     private void fault(Recurring fault) {
         Label title = new Label(fault.title());
-        Look.at(title).style("medium").wrap();
+        Styled.of(title).as("medium").wrap();
         HBox.setHgrow(title, Priority.ALWAYS);
         getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
         line(Print.startingSentence(fault.words()), TEXT);

@@ -16,8 +16,8 @@ import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.PrintMenu;
 
@@ -47,8 +47,8 @@ final class LogView extends VBox {
         search.setPrefColumnCount(SEARCH_COLUMNS);
         search.textProperty().addListener((property, before, typed) -> log.search(typed));
         all.setId("log-all");
-        Look.at(all).tip("What was done with other setups too").whole().action(() -> log.showAll(all.isSelected()));
-        Look.at(read)
+        Styled.of(all).tip("What was done with other setups too").whole().action(() -> log.showAll(all.isSelected()));
+        Styled.of(read)
                 .id("log-read")
                 .tip("Measures them, so that the log knows what was wrong")
                 .whole();
@@ -59,7 +59,7 @@ final class LogView extends VBox {
         list.setId("log-list");
         list.setCellFactory(view -> new EntryCell());
         list.setMinHeight(0);
-        Look.at(nothing).wrap().style("second");
+        Styled.of(nothing).wrap().as("second");
         list.setPlaceholder(nothing);
         list.getSelectionModel().selectedItemProperty().addListener((property, before, entry) -> {
             if (!isShowing && entry != null) {

@@ -5,8 +5,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
 
@@ -31,8 +31,8 @@ final class IntentionPane extends VBox {
         minutes = field("planned-minutes", "30", plan::minutes);
         tempo = field("planned-tempo", "none", plan::tempo);
         parts = field("planned-parts", "all at once", plan::parts);
-        Label title = Look.at(new Label("What is planned")).style("section").node();
-        Look.at(refused).style("problem", "small").wrap();
+        Label title = Styled.of(new Label("What is planned")).as("section").node();
+        Styled.of(refused).as("problem", "small").wrap();
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
         GridPane grid = new GridPane();
         grid.setHgap(8);
@@ -42,7 +42,7 @@ final class IntentionPane extends VBox {
         grid.addRow(2, new Label("Parts, one by one"), parts);
         grid.getStyleClass().add("small");
         Button all = new Button("Format, space, power, places…");
-        Look.at(all).id("plan-more").action(() -> more.run());
+        Styled.of(all).id("plan-more").action(() -> more.run());
         getChildren().addAll(title, grid, refused, all);
         sheet.stateProperty().addListener(change -> show());
         show();
@@ -50,7 +50,7 @@ final class IntentionPane extends VBox {
 
     private QuantityField field(String id, String prompt, Consumer<String> take) {
         QuantityField field =
-                Look.at(new QuantityField(take, refused::setText)).id(id).node();
+                Styled.of(new QuantityField(take, refused::setText)).id(id).node();
         field.setPromptText(prompt);
         field.setPrefColumnCount(COLUMNS);
         return field;

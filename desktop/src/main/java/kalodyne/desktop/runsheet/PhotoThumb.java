@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** A photograph, small; its name where it cannot be shown. */
 final class PhotoThumb {
@@ -34,7 +34,7 @@ final class PhotoThumb {
     }
 
     private static Label label(String words) {
-        Label label = Look.at(new Label(words)).style("second", "small").node();
+        Label label = Styled.of(new Label(words)).as("second", "small").node();
         return label;
     }
 }

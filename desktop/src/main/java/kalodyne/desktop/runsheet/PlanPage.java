@@ -19,9 +19,9 @@ import kalodyne.core.runsheet.Standing.Side;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
 
@@ -45,13 +45,13 @@ final class PlanPage extends VBox {
         getStyleClass().addAll("palette", "plan-page");
         setId("plan-page");
         setMaxSize(WIDTH, HEIGHT);
-        Label head = Look.at(new Label("What is planned")).style("card-title").node();
-        Look.at(problem).style("problem", "small").wrap().id("plan-problem");
+        Label head = Styled.of(new Label("What is planned")).as("card-title").node();
+        Styled.of(problem).as("problem", "small").wrap().id("plan-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         build();
         DownScroll scroll = new DownScroll(content);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        Look.at(done).id("plan-done").style("primary").action(() -> closed.run());
+        Styled.of(done).id("plan-done").as("primary").action(() -> closed.run());
         getChildren().addAll(head, scroll, problem, done);
         sheet.stateProperty().addListener(change -> show());
         show();
@@ -131,7 +131,7 @@ final class PlanPage extends VBox {
 
     private QuantityField field(String id, Supplier<String> present, Consumer<String> take, String prompt) {
         QuantityField field =
-                Look.at(new QuantityField(take, problem::setText)).id(id).node();
+                Styled.of(new QuantityField(take, problem::setText)).id(id).node();
         field.setPromptText(prompt);
         shown.add(() -> field.show(present.get()));
         return field;

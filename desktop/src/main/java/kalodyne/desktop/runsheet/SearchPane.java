@@ -8,7 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.SheetModel;
 
 /** A search for what is in the way: one question at a time, and what is to blame where the answer is no. */
@@ -21,7 +21,7 @@ final class SearchPane {
 
     Node show(FaultSearch search) {
         VBox pane = new VBox(7);
-        Look.at(pane).style("search-pane").id("search-pane");
+        Styled.of(pane).as("search-pane").id("search-pane");
         Label head = new Label(search.symptom().word() + ": "
                 + (search.asked().isPresent()
                         ? "question " + (search.at() + 1) + " of "
@@ -52,7 +52,7 @@ final class SearchPane {
 
     private static Node question(FaultSearch.Probe probe) {
         Label question = new Label(probe.question());
-        Look.at(question).id("search-question").style("search-question").wrap();
+        Styled.of(question).id("search-question").as("search-question").wrap();
         VBox words = new VBox(2, question);
         if (!probe.expected().isEmpty()) {
             words.getChildren().add(line(Print.startingSentence(probe.expected()) + "."));
@@ -78,7 +78,7 @@ final class SearchPane {
     }
 
     private static Button button(String words, String id, Runnable action, boolean isFirst) {
-        Button button = Look.at(new Button(words)).id(id).node();
+        Button button = Styled.of(new Button(words)).id(id).node();
         if (isFirst) {
             button.getStyleClass().add("primary");
         }
@@ -87,7 +87,7 @@ final class SearchPane {
     }
 
     private static Label line(String words) {
-        Label line = Look.at(new Label(words)).style("step-detail").wrap().node();
+        Label line = Styled.of(new Label(words)).as("step-detail").wrap().node();
         return line;
     }
 }

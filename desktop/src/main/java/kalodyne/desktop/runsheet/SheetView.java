@@ -27,9 +27,9 @@ import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
@@ -59,9 +59,9 @@ final class SheetView extends VBox {
         this.card = new StepCard(sheet);
         getStyleClass().add("room");
         sentence.setId("sheet-sentence");
-        Look.at(second).style("second", "small").wrap();
-        Look.at(begin).id("sheet-begin").style("primary").tip("Space").action(() -> sheet.begin());
-        Look.at(close).id("sheet-close").action(() -> sheet.finish());
+        Styled.of(second).as("second", "small").wrap();
+        Styled.of(begin).id("sheet-begin").as("primary").tip("Space").action(() -> sheet.begin());
+        Styled.of(close).id("sheet-close").action(() -> sheet.finish());
         for (Button button : new Button[] {begin, close}) {
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.managedProperty().bind(button.visibleProperty());
@@ -133,8 +133,8 @@ final class SheetView extends VBox {
             Step step = shown.steps().get(i);
             if (step.section() != section) {
                 section = step.section();
-                Label head = Look.at(new Label(section.word()))
-                        .style("section", "sheet-section")
+                Label head = Styled.of(new Label(section.word()))
+                        .as("section", "sheet-section")
                         .node();
                 list.getChildren().add(head);
             }
@@ -178,7 +178,7 @@ final class SheetView extends VBox {
         what.getStyleClass().add("room-sentence");
         Label how = new Label(
                 "Go to Hook-up and plug something, or let it find a way. Then every lead, switch and knob of it stands here in its safe order, with the reason.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         VBox box = new VBox(8, what, how);
         box.setAlignment(Pos.CENTER);
         box.getStyleClass().add("drop-zone");
@@ -191,7 +191,7 @@ final class SheetView extends VBox {
         Label mark = new Label(progress == SheetProgress.State.DONE ? "✓" : String.valueOf(number));
         mark.getStyleClass().add(isOver ? "step-tick" : "step-number");
         Label title = new Label(step.title());
-        Look.at(title).wrap().style(isOver ? "step-over" : "step-title");
+        Styled.of(title).wrap().as(isOver ? "step-over" : "step-title");
         VBox words = new VBox(2, title);
         if (progress == SheetProgress.State.AGAIN) {
             Label again = new Label("Look at it again: something before it was undone");
@@ -208,7 +208,7 @@ final class SheetView extends VBox {
         if (!told.isEmpty()) {
             row.getChildren().add(tell(told));
         }
-        Look.at(row).style("step-row").id("step-row-" + number);
+        Styled.of(row).as("step-row").id("step-row-" + number);
         row.setOnMouseClicked(event -> {
             sheet.choose(Optional.of(step));
             requestFocus();
@@ -217,7 +217,7 @@ final class SheetView extends VBox {
     }
 
     private static Label tell(String words) {
-        Label tell = Look.at(new Label(words)).style("second", "small").whole().node();
+        Label tell = Styled.of(new Label(words)).as("second", "small").whole().node();
         return tell;
     }
 

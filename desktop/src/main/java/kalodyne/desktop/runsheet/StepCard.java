@@ -23,8 +23,8 @@ import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.SheetModel;
 
 /** The step that is looked at, large: what to do, what to mind, what to expect, and what to press. */
@@ -42,11 +42,11 @@ final class StepCard {
     }
 
     Node show(SheetModel.State state, Step step, int number) {
-        Label mark = Look.at(new Label(String.valueOf(number)))
-                .style("step-number-now")
+        Label mark = Styled.of(new Label(String.valueOf(number)))
+                .as("step-number-now")
                 .node();
         Label title = new Label(step.title());
-        Look.at(title).id("step-title").style("step-now-title").wrap();
+        Styled.of(title).id("step-title").as("step-now-title").wrap();
         VBox words = new VBox(6, title);
         HBox.setHgrow(words, Priority.ALWAYS);
         add(words, step.detail());
@@ -70,7 +70,7 @@ final class StepCard {
             words.getChildren().add(kept(state, step));
         }
         HBox card = new HBox(14, mark, words, buttons(state, step, isDone, !inTheWay.isEmpty()));
-        Look.at(card).style("step-card").id("step-card");
+        Styled.of(card).as("step-card").id("step-card");
         return card;
     }
 
@@ -89,14 +89,14 @@ final class StepCard {
     }
 
     private static Label wrapped(String text) {
-        Label label = Look.at(new Label(text)).style("step-detail").wrap().node();
+        Label label = Styled.of(new Label(text)).as("step-detail").wrap().node();
         return label;
     }
 
     private static Node waitsFor(SheetModel.State state, Order order) {
         String before = state.sheet().step(order.before()).map(Step::title).orElse("");
         Label words = new Label("Not yet. First “" + before + "”: " + order.why());
-        Look.at(words).id("step-not-yet").style("off", "step-detail").wrap();
+        Styled.of(words).id("step-not-yet").as("off", "step-detail").wrap();
         return words;
     }
 
@@ -110,12 +110,12 @@ final class StepCard {
             return buttons;
         }
         done = new Button(doneWords(step));
-        Look.at(done).id("step-done").style("primary");
+        Styled.of(done).id("step-done").as("primary");
         done.setDisable(isDone || isBlocked);
         done.setOnAction(event -> sheet.done());
         Button other = new Button(isDone ? "Open again" : "Skip");
         other.setId(isDone ? "step-again" : "step-skip");
-        Look.at(other).style("quiet").tip(isDone ? "Backspace" : "Ctrl+Shift+D");
+        Styled.of(other).as("quiet").tip(isDone ? "Backspace" : "Ctrl+Shift+D");
         other.setOnAction(event -> {
             if (isDone) {
                 sheet.undo();
@@ -147,10 +147,10 @@ final class StepCard {
         }
         FlowPane all = new FlowPane(6, 6);
         Label instead =
-                Look.at(new Label("Or is it this?")).style("second", "small").node();
+                Styled.of(new Label("Or is it this?")).as("second", "small").node();
         all.getChildren().add(instead);
         for (Symptom symptom : step.symptoms()) {
-            Button button = Look.at(new Button(symptom.word())).style("symptom").node();
+            Button button = Styled.of(new Button(symptom.word())).as("symptom").node();
             button.setId("symptom-"
                     + symptom.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
             button.setOnAction(event -> sheet.notice(symptom));
@@ -207,9 +207,9 @@ final class StepCard {
     }
 
     private static Button link(String words, String id, Runnable action) {
-        Button button = Look.at(new Button(words))
+        Button button = Styled.of(new Button(words))
                 .id(id)
-                .style("action-link")
+                .as("action-link")
                 .action(() -> action.run())
                 .node();
         return button;

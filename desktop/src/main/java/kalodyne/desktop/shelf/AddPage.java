@@ -22,7 +22,7 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.gear.shelf.SearchIndex;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /**
  * Adds something: what is it like, what do you call it, and the few things that matter.
@@ -59,7 +59,7 @@ final class AddPage<T> extends VBox {
         getStyleClass().addAll("palette", "add-page");
         setId("add-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = Look.at(new Label(title)).style("card-title").node();
+        Label head = Styled.of(new Label(title)).as("card-title").node();
         search.setId("profile-search");
         search.setPromptText("Type a word: guitar, drum machine, headset, white…");
         search.textProperty().addListener(change -> search());
@@ -69,8 +69,9 @@ final class AddPage<T> extends VBox {
         profiles.setCellFactory(list -> new ProfileCell<>(name));
         ChangeListener<Profile<T>> chosen = (property, before, now) -> show(now);
         profiles.getSelectionModel().selectedItemProperty().addListener(chosen);
-        Look.at(put).id("put-on-shelf").style("primary").action(() -> put());
-        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
+        Styled.of(put).id("put-on-shelf").as("primary").action(() -> put());
+        Button leave =
+                Styled.of(new Button("Cancel")).action(() -> closed.run()).node();
         VBox left = new VBox(6, search, profiles);
         left.getStyleClass().add("add-left");
         VBox.setVgrow(profiles, Priority.ALWAYS);

@@ -14,7 +14,7 @@ import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a device is as a whole: its kind, what it can run on, its sample rates and bit depths. */
@@ -49,7 +49,7 @@ final class DevicePage {
         depths.setId("device-depths");
         page.row("Bit depths", depths);
         for (PowerSource source : PowerSource.values()) {
-            CheckBox box = Look.at(new CheckBox(source.word()))
+            CheckBox box = Styled.of(new CheckBox(source.word()))
                     .id("runs-on-" + source.name())
                     .node();
             box.setSelected(was.powering().stream().anyMatch(each -> each.source() == source));

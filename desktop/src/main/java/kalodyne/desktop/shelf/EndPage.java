@@ -22,7 +22,7 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Wire;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what an end of a lead is, and to what each of its contacts is wired. */
@@ -90,8 +90,8 @@ final class EndPage {
 
     /** The contacts of the other ends, of which some may be joined to this one. */
     private MenuButton targets(Contact contact) {
-        MenuButton button = Look.at(new MenuButton())
-                .style("chooses")
+        MenuButton button = Styled.of(new MenuButton())
+                .as("chooses")
                 .id("wire-" + contact.name())
                 .node();
         button.setMaxWidth(Double.MAX_VALUE);

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** A form over the window: what is asked on the left, what it looks like on the right. */
@@ -33,16 +33,16 @@ final class FormPage extends VBox {
         getStyleClass().addAll("palette", "form-page");
         setId("form-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = Look.at(new Label(title)).style("card-title").node();
+        Label head = Styled.of(new Label(title)).as("card-title").node();
         rows.getStyleClass().add("fields");
-        Look.at(problem).style("problem", "small").id("form-problem").wrap();
+        Styled.of(problem).as("problem", "small").id("form-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         Button button =
-                Look.at(new Button(done)).style("primary").id("form-done").node();
+                Styled.of(new Button(done)).as("primary").id("form-done").node();
         button.setDefaultButton(true);
         button.setOnAction(event -> take(take));
         Button leave =
-                Look.at(new Button("Cancel")).action(() -> overlay.lift()).node();
+                Styled.of(new Button("Cancel")).action(() -> overlay.lift()).node();
         rows.setMinWidth(Region.USE_PREF_SIZE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox both = new HBox(24, rows, side);
@@ -68,7 +68,7 @@ final class FormPage extends VBox {
 
     /** Asks for one thing. */
     void row(String words, Region answer) {
-        Label label = Look.at(new Label(words)).style("second", "small").whole().node();
+        Label label = Styled.of(new Label(words)).as("second", "small").whole().node();
         label.setLabelFor(answer);
         answer.setAccessibleText(words);
         answer.setMaxWidth(Double.MAX_VALUE);
@@ -78,7 +78,7 @@ final class FormPage extends VBox {
 
     /** Puts things under a heading on the right. */
     void beside(String words, Node... nodes) {
-        Label label = Look.at(new Label(words)).style("section").node();
+        Label label = Styled.of(new Label(words)).as("section").node();
         side.getChildren().add(label);
         beside(nodes);
     }

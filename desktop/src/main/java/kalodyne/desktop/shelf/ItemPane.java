@@ -25,8 +25,8 @@ import kalodyne.core.gear.Stage;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** The thing that is chosen: its names, a drawing of one of its plugs, and its values, all to be corrected in place. */
@@ -81,11 +81,11 @@ final class ItemPane extends Pane {
         this.shelf = shelf;
         getStyleClass().add("item-pane");
         setId("item-pane");
-        Look.at(problem).style("problem", "small").id("item-problem").wrap();
+        Styled.of(problem).as("problem", "small").id("item-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         name = new QuantityField(shelf::rename, problem::setText);
-        Look.at(name).id("item-name").style("item-name").spoken("Name");
-        Look.at(kind).style("second", "small").id("item-kind");
+        Styled.of(name).id("item-name").as("item-name").spoken("Name");
+        Styled.of(kind).as("second", "small").id("item-kind");
         change = new ChangeMenu(shelf, overlay, problem::setText);
         values = new ValueGrid(shelf, overlay, problem::setText);
         faces.setId("faces");
@@ -149,14 +149,14 @@ final class ItemPane extends Pane {
 
     private VBox left() {
         Button duplicate = new Button("Duplicate");
-        Look.at(duplicate).id("duplicate").whole().action(() -> shelf.duplicate());
+        Styled.of(duplicate).id("duplicate").whole().action(() -> shelf.duplicate());
         Button remove = new Button("Remove");
-        Look.at(remove).id("remove-item").whole().action(() -> shelf.remove());
+        Styled.of(remove).id("remove-item").whole().action(() -> shelf.remove());
         HBox buttons = new HBox(8, change, duplicate, remove);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(drawing, Priority.ALWAYS);
-        VBox box = Look.at(new VBox(6, name, kind, faces, drawing, buttons))
-                .style("item-left")
+        VBox box = Styled.of(new VBox(6, name, kind, faces, drawing, buttons))
+                .as("item-left")
                 .node();
         return box;
     }
@@ -164,7 +164,7 @@ final class ItemPane extends Pane {
     private VBox right() {
         DownScroll scroll = new DownScroll(values);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        Look.at(wiring).style("second", "small").id("wiring").wrap();
+        Styled.of(wiring).as("second", "small").id("wiring").wrap();
         wiring.setMinHeight(Region.USE_PREF_SIZE);
         wiring.managedProperty().bind(wiring.textProperty().isNotEmpty());
         return new VBox(4, problem, scroll, wiring);

@@ -17,7 +17,7 @@ import kalodyne.core.gear.shelf.PlugFinder;
 import kalodyne.core.gear.shelf.PlugFinder.Answer;
 import kalodyne.core.gear.shelf.PlugFinder.Question;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Tells which plug somebody has in the hand. */
 final class PlugFinderPage extends VBox {
@@ -30,7 +30,7 @@ final class PlugFinderPage extends VBox {
         getStyleClass().addAll("palette", "finder-page");
         setId("plug-finder");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Look.at(verdict).style("card-title").id("plug-verdict");
+        Styled.of(verdict).as("card-title").id("plug-verdict");
         DownScroll scroll = new DownScroll(results);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button again = new Button("Begin again");
@@ -39,7 +39,7 @@ final class PlugFinderPage extends VBox {
             show();
         });
         Button done = new Button("Done");
-        Look.at(done).id("plug-done").style("primary").action(() -> closed.run());
+        Styled.of(done).id("plug-done").as("primary").action(() -> closed.run());
         VBox left = new VBox(12, questions);
         left.getStyleClass().add("add-left");
         VBox right = new VBox(8, verdict, scroll);
@@ -80,11 +80,11 @@ final class PlugFinderPage extends VBox {
 
     private void ask(Question question, List<Answer> offered, boolean isGiven) {
         Label words = new Label(question.words());
-        Look.at(words).style("question").wrap();
+        Styled.of(words).as("question").wrap();
         FlowPane chips = new FlowPane(6, 6);
         for (Answer answer : offered) {
             ToggleButton chip = new ToggleButton(answer.words());
-            Look.at(chip).style("chip").id("answer-" + answer.name());
+            Styled.of(chip).as("chip").id("answer-" + answer.name());
             chip.setSelected(isGiven);
             chip.setTooltip(new Tooltip(answer.detail()));
             chip.setOnAction(event -> {
@@ -103,10 +103,9 @@ final class PlugFinderPage extends VBox {
         PlugDrawing drawing = new PlugDrawing();
         drawing.getStyleClass().add("small-drawing");
         drawing.show(match.connector(), Form.PLUG, Map.of());
-        Label name =
-                Look.at(new Label(match.connector().word())).style("medium").node();
+        Label name = Styled.of(new Label(match.connector().word())).as("medium").node();
         Label meaning = new Label(match.meaning());
-        Look.at(meaning).style("second", "small").wrap();
+        Styled.of(meaning).as("second", "small").wrap();
         results.getChildren().add(new VBox(3, name, drawing, meaning));
     }
 }

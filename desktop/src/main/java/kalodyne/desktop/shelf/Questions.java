@@ -27,8 +27,8 @@ import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 
 /**
  * The few things that are asked about what is being added, and the thing as answered so far. A question that is passed over
@@ -47,7 +47,7 @@ final class Questions<T> extends VBox {
         this.made = begun;
         this.today = today;
         getStyleClass().add("questions");
-        Look.at(problem).style("problem", "small").id("add-problem").wrap();
+        Styled.of(problem).as("problem", "small").id("add-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         drawing.getStyleClass().add("small-drawing");
     }
@@ -109,7 +109,7 @@ final class Questions<T> extends VBox {
     }
 
     private static Label question(String words) {
-        Label label = Look.at(new Label(words)).style("question").wrap().node();
+        Label label = Styled.of(new Label(words)).as("question").wrap().node();
         return label;
     }
 
@@ -157,7 +157,7 @@ final class Questions<T> extends VBox {
         getChildren().addAll(label, control);
         if (!hint.isEmpty()) {
             Label words =
-                    Look.at(new Label(hint)).style("second", "small").wrap().node();
+                    Styled.of(new Label(hint)).as("second", "small").wrap().node();
             getChildren().add(words);
         }
     }

@@ -6,8 +6,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 
 /** What its owner wants to remember of the chosen thing, and what the words for where values are from mean. */
 final class ShelfAside extends VBox {
@@ -26,7 +26,7 @@ final class ShelfAside extends VBox {
         super(8);
         this.shelf = shelf;
         title.getStyleClass().add("section");
-        Look.at(problem).style("problem", "small").wrap();
+        Styled.of(problem).as("problem", "small").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         note = new NoteArea(shelf::note, problem::setText);
         note.setId("item-note");
@@ -44,7 +44,7 @@ final class ShelfAside extends VBox {
     }
 
     private QuantityField field(String id, Consumer<String> take) {
-        QuantityField field = Look.at(new QuantityField(take, problem::setText))
+        QuantityField field = Styled.of(new QuantityField(take, problem::setText))
                 .id("item-" + id)
                 .spoken(id)
                 .node();
@@ -52,13 +52,12 @@ final class ShelfAside extends VBox {
     }
 
     private static Label label(String words) {
-        Label label = Look.at(new Label(words)).style("second", "small").whole().node();
+        Label label = Styled.of(new Label(words)).as("second", "small").whole().node();
         return label;
     }
 
     private static VBox legend() {
-        Label head =
-                Look.at(new Label("Where a value is from")).style("section").node();
+        Label head = Styled.of(new Label("Where a value is from")).as("section").node();
         VBox legend = new VBox(
                 4,
                 head,
@@ -70,8 +69,8 @@ final class ShelfAside extends VBox {
     }
 
     private static Label meaning(String word, String words) {
-        Label label = Look.at(new Label(word + ": " + words))
-                .style("second", "small")
+        Label label = Styled.of(new Label(word + ": " + words))
+                .as("second", "small")
                 .wrap()
                 .node();
         return label;

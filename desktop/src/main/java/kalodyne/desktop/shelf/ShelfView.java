@@ -14,8 +14,8 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** Gear and leads side by side, what is searched for, and the thing that is chosen beneath. */
@@ -65,12 +65,12 @@ final class ShelfView extends VBox {
     }
 
     private static Label title(String id) {
-        Label label = Look.at(new Label()).style("section").id(id).node();
+        Label label = Styled.of(new Label()).as("section").id(id).node();
         return label;
     }
 
     private static Label quiet(String words) {
-        Label label = Look.at(new Label(words)).style("second").node();
+        Label label = Styled.of(new Label(words)).as("second").node();
         return label;
     }
 
@@ -92,7 +92,7 @@ final class ShelfView extends VBox {
     }
 
     private static Button button(String id, String words, Runnable action) {
-        Button button = Look.at(new Button(words))
+        Button button = Styled.of(new Button(words))
                 .id(id)
                 .whole()
                 .action(() -> action.run())
@@ -128,9 +128,9 @@ final class ShelfView extends VBox {
         Label what = new Label("Begin with what you want to record");
         what.getStyleClass().add("room-sentence");
         Label how = new Label("Choose what it is like from a list, answer a question or two, and it is on your shelf.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         VBox box = new VBox(what, how, primary(button("first-gear", "Add gear…", this::addGear)));
-        Look.at(box).style("drop-zone").id("empty-shelf");
+        Styled.of(box).as("drop-zone").id("empty-shelf");
         return box;
     }
 

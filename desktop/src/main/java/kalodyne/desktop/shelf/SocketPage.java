@@ -21,7 +21,7 @@ import kalodyne.core.gear.SocketEdits;
 import kalodyne.core.gear.UsualContacts;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** Changes what a socket is: its name, its connector, what goes through it, what each contact carries. */
@@ -87,7 +87,7 @@ final class SocketPage {
         for (Contact contact : connector.getValue().contacts()) {
             Chooser<Carries> choice = new Chooser<>(Carries::word);
             choice.offering(List.of(Carries.values()), carried.getOrDefault(contact, Carries.NOTHING));
-            Look.at(choice).id("contact-" + contact.name()).action(() -> draw());
+            Styled.of(choice).id("contact-" + contact.name()).action(() -> draw());
             Label label = new Label(ContactWords.of(connector.getValue(), contact));
             label.getStyleClass().addAll("second", "small");
             label.setLabelFor(choice);

@@ -18,8 +18,8 @@ import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Part;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
 /** The values of some parts, a line each: what, how much, where that is from. */
@@ -77,8 +77,8 @@ final class ValueGrid extends GridPane {
             add(section("Controls"), 0, line++, 3, 1);
         }
         for (DeviceControl control : controls) {
-            Label label = Look.at(new Label(control.name()))
-                    .style("second", "small")
+            Label label = Styled.of(new Label(control.name()))
+                    .as("second", "small")
                     .whole()
                     .node();
             add(label, 0, line);
@@ -100,7 +100,7 @@ final class ValueGrid extends GridPane {
     }
 
     private static Label section(String words) {
-        Label title = Look.at(new Label(words)).style("section").node();
+        Label title = Styled.of(new Label(words)).as("section").node();
         title.setMaxWidth(Double.MAX_VALUE);
         return title;
     }
@@ -141,10 +141,10 @@ final class ValueGrid extends GridPane {
 
     private void addRow(int line, Part part, Fact<?> fact) {
         Label label = new Label(fact.label());
-        Look.at(label).style("second", "small").whole();
+        Styled.of(label).as("second", "small").whole();
         QuantityField field = new QuantityField(text -> shelf.value(part.mark(), fact, text), explain);
         field.setId("value-" + part.mark().replace(' ', '-') + "-" + fact.id());
-        Look.at(field).style("value-field").spoken(part.label() + ", " + fact.label());
+        Styled.of(field).as("value-field").spoken(part.label() + ", " + fact.label());
         Tooltip help =
                 new Tooltip(fact.help() + " For example " + fact.quantity().example() + ".");
         field.setTooltip(help);
@@ -161,7 +161,7 @@ final class ValueGrid extends GridPane {
     private MenuButton more(Part part, List<Fact<?>> unknown) {
         MenuButton more = new MenuButton("add…");
         more.getStyleClass().addAll("quiet", "small-button");
-        Look.at(more)
+        Styled.of(more)
                 .id("more-" + part.mark().replace(' ', '-'))
                 .tip("Add a value that is not known yet")
                 .whole();

@@ -14,7 +14,7 @@ public final class Appearance {
     private static final List<Integer> TEXT_SIZES = List.of(80, 90, 100, 110, 125, 150, 175, 200);
 
     private static final String[] FONTS = {
-        "IBMPlexSans-Regular.woff", "IBMPlexSans-Medium.woff", "IBMPlexSans-SemiBold.woff"
+        "IBMPlexSans-Regular.ttf", "IBMPlexSans-Medium.ttf", "IBMPlexSans-SemiBold.ttf"
     };
     private static final String[] STYLES = {
         "theme/tokens.css",

@@ -14,8 +14,8 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.desktop.control.DownScroll;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** What was noticed, worst first: shape, title, reason, and what to do, which is done at a click where it can be. */
 final class FindingsPane extends DownScroll {
@@ -61,14 +61,14 @@ final class FindingsPane extends DownScroll {
 
     private Node card(Finding finding) {
         Label head =
-                Look.at(new Label(finding.title())).style("card-title").wrap().node();
+                Styled.of(new Label(finding.title())).as("card-title").wrap().node();
         Label reason =
-                Look.at(new Label(finding.text())).style("finding-text").wrap().node();
+                Styled.of(new Label(finding.text())).as("finding-text").wrap().node();
         VBox words = new VBox(2, head, reason);
         HBox.setHgrow(words, Priority.ALWAYS);
         finding.remedy().ifPresent(remedy -> words.getChildren().add(remedy(finding, remedy)));
         HBox card = new HBox(8, new SeverityMark(finding.severity()), words);
-        Look.at(card).style("finding").id("finding-" + id(finding));
+        Styled.of(card).as("finding").id("finding-" + id(finding));
         if (finding.place() instanceof Place.Shelf || finding.place() instanceof Place.Plugged) {
             words.getChildren().add(link("Look at it", "look-" + id(finding), () -> goTo.accept(finding.place())));
         }
@@ -78,7 +78,7 @@ final class FindingsPane extends DownScroll {
     private Node remedy(Finding finding, Remedy remedy) {
         if (!remedy.isApplicable()) {
             Label words = new Label(remedy.words() + ".");
-            Look.at(words).style("finding-text", "medium").wrap();
+            Styled.of(words).as("finding-text", "medium").wrap();
             return words;
         }
         return link(remedy.words(), "remedy-" + id(finding), () -> apply.accept(remedy));
@@ -86,7 +86,7 @@ final class FindingsPane extends DownScroll {
 
     private static Button link(String words, String id, Runnable action) {
         Button button = new Button(words);
-        Look.at(button).style("action-link").id(id).wrap().action(() -> action.run());
+        Styled.of(button).as("action-link").id(id).wrap().action(() -> action.run());
         return button;
     }
 

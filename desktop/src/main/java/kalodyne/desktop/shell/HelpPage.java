@@ -12,7 +12,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** What a room is for and what its words mean, in plain sentences. */
 final class HelpPage extends VBox {
@@ -28,9 +28,9 @@ final class HelpPage extends VBox {
         setId("help");
         List<String> lines = lines(resource);
         Label title =
-                Look.at(new Label(lines.get(0))).style("room-sentence").wrap().node();
+                Styled.of(new Label(lines.get(0))).as("room-sentence").wrap().node();
         title.setMinHeight(USE_PREF_SIZE);
-        Label introduction = Look.at(new Label(lines.get(1))).wrap().node();
+        Label introduction = Styled.of(new Label(lines.get(1))).wrap().node();
         introduction.setMinHeight(USE_PREF_SIZE);
         ScrollPane scroll = new ScrollPane(terms(lines.subList(2, lines.size())));
         scroll.setFitToWidth(true);
@@ -40,7 +40,7 @@ final class HelpPage extends VBox {
         close.setOnAction(event -> closed.run());
         Label advises = new Label(
                 "Kalodyne advises. Makers' manuals, local electrical codes and licensed technicians decide. Never defeat a mains safety earth to cure hum.");
-        Look.at(advises).style("second", "small").wrap();
+        Styled.of(advises).as("second", "small").wrap();
         advises.setMinHeight(USE_PREF_SIZE);
         getChildren().addAll(title, introduction, scroll, advises, close);
     }
@@ -56,12 +56,12 @@ final class HelpPage extends VBox {
         int row = 0;
         for (String line : lines) {
             int bar = line.indexOf('|');
-            Label term = Look.at(new Label(line.substring(0, bar)))
-                    .style("strong")
+            Label term = Styled.of(new Label(line.substring(0, bar)))
+                    .as("strong")
                     .whole()
                     .node();
             GridPane.setValignment(term, VPos.TOP);
-            Label meaning = Look.at(new Label(line.substring(bar + 1))).wrap().node();
+            Label meaning = Styled.of(new Label(line.substring(bar + 1))).wrap().node();
             GridPane.setHgrow(meaning, Priority.ALWAYS);
             grid.addRow(row++, term, meaning);
         }

@@ -17,7 +17,7 @@ import kalodyne.core.studio.exchange.ImportPlan;
 import kalodyne.core.studio.exchange.ImportPlan.Effect;
 import kalodyne.core.studio.exchange.ImportPlan.Line;
 import kalodyne.core.studio.exchange.ImportPlan.Mode;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Shows what would come in, before it does. */
 final class ImportPage extends VBox {
@@ -38,26 +38,27 @@ final class ImportPage extends VBox {
         getStyleClass().addAll("palette", "import-page");
         setId("import-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = Look.at(new Label("What comes in from " + fileName))
-                .style("card-title")
+        Label head = Styled.of(new Label("What comes in from " + fileName))
+                .as("card-title")
                 .node();
         ToggleGroup modes = new ToggleGroup();
         RadioButton merge = mode("import-merge", "Replace what is there under the same name", Mode.MERGE, modes);
         RadioButton copy = mode("import-copy", "Add everything as new", Mode.COPY, modes);
         merge.setSelected(true);
-        Look.at(summary).id("import-summary").style("strong");
+        Styled.of(summary).id("import-summary").as("strong");
         lines.setId("import-lines");
         lines.setCellFactory(list -> new LineCell());
         lines.setPlaceholder(new Label("Nothing is in it."));
         VBox.setVgrow(lines, Priority.ALWAYS);
-        Look.at(bring).id("bring-in").style("primary");
+        Styled.of(bring).id("bring-in").as("primary");
         bring.setOnAction(event -> {
             closed.run();
             take.accept(mode);
         });
-        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
-        Label undo = Look.at(new Label("Undo takes all of it back."))
-                .style("second", "small")
+        Button leave =
+                Styled.of(new Button("Cancel")).action(() -> closed.run()).node();
+        Label undo = Styled.of(new Label("Undo takes all of it back."))
+                .as("second", "small")
                 .node();
         HBox buttons = new HBox(10, bring, leave, undo);
         buttons.setAlignment(Pos.CENTER_LEFT);
@@ -70,7 +71,7 @@ final class ImportPage extends VBox {
     }
 
     private RadioButton mode(String id, String words, Mode meant, ToggleGroup group) {
-        RadioButton button = Look.at(new RadioButton(words)).id(id).node();
+        RadioButton button = Styled.of(new RadioButton(words)).id(id).node();
         button.setToggleGroup(group);
         button.setOnAction(event -> show(meant));
         return button;
@@ -102,7 +103,7 @@ final class ImportPage extends VBox {
 
         LineCell() {
             name.getStyleClass().add("medium");
-            Look.at(details).style("second", "small").wrap();
+            Styled.of(details).as("second", "small").wrap();
             details.managedProperty().bind(details.textProperty().isNotEmpty());
             setPrefWidth(0);
         }

@@ -23,7 +23,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 import kalodyne.core.studio.StudioFile;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 
@@ -314,7 +314,7 @@ public final class MainWindow {
 
     private static Label waiting() {
         Label waiting = new Label("Opening your studio…");
-        Look.at(waiting).id("waiting").style("room", "room-sentence");
+        Styled.of(waiting).id("waiting").as("room", "room-sentence");
         waiting.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
         waiting.setAlignment(Pos.TOP_LEFT);
         return waiting;

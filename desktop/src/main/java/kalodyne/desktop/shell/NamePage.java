@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Asks for a name, or another short text. */
 public final class NamePage extends VBox {
@@ -28,14 +28,15 @@ public final class NamePage extends VBox {
         setId("name-page");
         setMaxWidth(520);
         setMaxHeight(USE_PREF_SIZE);
-        Label head = Look.at(new Label(title)).style("card-title").node();
+        Label head = Styled.of(new Label(title)).as("card-title").node();
         Label problem = new Label();
-        Look.at(problem).style("problem", "small").id("name-problem").wrap();
+        Styled.of(problem).as("problem", "small").id("name-problem").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         field = new TextField(present);
         field.setId("name-field");
-        Button take = Look.at(new Button(done)).style("primary").id("name-done").node();
-        Button leave = Look.at(new Button("Cancel")).action(() -> closed.run()).node();
+        Button take = Styled.of(new Button(done)).as("primary").id("name-done").node();
+        Button leave =
+                Styled.of(new Button("Cancel")).action(() -> closed.run()).node();
         Runnable commit = () -> rename.apply(field.getText().strip()).ifPresentOrElse(problem::setText, closed);
         take.setOnAction(event -> commit.run());
         field.setOnAction(event -> commit.run());

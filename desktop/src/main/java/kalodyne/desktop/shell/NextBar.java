@@ -8,7 +8,7 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.job.Jobs;
 
 /** The line at the bottom: the one next thing, the work that runs, and whether all changes are kept. */
@@ -17,15 +17,15 @@ final class NextBar extends HBox {
 
     NextBar(Jobs jobs, ObservableValue<String> kept) {
         getStyleClass().add("next-bar");
-        Label next = Look.at(new Label("Next")).style("second", "small").whole().node();
-        Look.at(step).style("next-step").id("next-step");
+        Label next = Styled.of(new Label("Next")).as("second", "small").whole().node();
+        Styled.of(step).as("next-step").id("next-step");
         step.setMinWidth(0);
         step.setMaxWidth(Double.MAX_VALUE);
         step.setWrapText(true);
         step.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(step, Priority.ALWAYS);
         Label keptLabel =
-                Look.at(new Label()).style("second", "small").id("kept").whole().node();
+                Styled.of(new Label()).as("second", "small").id("kept").whole().node();
         keptLabel.textProperty().bind(kept);
         getChildren().addAll(next, step, progress(jobs), keptLabel);
     }
@@ -35,10 +35,10 @@ final class NextBar extends HBox {
     }
 
     private static HBox progress(Jobs jobs) {
-        Label title = Look.at(new Label()).style("small").node();
+        Label title = Styled.of(new Label()).as("small").node();
         ProgressBar bar = new ProgressBar();
         Button cancel = new Button("Cancel");
-        Look.at(cancel).style("quiet").id("job-cancel").action(() -> jobs.cancel());
+        Styled.of(cancel).as("quiet").id("job-cancel").action(() -> jobs.cancel());
         HBox row = new HBox(8, title, bar, cancel);
         row.setAlignment(Pos.CENTER_LEFT);
         row.setMinWidth(Region.USE_PREF_SIZE);

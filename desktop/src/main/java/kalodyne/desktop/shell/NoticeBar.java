@@ -8,8 +8,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.Notice;
 
 /** Says in place that something went wrong, or was done, until it is dismissed; nothing else is taken away meanwhile. */
@@ -21,13 +21,13 @@ final class NoticeBar extends VBox {
 
     NoticeBar(ObjectProperty<Optional<Notice>> notice) {
         getStyleClass().add("notice-frame");
-        Look.at(title).style("card-title").id("notice-title");
-        Look.at(text).style("finding-text").id("notice-text").wrap();
+        Styled.of(title).as("card-title").id("notice-title");
+        Styled.of(text).as("finding-text").id("notice-text").wrap();
         text.setMinHeight(Region.USE_PREF_SIZE);
         VBox words = new VBox(2, title, text);
         HBox.setHgrow(words, Priority.ALWAYS);
         Button dismiss = new Button("Dismiss");
-        Look.at(dismiss).id("notice-dismiss").whole().action(() -> notice.set(Optional.empty()));
+        Styled.of(dismiss).id("notice-dismiss").whole().action(() -> notice.set(Optional.empty()));
         bar.getChildren().addAll(mark, words, dismiss);
         getChildren().add(bar);
         notice.addListener((property, before, now) -> show(now));

@@ -20,9 +20,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Station;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RunLine;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /**
@@ -52,7 +52,7 @@ final class RibbonView extends ScrollPane {
         setFitToWidth(true);
         setFocusTraversable(false);
         setContent(row);
-        Look.at(row).style("ribbon").id("ribbon");
+        Styled.of(row).as("ribbon").id("ribbon");
         studio.readingProperty().addListener(change -> show());
         studio.focusProperty().addListener(change -> show());
         show();
@@ -86,8 +86,8 @@ final class RibbonView extends ScrollPane {
     }
 
     private void addStation(Station station) {
-        Label name = Look.at(new Label()).style("strong", "card-title").node();
-        Label detail = Look.at(new Label()).style("second", "small").node();
+        Label name = Styled.of(new Label()).as("strong", "card-title").node();
+        Label detail = Styled.of(new Label()).as("second", "small").node();
         SeverityMark mark = new SeverityMark();
         HBox head = new HBox(6, name, mark);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -95,7 +95,7 @@ final class RibbonView extends ScrollPane {
     }
 
     private void addJoint(Station station) {
-        Label name = Look.at(new Label()).style("second", "small").node();
+        Label name = Styled.of(new Label()).as("second", "small").node();
         SeverityMark mark = new SeverityMark();
         StackPane wire = new StackPane(new RunLine(), mark);
         VBox content = new VBox(3, name, wire);
@@ -127,7 +127,7 @@ final class RibbonView extends ScrollPane {
     }
 
     private static Node plainWire(String words) {
-        Label name = Look.at(new Label(words)).style("second", "small").node();
+        Label name = Styled.of(new Label(words)).as("second", "small").node();
         StackPane line = new StackPane(new RunLine());
         VBox wire = new VBox(3, name, line);
         wire.setAlignment(Pos.CENTER);

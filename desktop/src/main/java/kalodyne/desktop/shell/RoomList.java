@@ -13,8 +13,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.SeverityMark;
+import kalodyne.desktop.control.Styled;
 
 /** The rooms in the order of the work, each with what waits in it. */
 final class RoomList extends VBox {
@@ -28,7 +28,7 @@ final class RoomList extends VBox {
             boolean isFirstBeside =
                     rooms.get(i).isBeside() && i > 0 && !rooms.get(i - 1).isBeside();
             if (isFirstBeside) {
-                Region line = Look.at(new Region()).style("room-rule").node();
+                Region line = Styled.of(new Region()).as("room-rule").node();
                 getChildren().add(line);
             }
             getChildren().add(button(rooms.get(i), i + 1, keys(rooms, i), enter));
@@ -47,7 +47,7 @@ final class RoomList extends VBox {
         digit.setMinWidth(DIGIT_WIDTH);
         digit.getStyleClass().addAll("second", "small");
         Label title = new Label(room.title());
-        Label count = Look.at(new Label()).style("strong", "small").whole().node();
+        Label count = Styled.of(new Label()).as("strong", "small").whole().node();
         count.managedProperty().bind(count.textProperty().isNotEmpty());
         SeverityMark mark = new SeverityMark();
         Region space = new Region();
@@ -59,7 +59,7 @@ final class RoomList extends VBox {
         button.setGraphic(row);
         button.getStyleClass().add("room-button");
         button.setId("room-" + room.id());
-        Look.at(button).spoken(room.title()).tip(KeyCombination.valueOf(keys).getDisplayText());
+        Styled.of(button).spoken(room.title()).tip(KeyCombination.valueOf(keys).getDisplayText());
         button.setToggleGroup(group);
         button.setUserData(room);
         // A button does not stretch what it shows.

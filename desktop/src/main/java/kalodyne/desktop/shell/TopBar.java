@@ -13,7 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 
@@ -30,17 +30,17 @@ final class TopBar extends HBox {
         this.studio = studio;
         getStyleClass().add("top-bar");
         Label brand = new Label("Kalodyne");
-        Look.at(brand).style("brand").whole();
+        Styled.of(brand).as("brand").whole();
         studioItems.add(new SeparatorMenuItem());
         fileCommands.forEach(command -> studioItems.add(item(command)));
         studioItems.add(new SeparatorMenuItem());
         viewCommands.forEach(command -> studioItems.add(item(command)));
         Label run = new Label("run");
-        Look.at(run).style("crumb").whole();
+        Styled.of(run).as("crumb").whole();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        Look.at(undo).style("quiet").id("undo").whole().action(() -> studio.undo());
-        Look.at(redo).style("quiet").id("redo").whole().action(() -> studio.redo());
+        Styled.of(undo).as("quiet").id("undo").whole().action(() -> studio.undo());
+        Styled.of(redo).as("quiet").id("redo").whole().action(() -> studio.redo());
         getChildren()
                 .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
         run.visibleProperty().bind(studio.awaitedProperty().not());
@@ -51,7 +51,7 @@ final class TopBar extends HBox {
     }
 
     private static MenuButton quiet(String id) {
-        MenuButton button = Look.at(new MenuButton()).id(id).style("quiet").node();
+        MenuButton button = Styled.of(new MenuButton()).id(id).as("quiet").node();
         // Long names give way to the buttons; the tooltip has them whole.
         button.setMinWidth(0);
         Tooltip whole = new Tooltip();
@@ -62,8 +62,8 @@ final class TopBar extends HBox {
 
     private static Button button(Command command, String words) {
         Button button = new Button(words);
-        Look.at(button)
-                .style("quiet")
+        Styled.of(button)
+                .as("quiet")
                 .tip(command.toString())
                 .whole()
                 .action(() -> command.run().run());

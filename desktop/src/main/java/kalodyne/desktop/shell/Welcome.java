@@ -4,7 +4,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.Starter;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 
 /** What an empty setup shows: the first thing to do. */
@@ -12,12 +12,12 @@ final class Welcome extends VBox {
     Welcome(StudioModel studio, Runnable openStudio, Runnable openDemo) {
         getStyleClass().addAll("room", "welcome");
         setId("welcome");
-        Label title = Look.at(new Label("What do you want to record?"))
-                .style("room-sentence")
+        Label title = Styled.of(new Label("What do you want to record?"))
+                .as("room-sentence")
                 .node();
         Label how =
                 new Label("Begin with what is closest. It comes with typical values; correct them from the manuals.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         getChildren().addAll(title, how);
         for (Starter starter : Starter.values()) {
             Button button = new Button(starter.title());
@@ -30,7 +30,7 @@ final class Welcome extends VBox {
 
     private static Button link(String words, Runnable action) {
         Button link = new Button(words);
-        Look.at(link).style("action-link").action(() -> action.run());
+        Styled.of(link).as("action-link").action(() -> action.run());
         return link;
     }
 }

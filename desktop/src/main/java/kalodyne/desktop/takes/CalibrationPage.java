@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.levels.calibration.Calibration;
 import kalodyne.core.levels.calibration.Observed;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.Calibrating;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Overlay;
@@ -31,19 +31,19 @@ final class CalibrationPage extends VBox {
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         setPrefWidth(560);
         Optional<Calibrating> calibrating = takes.calibrating();
-        Label head = Look.at(new Label("What the takes say about the gear"))
-                .style("card-title")
+        Label head = Styled.of(new Label("What the takes say about the gear"))
+                .as("card-title")
                 .node();
         getChildren().add(head);
         calibrating.ifPresentOrElse(this::show, this::nothing);
-        Look.at(correct).id("calibrate").style("primary");
+        Styled.of(correct).id("calibrate").as("primary");
         correct.setDisable(calibrating.isEmpty() || takes.isReadOnly());
         correct.setOnAction(event -> {
             calibrating.ifPresent(takes::correct);
             overlay.lift();
         });
         Button leave = new Button("Cancel");
-        Look.at(leave).id("calibrate-leave").action(() -> overlay.lift());
+        Styled.of(leave).id("calibrate-leave").action(() -> overlay.lift());
         getChildren().add(new HBox(10, correct, leave));
     }
 
@@ -56,7 +56,7 @@ final class CalibrationPage extends VBox {
     }
 
     private void say(String words) {
-        Label label = Look.at(new Label(words)).wrap().node();
+        Label label = Styled.of(new Label(words)).wrap().node();
         label.setMinHeight(USE_PREF_SIZE);
         getChildren().add(label);
     }

@@ -19,7 +19,7 @@ import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.causes.Suspect;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** What most likely makes the worst fault, and the one test that tells the likely causes apart soonest, with its answers to click. */
 final class CausesPane extends VBox {
@@ -52,8 +52,8 @@ final class CausesPane extends VBox {
     }
 
     private void show(Inquiry inquiry) {
-        Label title = Look.at(new Label("What most likely causes it, in this run"))
-                .style("section")
+        Label title = Styled.of(new Label("What most likely causes it, in this run"))
+                .as("section")
                 .node();
         List<Suspect> suspects = inquiry.suspects();
         GridPane list = new GridPane();
@@ -85,8 +85,8 @@ final class CausesPane extends VBox {
         name.setMaxWidth(Double.MAX_VALUE);
         name.setTooltip(
                 new Tooltip(suspect.cause().says() + "\n" + suspect.cause().predicts()));
-        Region bar = Look.at(new Region()).style("chance").node();
-        StackPane track = Look.at(new StackPane(bar)).style("cause").node();
+        Region bar = Styled.of(new Region()).as("chance").node();
+        StackPane track = Styled.of(new StackPane(bar)).as("cause").node();
         track.setAlignment(Pos.CENTER_LEFT);
         bar.setStyle("-fx-max-width: " + Math.max(0.3, BAR_EMS * suspect.chance()) + "em;");
         track.setStyle("-fx-min-width: " + BAR_EMS + "em;");
@@ -99,14 +99,14 @@ final class CausesPane extends VBox {
     }
 
     private HBox test(DiagnosticStep test) {
-        HBox answers = Look.at(new HBox(8)).whole().node();
+        HBox answers = Styled.of(new HBox(8)).whole().node();
         for (int i = 0; i < test.answers().size(); i++) {
             int answer = i;
             String words = test.answers().get(i);
             Button button = new Button(Print.startingSentence(words));
             button.setId("answer-" + i);
             button.getStyleClass().add("wave-tool");
-            Look.at(button).whole().action(() -> answered.accept(new Inquiry.Tried(test.id(), answer)));
+            Styled.of(button).whole().action(() -> answered.accept(new Inquiry.Tried(test.id(), answer)));
             answers.getChildren().add(button);
         }
         HBox line = line("Tell them apart:", test.instruction(), "next-test");
@@ -116,8 +116,8 @@ final class CausesPane extends VBox {
     }
 
     private static HBox line(String head, String words, String id) {
-        Label strong = Look.at(new Label(head)).style("card-title").whole().node();
-        Label text = Look.at(new Label(words)).id(id).wrap().node();
+        Label strong = Styled.of(new Label(head)).as("card-title").whole().node();
+        Label text = Styled.of(new Label(words)).id(id).wrap().node();
         HBox.setHgrow(text, Priority.ALWAYS);
         HBox line = new HBox(10, strong, text);
         line.setAlignment(Pos.BASELINE_LEFT);
@@ -126,9 +126,9 @@ final class CausesPane extends VBox {
 
     private Node tried(Inquiry inquiry) {
         Button begin = new Button("Begin the search anew");
-        Look.at(begin).style("action-link").id("search-anew").whole().action(() -> anew.run());
+        Styled.of(begin).as("action-link").id("search-anew").whole().action(() -> anew.run());
         Label path = new Label(path(inquiry));
-        Look.at(path).id("tried").style("second", "small").wrap();
+        Styled.of(path).id("tried").as("second", "small").wrap();
         HBox.setHgrow(path, Priority.ALWAYS);
         HBox line = new HBox(10, path, begin);
         line.setAlignment(Pos.BASELINE_LEFT);

@@ -10,7 +10,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** A small table of worded numbers: the first column names them, the others hold them, flush right. */
 final class NumbersTable extends GridPane {
@@ -48,7 +48,7 @@ final class NumbersTable extends GridPane {
      */
     void row(List<String> cells, String... styles) {
         for (int column = 0; column < cells.size(); column++) {
-            Label label = Look.at(new Label(cells.get(column))).style("cell").node();
+            Label label = Styled.of(new Label(cells.get(column))).as("cell").node();
             if (meanings.containsKey(label.getText())) {
                 label.setTooltip(new Tooltip(meanings.get(label.getText())));
             }

@@ -24,7 +24,7 @@ import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.TestTake;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 
 /** Recording a test take: the input, the meter, what to play now, and how loud it was so far. */
 final class RecordPane extends VBox {
@@ -63,22 +63,22 @@ final class RecordPane extends VBox {
         setId("record-pane");
         getStyleClass().add("record-pane");
         clock.setCycleCount(Animation.INDEFINITE);
-        Look.at(instruction).id("record-instruction").style("instruction").wrap();
-        Look.at(left).id("record-left").style("instruction", "second");
-        Look.at(loudest).id("record-loudest").wrap();
-        Look.at(record).id("record-start").style("primary");
+        Styled.of(instruction).id("record-instruction").as("instruction").wrap();
+        Styled.of(left).id("record-left").as("instruction", "second");
+        Styled.of(loudest).id("record-loudest").wrap();
+        Styled.of(record).id("record-start").as("primary");
         record.setDefaultButton(true);
         record.setOnAction(event -> recordOrStop());
-        Look.at(close).id("record-close").action(() -> leave());
+        Styled.of(close).id("record-close").action(() -> leave());
         HBox words = new HBox(14, instruction, left);
         words.setAlignment(Pos.BASELINE_LEFT);
         HBox.setHgrow(instruction, Priority.SOMETIMES);
         Label legend = new Label(
                 "Bar: average. Short mark: peak. Thin line: loudest so far. Green: where the loudest peak should be.");
-        Look.at(legend).style("second", "small").wrap();
-        Look.at(knobs).style("second").wrap();
+        Styled.of(legend).as("second", "small").wrap();
+        Styled.of(knobs).as("second").wrap();
         for (TestTake.Part part : TestTake.parts()) {
-            Label step = Look.at(new Label(Print.decimal(part.seconds(), 0) + " s  " + part.words()))
+            Label step = Styled.of(new Label(Print.decimal(part.seconds(), 0) + " s  " + part.words()))
                     .wrap()
                     .node();
             steps.getChildren().add(step);
@@ -102,7 +102,7 @@ final class RecordPane extends VBox {
     }
 
     private static Label heading(String words) {
-        Label heading = Look.at(new Label(words)).style("section").node();
+        Label heading = Styled.of(new Label(words)).as("section").node();
         return heading;
     }
 

@@ -11,7 +11,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.setup.Take;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 
@@ -71,7 +71,7 @@ final class TakesAside extends VBox {
         getChildren().add(list);
         showList();
         Button remove = new Button("Remove " + take.get().name() + " from the log");
-        Look.at(remove).style("action-link").id("remove-take").action(() -> takes.remove());
+        Styled.of(remove).as("action-link").id("remove-take").action(() -> takes.remove());
         getChildren().add(remove);
     }
 
@@ -89,7 +89,7 @@ final class TakesAside extends VBox {
     }
 
     private static Label section(String words) {
-        Label title = Look.at(new Label(words)).style("section").node();
+        Label title = Styled.of(new Label(words)).as("section").node();
         return title;
     }
 
@@ -98,8 +98,8 @@ final class TakesAside extends VBox {
                 takes.selection().takes().stream().filter(this::isWanted).toList();
         list.getChildren().setAll(found.stream().map(this::row).toList());
         if (found.isEmpty()) {
-            Label none = Look.at(new Label("No take of this run fits."))
-                    .style("second", "small")
+            Label none = Styled.of(new Label("No take of this run fits."))
+                    .as("second", "small")
                     .node();
             list.getChildren().add(none);
         }
@@ -125,7 +125,7 @@ final class TakesAside extends VBox {
 
     private Node row(Take take) {
         Button name = new Button(take.name() + ", " + TakeTimes.of(take));
-        Look.at(name).style("action-link").action(() -> takes.select(take));
+        Styled.of(name).as("action-link").action(() -> takes.select(take));
         VBox row = new VBox(name);
         List.of(said(take), knobs(take), take.note()).stream()
                 .filter(words -> !words.isBlank())
@@ -136,7 +136,7 @@ final class TakesAside extends VBox {
     }
 
     private static Label line(String words) {
-        Label line = Look.at(new Label(words)).style("second", "small").wrap().node();
+        Label line = Styled.of(new Label(words)).as("second", "small").wrap().node();
         return line;
     }
 

@@ -30,9 +30,9 @@ import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
@@ -118,13 +118,13 @@ final class TakesView extends VBox {
     }
 
     private VBox spectrumWithWords() {
-        Label title = Look.at(new Label()).style("section").node();
+        Label title = Styled.of(new Label()).as("section").node();
         title.setMinWidth(0);
         title.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(title, Priority.ALWAYS);
         overTimeSwitch.setId("spectrum-switch");
         overTimeSwitch.getStyleClass().add("wave-tool");
-        Look.at(overTimeSwitch).whole().tip("What sounds when, of the part that the waveform shows");
+        Styled.of(overTimeSwitch).whole().tip("What sounds when, of the part that the waveform shows");
         title.textProperty()
                 .bind(Bindings.when(overTimeSwitch.selectedProperty())
                         .then("What sounds when: the louder, the darker")
@@ -194,13 +194,13 @@ final class TakesView extends VBox {
         });
         Button record = new Button("Record a take");
         record.setId("record-take");
-        Look.at(record)
-                .style("primary")
+        Styled.of(record)
+                .as("primary")
                 .whole()
                 .tip("From an input, with a meter (Ctrl+R)")
                 .action(() -> record());
         Button open = new Button("Add a file…");
-        Look.at(open).id("open-take").whole().action(() -> chooseFile());
+        Styled.of(open).id("open-take").whole().action(() -> chooseFile());
         Button correct = new Button("Correct the gear…");
         correct.setId("open-calibration");
         correct.setMinWidth(Region.USE_PREF_SIZE);
@@ -209,7 +209,7 @@ final class TakesView extends VBox {
         Button timing = new Button("Time…");
         timing.setId("open-timing");
         timing.setMinWidth(Region.USE_PREF_SIZE);
-        Look.at(timing)
+        Styled.of(timing)
                 .tip("How late it came back, how it keeps the tempo (Ctrl+Shift+T)")
                 .action(() -> time.run());
         buttons.addAll(List.of(record, open, correct, timing));
@@ -221,16 +221,17 @@ final class TakesView extends VBox {
         what.getStyleClass().add("room-sentence");
         Label how = new Label(
                 "With the knobs as they stand in Levels. You will see whether it is clean and what to turn. The simulated interface plays the run where nothing is plugged in.");
-        Look.at(how).style("second").wrap();
+        Styled.of(how).as("second").wrap();
         how.setTextAlignment(TextAlignment.CENTER);
         Button record = new Button("Record a take");
-        Look.at(record).style("primary").action(() -> record());
-        Button open =
-                Look.at(new Button("Choose a file…")).action(() -> chooseFile()).node();
+        Styled.of(record).as("primary").action(() -> record());
+        Button open = Styled.of(new Button("Choose a file…"))
+                .action(() -> chooseFile())
+                .node();
         HBox buttons = new HBox(10, record, open);
         buttons.setAlignment(Pos.CENTER);
         VBox zone = new VBox(what, how, buttons);
-        Look.at(zone).style("drop-zone").id("drop-zone");
+        Styled.of(zone).as("drop-zone").id("drop-zone");
         return zone;
     }
 

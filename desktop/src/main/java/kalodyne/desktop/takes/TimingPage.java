@@ -10,9 +10,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
-import kalodyne.desktop.control.Look;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.QuantityField;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.PlanModel;
 
 /** What a take says about time: how late it came back through the computer, how it keeps the tempo. */
@@ -39,7 +39,7 @@ final class TimingPage extends Paragraphs {
         getChildren().add(head);
         trip();
         tempo();
-        Look.at(leave).id("timing-done").style("primary").action(() -> closed.run());
+        Styled.of(leave).id("timing-done").as("primary").action(() -> closed.run());
         getChildren().add(leave);
     }
 
@@ -93,7 +93,7 @@ final class TimingPage extends Paragraphs {
         measure.setId("tempo-measure");
         measure.setDisable(timing.take().isEmpty());
         measure.setOnAction(event -> timing.measureTempo(tempo));
-        Look.at(problem).style("problem", "small").wrap();
+        Styled.of(problem).as("problem", "small").wrap();
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         row(new Label("Beats a minute"), beats, measure);
         getChildren().add(problem);

@@ -17,7 +17,7 @@ import javafx.util.Duration;
 import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.Look;
+import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.TakesModel;
 
 /** Hearing a take and finding its places: play, loop a place, go from place to place, nearer and further away. */
@@ -52,8 +52,8 @@ final class WaveTools extends HBox {
         hearOther.setId("hear-other");
         hearOther.getStyleClass().add("wave-tool");
         hearOther.setTooltip(new Tooltip("The take that this one is compared with, from the same moment on"));
-        Look.at(hearOther).whole().action(() -> exchange());
-        Look.at(places).id("places").style("second", "small");
+        Styled.of(hearOther).whole().action(() -> exchange());
+        Styled.of(places).id("places").as("second", "small");
         places.setMinWidth(0);
         HBox.setHgrow(places, Priority.ALWAYS);
         places.setMaxWidth(Double.MAX_VALUE);
@@ -68,8 +68,8 @@ final class WaveTools extends HBox {
     }
 
     private static Button tool(String words, String id, String tip) {
-        Button button = Look.at(new Button(words))
-                .style("wave-tool")
+        Button button = Styled.of(new Button(words))
+                .as("wave-tool")
                 .id(id)
                 .tip(tip)
                 .whole()

@@ -12,16 +12,16 @@ import javafx.scene.layout.Region;
  *
  * @param <N> kind of node
  */
-public final class Look<N extends Node> {
+public final class Styled<N extends Node> {
     private final N node;
 
-    private Look(N node) {
+    private Styled(N node) {
         this.node = node;
     }
 
     /** Begins with a node as it is. */
-    public static <N extends Node> Look<N> at(N node) {
-        return new Look<>(node);
+    public static <N extends Node> Styled<N> of(N node) {
+        return new Styled<>(node);
     }
 
     public N node() {
@@ -29,41 +29,41 @@ public final class Look<N extends Node> {
     }
 
     /** Adds style classes. */
-    public Look<N> style(String... classes) {
+    public Styled<N> as(String... classes) {
         node.getStyleClass().addAll(classes);
         return this;
     }
 
-    public Look<N> id(String id) {
+    public Styled<N> id(String id) {
         node.setId(id);
         return this;
     }
 
     /** Words that do not fit go on in the next line. */
-    public Look<N> wrap() {
+    public Styled<N> wrap() {
         ((Labeled) node).setWrapText(true);
         return this;
     }
 
     /** Its words are never cut short. */
-    public Look<N> whole() {
+    public Styled<N> whole() {
         ((Region) node).setMinWidth(Region.USE_PREF_SIZE);
         return this;
     }
 
-    public Look<N> tip(String words) {
+    public Styled<N> tip(String words) {
         ((Control) node).setTooltip(new Tooltip(words));
         return this;
     }
 
     /** What a screen reader says. */
-    public Look<N> spoken(String words) {
+    public Styled<N> spoken(String words) {
         node.setAccessibleText(words);
         return this;
     }
 
     /** What pressing it does. */
-    public Look<N> action(Runnable action) {
+    public Styled<N> action(Runnable action) {
         ((ButtonBase) node).setOnAction(event -> action.run());
         return this;
     }
