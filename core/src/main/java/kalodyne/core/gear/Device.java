@@ -1,5 +1,6 @@
 package kalodyne.core.gear;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -25,6 +26,7 @@ import java.util.stream.Collectors;
  * @param bitDepths that it can work with
  * @param facts {@link Fact.Of#DEVICE}
  */
+@RecordBuilder
 public record Device(
         String id,
         String name,
@@ -37,7 +39,8 @@ public record Device(
         List<Powering> powering,
         List<Integer> sampleRatesHz,
         List<Integer> bitDepths,
-        Facts facts) {
+        Facts facts)
+        implements DeviceBuilder.With {
 
     public Device {
         id = Marks.checked(id);
@@ -70,97 +73,18 @@ public record Device(
         return sockets.stream().filter(socket -> socket.id().equals(socketId)).findFirst();
     }
 
-    public Device withId(String newId) {
-        return new Device(
-                newId, name, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
-    }
-
-    public Device withName(String newName) {
-        return new Device(
-                id, newName, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
-    }
-
     public Device withProfile(String newProfile) {
-        return new Device(
-                id,
-                name,
-                kind,
-                Optional.of(newProfile),
-                note,
-                sockets,
-                stages,
-                controls,
-                powering,
-                sampleRatesHz,
-                bitDepths,
-                facts);
-    }
-
-    public Device withNote(String newNote) {
-        return new Device(
-                id, name, kind, profile, newNote, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
-    }
-
-    public Device withFacts(Facts newFacts) {
-        return new Device(
-                id, name, kind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, newFacts);
-    }
-
-    public Device withSockets(List<Socket> newSockets) {
-        return withSockets(newSockets, stages);
-    }
-
-    public Device withStages(List<Stage> newStages) {
-        return withSockets(sockets, newStages);
+        return withProfile(Optional.of(newProfile));
     }
 
     /** With other sockets and the stages that they feed: they point at each other. */
     Device withSockets(List<Socket> newSockets, List<Stage> newStages) {
-        return new Device(
-                id,
-                name,
-                kind,
-                profile,
-                note,
-                newSockets,
-                newStages,
-                controls,
-                powering,
-                sampleRatesHz,
-                bitDepths,
-                facts);
-    }
-
-    public Device withControls(List<DeviceControl> newControls) {
-        return new Device(
-                id, name, kind, profile, note, sockets, stages, newControls, powering, sampleRatesHz, bitDepths, facts);
-    }
-
-    public Device withKind(DeviceKind newKind) {
-        return new Device(
-                id, name, newKind, profile, note, sockets, stages, controls, powering, sampleRatesHz, bitDepths, facts);
+        return with().sockets(newSockets).stages(newStages).build();
     }
 
     /** With other sample rates in Hz and bit depths of its converters. */
     public Device withConversion(List<Integer> newSampleRatesHz, List<Integer> newBitDepths) {
-        return new Device(
-                id,
-                name,
-                kind,
-                profile,
-                note,
-                sockets,
-                stages,
-                controls,
-                powering,
-                newSampleRatesHz,
-                newBitDepths,
-                facts);
-    }
-
-    public Device withPowering(List<Powering> newPowering) {
-        return new Device(
-                id, name, kind, profile, note, sockets, stages, controls, newPowering, sampleRatesHz, bitDepths, facts);
+        return with().sampleRatesHz(newSampleRatesHz).bitDepths(newBitDepths).build();
     }
 
     /** What points at what inside a device: nothing may point at what is not there, or in a circle. */

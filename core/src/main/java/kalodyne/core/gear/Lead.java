@@ -1,5 +1,6 @@
 package kalodyne.core.gear;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -19,6 +20,7 @@ import kalodyne.core.units.Length;
  * @param owned how many of these there are, 0 to 999
  * @param facts {@link Fact.Of#LEAD}
  */
+@RecordBuilder
 public record Lead(
         String id,
         String name,
@@ -29,7 +31,8 @@ public record Lead(
         String colour,
         String note,
         int owned,
-        Facts facts) {
+        Facts facts)
+        implements LeadBuilder.With {
     private static final int MOST_OWNED = 999;
 
     public Lead {
@@ -79,44 +82,12 @@ public record Lead(
         return facts.quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);
     }
 
-    public Lead withId(String newId) {
-        return new Lead(newId, name, kind, profile, ends, wires, colour, note, owned, facts);
-    }
-
-    public Lead withName(String newName) {
-        return new Lead(id, newName, kind, profile, ends, wires, colour, note, owned, facts);
-    }
-
     public Lead withProfile(String newProfile) {
-        return new Lead(id, name, kind, Optional.of(newProfile), ends, wires, colour, note, owned, facts);
-    }
-
-    public Lead withColour(String newColour) {
-        return new Lead(id, name, kind, profile, ends, wires, newColour, note, owned, facts);
-    }
-
-    public Lead withNote(String newNote) {
-        return new Lead(id, name, kind, profile, ends, wires, colour, newNote, owned, facts);
-    }
-
-    public Lead withKind(LeadKind newKind) {
-        return new Lead(id, name, newKind, profile, ends, wires, colour, note, owned, facts);
+        return withProfile(Optional.of(newProfile));
     }
 
     /** With other ends and the wires between them. */
     Lead withEnds(List<LeadEnd> newEnds, List<Wire> newWires) {
-        return new Lead(id, name, kind, profile, newEnds, newWires, colour, note, owned, facts);
-    }
-
-    public Lead withWires(List<Wire> newWires) {
-        return new Lead(id, name, kind, profile, ends, newWires, colour, note, owned, facts);
-    }
-
-    public Lead withOwned(int newOwned) {
-        return new Lead(id, name, kind, profile, ends, wires, colour, note, newOwned, facts);
-    }
-
-    public Lead withFacts(Facts newFacts) {
-        return new Lead(id, name, kind, profile, ends, wires, colour, note, owned, newFacts);
+        return with().ends(newEnds).wires(newWires).build();
     }
 }

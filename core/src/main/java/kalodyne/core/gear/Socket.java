@@ -1,5 +1,6 @@
 package kalodyne.core.gear;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +28,7 @@ import kalodyne.core.units.Current;
  * @param channels what a digital socket carries
  * @param facts {@link Fact.Of#SOCKET}
  */
+@RecordBuilder
 public record Socket(
         String id,
         String name,
@@ -41,7 +43,8 @@ public record Socket(
         List<String> from,
         List<SocketPower> power,
         List<ChannelPair> channels,
-        Facts facts) {
+        Facts facts)
+        implements SocketBuilder.With {
 
     public Socket {
         id = Marks.checked(id);
@@ -92,45 +95,14 @@ public record Socket(
         }
     }
 
-    public Socket withFacts(Facts newFacts) {
-        return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, side, ties, from, power, channels, newFacts);
-    }
-
-    public Socket withPower(List<SocketPower> newPower) {
-        return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, side, ties, from, newPower, channels, facts);
-    }
-
     /** The same socket with another connector, whose contacts carry something else. */
     public Socket withConnector(Connector newConnector, Map<Contact, Carries> newContacts) {
-        return new Socket(
-                id,
-                name,
-                newConnector,
-                form,
-                way,
-                signal,
-                balance,
-                newContacts,
-                side,
-                ties,
-                from,
-                power,
-                channels,
-                facts);
-    }
-
-    Socket withTies(Ties newTies) {
-        return new Socket(
-                id, name, connector, form, way, signal, balance, contacts, side, newTies, from, power, channels, facts);
+        return with().connector(newConnector).contacts(newContacts).build();
     }
 
     /** The same socket under another mark and name. */
     Socket named(String newId, String newName) {
-        return new Socket(
-                newId, newName, connector, form, way, signal, balance, contacts, side, ties, from, power, channels,
-                facts);
+        return with().id(newId).name(newName).build();
     }
 
     /** Whether it gives some power, needs it, and so on. */

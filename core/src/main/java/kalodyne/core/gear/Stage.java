@@ -1,5 +1,6 @@
 package kalodyne.core.gear;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param controls marks of the controls that act on it
  * @param facts {@link Fact.Of#STAGE}
  */
+@RecordBuilder
 public record Stage(
         String id,
         String name,
@@ -22,7 +24,8 @@ public record Stage(
         Optional<Carries> side,
         List<String> from,
         List<String> controls,
-        Facts facts) {
+        Facts facts)
+        implements StageBuilder.With {
     public Stage {
         id = Marks.checked(id);
         name = Names.checked(name);
@@ -40,14 +43,5 @@ public record Stage(
     public static Optional<String> sideOf(String reference) {
         int colon = reference.indexOf(':');
         return colon < 0 ? Optional.empty() : Optional.of(reference.substring(colon + 1));
-    }
-
-    /** The same stage fed by something else. */
-    public Stage withFrom(List<String> newFrom) {
-        return new Stage(id, name, kind, side, newFrom, controls, facts);
-    }
-
-    public Stage withFacts(Facts newFacts) {
-        return new Stage(id, name, kind, side, from, controls, newFacts);
     }
 }

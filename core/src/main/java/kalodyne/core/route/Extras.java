@@ -1,5 +1,6 @@
 package kalodyne.core.route;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Set;
 
 /**
@@ -11,30 +12,16 @@ import java.util.Set;
  * @param isBeside whether all that is plugged already stays so, but for the sources
  * @param budget how dear a thing may be that is not owned
  */
-public record Extras(boolean inTempo, boolean charging, Set<Also> also, boolean isBeside, Budget budget) {
+@RecordBuilder
+public record Extras(boolean inTempo, boolean charging, Set<Also> also, boolean isBeside, Budget budget)
+        implements ExtrasBuilder.With {
     public static final Extras NONE = new Extras(false, false, Set.of(), false, Budget.ANY);
 
     public Extras {
         also = Set.copyOf(also);
     }
 
-    public Extras withInTempo(boolean newInTempo) {
-        return new Extras(newInTempo, charging, also, isBeside, budget);
-    }
-
-    public Extras withCharging(boolean newCharging) {
-        return new Extras(inTempo, newCharging, also, isBeside, budget);
-    }
-
-    public Extras withAlso(Set<Also> newAlso) {
-        return new Extras(inTempo, charging, newAlso, isBeside, budget);
-    }
-
     public Extras withBeside(boolean newBeside) {
-        return new Extras(inTempo, charging, also, newBeside, budget);
-    }
-
-    public Extras withBudget(Budget newBudget) {
-        return new Extras(inTempo, charging, also, isBeside, newBudget);
+        return withIsBeside(newBeside);
     }
 }

@@ -1,5 +1,6 @@
 package kalodyne.core.route;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -10,22 +11,12 @@ import java.util.Optional;
  * @param speakers the marks of loudspeakers, a subwoofer among them
  * @param through by which way
  */
-public record ListeningWish(Optional<String> headphones, List<String> speakers, MonitorPath through) {
+@RecordBuilder
+public record ListeningWish(Optional<String> headphones, List<String> speakers, MonitorPath through)
+        implements ListeningWishBuilder.With {
     public static final ListeningWish NOT = new ListeningWish(Optional.empty(), List.of(), MonitorPath.ANY);
 
     public ListeningWish {
         speakers = List.copyOf(speakers);
-    }
-
-    public ListeningWish withHeadphones(Optional<String> newHeadphones) {
-        return new ListeningWish(newHeadphones, speakers, through);
-    }
-
-    public ListeningWish withSpeakers(List<String> newSpeakers) {
-        return new ListeningWish(headphones, newSpeakers, through);
-    }
-
-    public ListeningWish withThrough(MonitorPath newThrough) {
-        return new ListeningWish(headphones, speakers, newThrough);
     }
 }

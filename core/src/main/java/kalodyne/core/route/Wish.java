@@ -1,5 +1,6 @@
 package kalodyne.core.route;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -15,6 +16,7 @@ import java.util.function.UnaryOperator;
  * @param first what counts most
  * @param then what counts next
  */
+@RecordBuilder
 public record Wish(
         List<String> sources,
         String target,
@@ -22,7 +24,8 @@ public record Wish(
         ListeningWish heard,
         Extras extras,
         Priority first,
-        Priority then) {
+        Priority then)
+        implements WishBuilder.With {
     public Wish {
         sources = List.copyOf(sources);
     }
@@ -39,34 +42,21 @@ public record Wish(
                 Priority.CHEAP);
     }
 
-    public Wish withStereo(Stereo newStereo) {
-        return new Wish(sources, target, newStereo, heard, extras, first, then);
-    }
-
-    public Wish withSources(List<String> newSources) {
-        return new Wish(newSources, target, stereo, heard, extras, first, then);
-    }
-
     public Wish withHeadphones(Optional<String> newHeadphones) {
         return withHeard(heard.withHeadphones(newHeadphones));
     }
 
-    public Wish withHeard(ListeningWish newHeard) {
-        return new Wish(sources, target, stereo, newHeard, extras, first, then);
-    }
-
-    public Wish withExtras(Extras newExtras) {
-        return new Wish(sources, target, stereo, heard, newExtras, first, then);
-    }
-
     public Wish withMatters(Priority newFirst, Priority newThen) {
-        return new Wish(sources, target, stereo, heard, extras, newFirst, newThen);
+        return with().first(newFirst).then(newThen).build();
     }
 
     /** The same wish of gear whose marks have changed. */
     public Wish renamed(UnaryOperator<String> anew) {
         ListeningWish renamed = heard.withHeadphones(heard.headphones().map(anew))
                 .withSpeakers(heard.speakers().stream().map(anew).toList());
-        return new Wish(sources.stream().map(anew).toList(), anew.apply(target), stereo, renamed, extras, first, then);
+        return with().sources(sources.stream().map(anew).toList())
+                .target(anew.apply(target))
+                .heard(renamed)
+                .build();
     }
 }

@@ -1,5 +1,6 @@
 package kalodyne.core.runsheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +20,9 @@ import kalodyne.core.levels.rig.Settings;
  * @param wiring what was plugged
  * @param settings where the knobs stood
  */
-public record Session(String name, Instant begun, boolean isOver, List<Tick> ticks, Wiring wiring, Settings settings) {
+@RecordBuilder
+public record Session(String name, Instant begun, boolean isOver, List<Tick> ticks, Wiring wiring, Settings settings)
+        implements SessionBuilder.With {
     public Session {
         name = Names.checked(name);
         ticks = List.copyOf(ticks);
@@ -49,13 +52,9 @@ public record Session(String name, Instant begun, boolean isOver, List<Tick> tic
                 : with(step, Tick.Outcome.OPEN, at).changing(step, at, change);
     }
 
-    public Session withTicks(List<Tick> newTicks) {
-        return new Session(name, begun, isOver, newTicks, wiring, settings);
-    }
-
     /** With the rig as it is now. */
     public Session with(Wiring newWiring, Settings newSettings) {
-        return new Session(name, begun, isOver, ticks, newWiring, newSettings);
+        return with().wiring(newWiring).settings(newSettings).build();
     }
 
     /** How everything stood. */
@@ -64,6 +63,6 @@ public record Session(String name, Instant begun, boolean isOver, List<Tick> tic
     }
 
     public Session over() {
-        return new Session(name, begun, true, ticks, wiring, settings);
+        return withIsOver(true);
     }
 }

@@ -1,5 +1,6 @@
 package kalodyne.core.runsheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,7 @@ import kalodyne.core.gear.PowerSource;
  * @param roundTripMilliseconds from an input through the computer to an output, as a loop-back take measured it
  * @param standings where devices stand, by their marks, as far as that is known
  */
+@RecordBuilder
 public record SessionPlan(
         int minutes,
         OptionalInt sampleRateHz,
@@ -32,7 +34,8 @@ public record SessionPlan(
         Map<String, PowerSource> powering,
         List<Pass> passes,
         OptionalDouble roundTripMilliseconds,
-        Map<String, Standing> standings) {
+        Map<String, Standing> standings)
+        implements SessionPlanBuilder.With {
     public static final int MOST_MINUTES = 1440;
     private static final int USUAL_MINUTES = 30;
 
@@ -99,92 +102,24 @@ public record SessionPlan(
         return all;
     }
 
-    public SessionPlan withMinutes(int newMinutes) {
-        return new SessionPlan(
-                newMinutes,
-                sampleRateHz,
-                bits,
-                beatsPerMinute,
-                freeBytes,
-                powering,
-                passes,
-                roundTripMilliseconds,
-                standings);
-    }
-
     public SessionPlan withFormat(OptionalInt newSampleRateHz, OptionalInt newBits) {
-        return new SessionPlan(
-                minutes,
-                newSampleRateHz,
-                newBits,
-                beatsPerMinute,
-                freeBytes,
-                powering,
-                passes,
-                roundTripMilliseconds,
-                standings);
-    }
-
-    public SessionPlan withBeatsPerMinute(OptionalDouble newBeats) {
-        return new SessionPlan(
-                minutes, sampleRateHz, bits, newBeats, freeBytes, powering, passes, roundTripMilliseconds, standings);
+        return with().sampleRateHz(newSampleRateHz).bits(newBits).build();
     }
 
     public SessionPlan withFree(String recorder, Optional<Long> bytes) {
-        return new SessionPlan(
-                minutes,
-                sampleRateHz,
-                bits,
-                beatsPerMinute,
-                with(freeBytes, recorder, bytes),
-                powering,
-                passes,
-                roundTripMilliseconds,
-                standings);
+        return withFreeBytes(with(freeBytes, recorder, bytes));
     }
 
     /** On the usual where empty. */
     public SessionPlan withPowering(String device, Optional<PowerSource> source) {
-        return new SessionPlan(
-                minutes,
-                sampleRateHz,
-                bits,
-                beatsPerMinute,
-                freeBytes,
-                with(powering, device, source),
-                passes,
-                roundTripMilliseconds,
-                standings);
-    }
-
-    public SessionPlan withPasses(List<Pass> newPasses) {
-        return new SessionPlan(
-                minutes,
-                sampleRateHz,
-                bits,
-                beatsPerMinute,
-                freeBytes,
-                powering,
-                newPasses,
-                roundTripMilliseconds,
-                standings);
+        return withPowering(with(powering, device, source));
     }
 
     public SessionPlan withRoundTrip(OptionalDouble milliseconds) {
-        return new SessionPlan(
-                minutes, sampleRateHz, bits, beatsPerMinute, freeBytes, powering, passes, milliseconds, standings);
+        return withRoundTripMilliseconds(milliseconds);
     }
 
     public SessionPlan withStanding(String device, Optional<Standing> standing) {
-        return new SessionPlan(
-                minutes,
-                sampleRateHz,
-                bits,
-                beatsPerMinute,
-                freeBytes,
-                powering,
-                passes,
-                roundTripMilliseconds,
-                with(standings, device, standing));
+        return withStandings(with(standings, device, standing));
     }
 }

@@ -1,5 +1,6 @@
 package kalodyne.core.runsheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -17,7 +18,9 @@ import kalodyne.core.gear.Names;
  * @param note what its owner wants to remember of it; may be empty
  * @param photos files; relative to the studio file unless absolute
  */
-public record Tick(String step, String title, Outcome outcome, Instant at, String note, List<String> photos) {
+@RecordBuilder
+public record Tick(String step, String title, Outcome outcome, Instant at, String note, List<String> photos)
+        implements TickBuilder.With {
     private static final String NOTICED = "Noticed: ";
 
     public Tick {
@@ -49,7 +52,7 @@ public record Tick(String step, String title, Outcome outcome, Instant at, Strin
     }
 
     public Tick with(Outcome newOutcome, Instant newAt) {
-        return new Tick(step, title, newOutcome, newAt, note, photos);
+        return with().outcome(newOutcome).at(newAt).build();
     }
 
     /** With something noted that was noticed instead of what should be; once, however often it was. */
@@ -70,13 +73,5 @@ public record Tick(String step, String title, Outcome outcome, Instant at, Strin
                 .filter(line -> !line.startsWith(NOTICED))
                 .collect(Collectors.joining(" "))
                 .strip();
-    }
-
-    public Tick withNote(String newNote) {
-        return new Tick(step, title, outcome, at, newNote, photos);
-    }
-
-    public Tick withPhotos(List<String> newPhotos) {
-        return new Tick(step, title, outcome, at, note, newPhotos);
     }
 }

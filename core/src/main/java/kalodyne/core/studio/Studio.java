@@ -1,5 +1,6 @@
 package kalodyne.core.studio;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
@@ -25,7 +26,9 @@ import kalodyne.core.studio.setup.Setup;
  * @param leads each with an id of its own, in the order in which they were added
  * @param setups each with an id of its own, one or more
  */
-public record Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups) {
+@RecordBuilder
+public record Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups)
+        implements StudioBuilder.With {
     public Studio {
         name = Names.checked(name);
         devices = List.copyOf(devices);
@@ -70,22 +73,6 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
     /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
     public Patch patch(Setup setup) {
         return setup.wiring().patch(this::device, this::lead);
-    }
-
-    public Studio withName(String newName) {
-        return new Studio(newName, devices, leads, setups);
-    }
-
-    public Studio withDevices(List<Device> newDevices) {
-        return new Studio(name, newDevices, leads, setups);
-    }
-
-    public Studio withLeads(List<Lead> newLeads) {
-        return new Studio(name, devices, newLeads, setups);
-    }
-
-    public Studio withSetups(List<Setup> newSetups) {
-        return new Studio(name, devices, leads, newSetups);
     }
 
     /** With a device added, or put in the place of the one with its id. */

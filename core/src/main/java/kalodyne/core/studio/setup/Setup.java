@@ -1,5 +1,6 @@
 package kalodyne.core.studio.setup;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,7 @@ import kalodyne.core.runsheet.SessionPlan;
  * @param sessionPlan what is to be done with it
  * @param sessions the times that its run sheet was gone through, oldest first, each under a name of its own
  */
+@RecordBuilder
 public record Setup(
         String id,
         String name,
@@ -33,14 +35,11 @@ public record Setup(
         Optional<Wish> wish,
         List<Take> takes,
         SessionPlan sessionPlan,
-        List<Session> sessions) {
+        List<Session> sessions)
+        implements SetupBuilder.With {
     public Setup {
         takes = List.copyOf(takes);
         sessions = List.copyOf(sessions);
-    }
-
-    public Setup withId(String newId) {
-        return new Setup(newId, name, wiring, settings, wish, takes, sessionPlan, sessions);
     }
 
     /** What a new user starts with. */
@@ -90,15 +89,7 @@ public record Setup(
     }
 
     public Setup named(String newName) {
-        return new Setup(id, newName, wiring, settings, wish, takes, sessionPlan, sessions);
-    }
-
-    public Setup withWiring(Wiring newWiring) {
-        return new Setup(id, name, newWiring, settings, wish, takes, sessionPlan, sessions);
-    }
-
-    public Setup withSettings(Settings newSettings) {
-        return new Setup(id, name, wiring, newSettings, wish, takes, sessionPlan, sessions);
+        return withName(newName);
     }
 
     /** How everything stands. */
@@ -109,14 +100,6 @@ public record Setup(
     /** As everything stood then; what was not kept stays as it is. */
     public Setup as(RigSnapshot then) {
         return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.spots()));
-    }
-
-    public Setup withWish(Optional<Wish> newWish) {
-        return new Setup(id, name, wiring, settings, newWish, takes, sessionPlan, sessions);
-    }
-
-    public Setup withTakes(List<Take> newTakes) {
-        return new Setup(id, name, wiring, settings, wish, newTakes, sessionPlan, sessions);
     }
 
     /** With one more take. */
@@ -133,16 +116,12 @@ public record Setup(
     }
 
     public Setup with(SessionPlan newIntention) {
-        return new Setup(id, name, wiring, settings, wish, takes, newIntention, sessions);
+        return withSessionPlan(newIntention);
     }
 
     /** The time that its run sheet is being gone through now, if that is so. */
     public Optional<Session> session() {
         return sessions.stream().filter(session -> !session.isOver()).reduce((first, last) -> last);
-    }
-
-    public Setup withSessions(List<Session> newSessions) {
-        return new Setup(id, name, wiring, settings, wish, takes, sessionPlan, newSessions);
     }
 
     /** With a session added, or put in the place of the one of its name. */

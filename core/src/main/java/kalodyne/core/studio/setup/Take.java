@@ -1,5 +1,6 @@
 package kalodyne.core.studio.setup;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -25,6 +26,7 @@ import kalodyne.core.takes.causes.Inquiry;
  * @param tried what was tried to find the cause of what is wrong with it, first to last
  * @param judged what was said of it when it was read first; empty while nobody has read it
  */
+@RecordBuilder
 public record Take(
         String name,
         String run,
@@ -33,7 +35,8 @@ public record Take(
         Map<String, Double> positions,
         String note,
         List<Inquiry.Tried> tried,
-        Optional<FirstVerdict> judged) {
+        Optional<FirstVerdict> judged)
+        implements TakeBuilder.With {
     public Take {
         positions = Map.copyOf(positions);
         note = Names.checkedNote(note);
@@ -57,23 +60,11 @@ public record Take(
         String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
         Map<String, Double> moved = new HashMap<>();
         positions.forEach((control, position) -> moved.put(spot.apply(control), position));
-        return new Take(name, renamed, file, at, moved, note, tried, judged);
-    }
-
-    public Take withFile(String newFile) {
-        return new Take(name, run, newFile, at, positions, note, tried, judged);
+        return with().run(renamed).positions(moved).build();
     }
 
     public Take with(FirstVerdict newJudged) {
-        return new Take(name, run, file, at, positions, note, tried, Optional.of(newJudged));
-    }
-
-    public Take withNote(String newNote) {
-        return new Take(name, run, file, at, positions, newNote, tried, judged);
-    }
-
-    public Take withTried(List<Inquiry.Tried> newTried) {
-        return new Take(name, run, file, at, positions, note, newTried, judged);
+        return withJudged(Optional.of(newJudged));
     }
 
     /** With one more answer; one that was given to the same test before is replaced. */
