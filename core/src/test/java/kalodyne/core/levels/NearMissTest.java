@@ -3,37 +3,25 @@ package kalodyne.core.levels;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gear.Contact;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Fact;
-import kalodyne.core.gear.Facts;
-import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.Part;
-import kalodyne.core.gear.Parts;
-import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.testing.Plugged;
+import kalodyne.core.testing.Typed;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Rules that few rigs meet: what they must say, with its number, and the rig beside it of which they must be silent. */
 class NearMissTest {
-    private static final LocalDate TODAY = LocalDate.of(2026, 11, 30);
-
     /**
      * A rig with values typed over ("subwoofer stage high-left crossover=150 Hz"; nothing behind the equals sign makes it unknown) or with
      * a lead whose contacts 4 and 5 are crossed; what is said; its number by hand; and the rig of which it must not be said.
@@ -58,7 +46,7 @@ class NearMissTest {
             """)
     void says_it_where_it_is_so_and_only_there(
             String rig, String change, String said, Double figure, double tolerance, String near, String nearChange) {
-        List<Finding> found = findings(changed(Plugged.of(rig), change), Settings.NONE);
+        List<Finding> found = findings(Typed.over(Plugged.of(rig), change), Settings.NONE);
         String mark = said.substring(said.indexOf(' ') + 1);
         assertThat(found)
                 .extracting(each -> each.severity().word() + " " + each.mark())
@@ -73,7 +61,7 @@ class NearMissTest {
                     .isCloseTo(figure, within(tolerance + 1e-9));
         }
         if (!"skip".equals(nearChange)) {
-            assertThat(findings(changed(Plugged.of(near), nearChange), Settings.NONE))
+            assertThat(findings(Typed.over(Plugged.of(near), nearChange), Settings.NONE))
                     .extracting(Finding::mark)
                     .doesNotContain(mark);
         }
@@ -148,68 +136,5 @@ class NearMissTest {
         joints.forEach(joint -> all.addAll(joint.findings()));
         levels.traces().forEach(trace -> all.addAll(levels.run(trace).findings()));
         return all;
-    }
-
-    // --- changes -----------------------------------------------------------------------------------------------
-
-    private static Patch changed(Patch patch, String change) {
-        if (change == null) {
-            return patch;
-        }
-        Map<String, Device> devices = new LinkedHashMap<>(patch.devices());
-        Map<String, Lead> leads = new LinkedHashMap<>(patch.leads());
-        if (change.startsWith("crossed ")) {
-            leads.replaceAll((mark, lead) -> crossed(lead));
-        } else {
-            String item = change.substring(0, change.indexOf(' '));
-            String part = change.substring(change.indexOf(' ') + 1, change.lastIndexOf(' ', change.indexOf('=')));
-            String fact = change.substring(change.lastIndexOf(' ', change.indexOf('=')) + 1, change.indexOf('='));
-            String text = change.substring(change.indexOf('=') + 1);
-            devices.computeIfPresent(item, (mark, device) -> changed(device, part, fact, text));
-            leads.replaceAll((mark, lead) -> lead.id().equals(item) ? changed(lead, part, fact, text) : lead);
-        }
-        return new Patch(devices, leads, patch.pluggings(), patch.busy(), patch.switched());
-    }
-
-    private static Device changed(Device device, String mark, String name, String text) {
-        Facts facts = changed(Parts.find(Parts.of(device), mark).orElseThrow(), name, text);
-        // What follows from an average is not unknown: that goes with the peak.
-        return Parts.with(device, mark, text.isEmpty() ? facts.without(Fact.AVERAGE_LEVEL) : facts);
-    }
-
-    private static Lead changed(Lead lead, String mark, String name, String text) {
-        return Parts.with(lead, mark, changed(Parts.find(Parts.of(lead), mark).orElseThrow(), name, text));
-    }
-
-    private static Facts changed(Part part, String name, String text) {
-        Optional<Fact<?>> fact = Fact.all(part.of()).stream()
-                .filter(each -> each.id().equals(name))
-                .findFirst();
-        return part.facts().corrected(fact.orElseThrow(), text, TODAY);
-    }
-
-    private static Lead crossed(Lead lead) {
-        List<Wire> wires = lead.wires().stream()
-                .map(wire -> new Wire(wire.from(), crossed(wire.to()), wire.conductor(), wire.facts()))
-                .toList();
-        return new Lead(
-                lead.id(),
-                lead.name(),
-                lead.kind(),
-                lead.profile(),
-                lead.ends(),
-                wires,
-                lead.colour(),
-                lead.note(),
-                lead.owned(),
-                lead.facts());
-    }
-
-    private static Wire.Spot crossed(Wire.Spot spot) {
-        return switch (spot.contact()) {
-            case FOUR -> new Wire.Spot(spot.end(), Contact.FIVE);
-            case FIVE -> new Wire.Spot(spot.end(), Contact.FOUR);
-            default -> spot;
-        };
     }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
@@ -110,7 +109,7 @@ public final class WayModel {
                 progress -> planner.plan(
                         wish,
                         () -> !progress.report(0) || asking != asked.get(),
-                        first -> Platform.runLater(() -> {
+                        first -> jobs.onScreen(() -> {
                             if (asking == asked.get()) {
                                 early.accept(first);
                             }

@@ -1,6 +1,7 @@
 package kalodyne.desktop.job;
 
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -17,17 +18,40 @@ public final class Jobs implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
     private static final double SMALLEST_STEP = 0.01;
 
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "worker");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService worker;
+    private final Executor screen;
     private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(this, "status", Status.IDLE);
     private int open;
     private Consumer<Exception> briefFailed = failure -> {};
 
     /** Shared by all work that was handed in since the last cancelling; set to stop them. */
     private AtomicBoolean cancelled = new AtomicBoolean();
+
+    /** Works on a thread of its own and tells on the screen's. */
+    public Jobs() {
+        this(
+                Executors.newSingleThreadExecutor(task -> {
+                    Thread thread = new Thread(task, "worker");
+                    thread.setDaemon(true);
+                    return thread;
+                }),
+                Platform::runLater);
+    }
+
+    /**
+     * Works and tells elsewhere.
+     *
+     * @param screen runs what it is given one after the other, and never before the call that gave it returns
+     */
+    public Jobs(ExecutorService worker, Executor screen) {
+        this.worker = worker;
+        this.screen = screen;
+    }
+
+    /** Runs something on the screen's thread, later. */
+    public void onScreen(Runnable task) {
+        screen.execute(task);
+    }
 
     /** Work that takes a while. */
     @FunctionalInterface
@@ -139,7 +163,7 @@ public final class Jobs implements AutoCloseable {
     }
 
     private void finish(Runnable delivery) {
-        Platform.runLater(() -> {
+        screen.execute(() -> {
             open--;
             status.set(Status.IDLE);
             delivery.run();
@@ -173,7 +197,7 @@ public final class Jobs implements AutoCloseable {
         public boolean report(double done) {
             if (done - told >= SMALLEST_STEP) {
                 told = done;
-                Platform.runLater(() -> {
+                screen.execute(() -> {
                     if (open > 0) {
                         status.set(new Status(title, done));
                     }

@@ -2,8 +2,8 @@ package kalodyne.desktop.model;
 
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
-import javafx.application.Platform;
 import kalodyne.core.levels.LeastChange;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
@@ -12,6 +12,7 @@ import kalodyne.core.levels.rig.Settings;
 /** Looks for what would help a run where no knob does, beside all other work: many rigs are computed for it. */
 final class Helps {
     private final Runnable found;
+    private final Executor screen;
 
     /** Counts the searches: only the latest is waited for. */
     private final AtomicInteger asked = new AtomicInteger();
@@ -29,8 +30,9 @@ final class Helps {
      *
      * @param found runs on the screen's thread when something was found
      */
-    Helps(Runnable found) {
+    Helps(Runnable found, Executor screen) {
         this.found = found;
+        this.screen = screen;
     }
 
     /** What is known to help so far; begins to look where nobody has. */
@@ -43,7 +45,7 @@ final class Helps {
             int asking = asked.incrementAndGet();
             search = CompletableFuture.supplyAsync(
                             () -> LeastChange.of(levels.rig(), settings, trace, () -> asking != asked.get()))
-                    .thenAccept(result -> Platform.runLater(() -> {
+                    .thenAccept(result -> screen.execute(() -> {
                         if (asking == asked.get() && !result.isEmpty()) {
                             changes = result;
                             found.run();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -49,6 +50,7 @@ public final class StudioModel implements AutoCloseable {
     private static final String NOT_KEPT = "Your changes cannot be kept";
 
     private final Clock clock;
+    private final Executor screen;
 
     private final ReadOnlyObjectWrapper<Studio> document = new ReadOnlyObjectWrapper<>(this, "studio");
     private final ReadOnlyObjectWrapper<Optional<RunLevels>> reading =
@@ -71,7 +73,7 @@ public final class StudioModel implements AutoCloseable {
     private int runPlace;
     private final PluggedLevels plugged = new PluggedLevels();
     private SetupLevels levels;
-    private final Helps helps = new Helps(this::refresh);
+    private final Helps helps;
 
     /**
      * A model of a studio that is open; closes it in the end.
@@ -79,7 +81,18 @@ public final class StudioModel implements AutoCloseable {
      * @param clock tells when something was kept
      */
     public StudioModel(OpenStudio open, Clock clock) {
+        this(open, clock, Platform::runLater);
+    }
+
+    /**
+     * The same where the screen is something else.
+     *
+     * @param screen runs what it is given one after the other, on the thread that everything here is called on
+     */
+    public StudioModel(OpenStudio open, Clock clock, Executor screen) {
         this.clock = clock;
+        this.screen = screen;
+        this.helps = new Helps(this::refresh, screen);
         begin(open);
     }
 
@@ -94,7 +107,7 @@ public final class StudioModel implements AutoCloseable {
     private void begin(OpenStudio opened) {
         open = opened;
         kept.set(opened.isAwaited() ? "Opening…" : opened.isReadOnly() ? "Read only" : "All changes kept");
-        opened.onKept(outcome -> Platform.runLater(() -> {
+        opened.onKept(outcome -> screen.execute(() -> {
             if (opened == open) {
                 showKept(outcome);
             }

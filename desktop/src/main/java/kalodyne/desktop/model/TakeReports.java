@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import kalodyne.core.files.Progress;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
@@ -117,7 +116,7 @@ final class TakeReports {
         void hear(TakeReader.SoFar heard) {
             if (System.nanoTime() - told > EVERY_NANOS) {
                 told = System.nanoTime();
-                Platform.runLater(() -> tell(heard));
+                jobs.onScreen(() -> tell(heard));
             }
         }
 
