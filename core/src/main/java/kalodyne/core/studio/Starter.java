@@ -3,6 +3,7 @@ package kalodyne.core.studio;
 import java.util.List;
 import java.util.Optional;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
@@ -59,12 +60,21 @@ public enum Starter {
         Lead data = begun.lead(DATA_LEAD);
         Wiring plugged = setup.wiring()
                 .plugging(List.of(
-                        plug(sound, "a", from, output),
+                        onto(from, output, sound),
                         plug(sound, "b", to, input),
                         plug(data, "b", to, "usb"),
                         plug(data, "a", computer, "usb-1")))
                 .with(new Switched(new Spot(to.id(), SELECT), selected));
         return begun.studio.with(setup.withWiring(plugged));
+    }
+
+    /** The first end of a lead on an output, whose pins may go into the lead instead. */
+    private static Plugging onto(Device device, String output, Lead lead) {
+        Spot out = new Spot(device.id(), output);
+        Spot end = new Spot(lead.id(), "a");
+        return device.socket(output).orElseThrow().form() == Form.PLUG
+                ? new Plugging(out, end)
+                : new Plugging(end, out);
     }
 
     private static Plugging plug(Lead lead, String end, Device device, String socket) {

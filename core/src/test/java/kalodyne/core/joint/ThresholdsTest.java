@@ -31,7 +31,6 @@ class ThresholdsTest {
             synth-analogue.out ts-ts interface-4.line-3 | ts-ts lead length=%s m | lead.long | none → note | 3.3 | 0.01
             synth-digital.out-left trs-trs interface-4.line-3 | trs-trs lead length=%s m | lead.long | none → note | 330 | 0.01
             synth-analogue.out ts-ts interface-4.line-3 | synth-analogue socket out loudestPeak=%s dBu | level.overload | none → wrong | 20.83 | 0.01
-            synth-analogue.out ts-xlr interface-2.mic-1 | synth-analogue socket out loudestPeak=%s dBu | caution.line-into-mic | none → harm | -7.29 | 0.01
             mic-dynamic-voice.out xlr-headset phone-ctia.headset | mic-dynamic-voice socket out sourceImpedance=%s kΩ | headset.mic-open | none → weak | 50 | 0.1
             """)
     void speaks_from_here_on(String rig, String change, String mark, String fromTo, double limit, double tolerance) {

@@ -81,6 +81,32 @@ class DescribedRunsTest {
                 .noneMatch(finding -> finding.severity().compareTo(Severity.WRONG) <= 0);
     }
 
+    /**
+     * A microphone of −34 dBu from 200 Ω into 3 kΩ, with ten times as much from each leg to the ground: 0.59 dB less; its gain of
+     * +4…+58 dB at half is 31 dB; 0 dBFS is +18 dBu: −21.6 dBFS.
+     */
+    @Test
+    void a_microphone_goes_into_its_lead() throws IOException {
+        String mic = json().replace("\"kind\": \"line\"", "\"kind\": \"mic\"")
+                .replace("+6 dBu", "-34 dBu")
+                .replace("\"average\": \"-6 dBu\"", "\"average\": \"-50 dBu\"")
+                .replace("\"floor\": \"-80 dBu\"", "\"floor\": \"-129 dBu\"")
+                .replace("\"impedance\": \"1 kΩ\"", "\"impedance\": \"200 Ω\"")
+                .replace("\"impedance\": \"10 kΩ\"", "\"impedance\": \"3 kΩ\"")
+                .replace(
+                        "\"lowest\": \"-8 dB\", \"highest\": \"+32 dB\"",
+                        "\"lowest\": \"+4 dB\", \"highest\": \"+58 dB\"")
+                .replace("\"fullScale\": \"+20 dBu\"", "\"fullScale\": \"+18 dBu\"");
+        Studio studio = StudioReader.read(mic, Path.of("old.json"));
+        Setup setup = studio.setups().get(0);
+        SetupLevels levels = levels(studio, setup);
+        assertThat(levels.traces()).hasSize(1);
+        assertThat(levels.plan(levels.traces().get(0)).endPeak()).isCloseTo(-21.6, within(0.1));
+        assertThat(JointRules.check(studio.patch(setup)))
+                .flatMap(joint -> joint.findings())
+                .noneMatch(finding -> finding.severity().compareTo(Severity.WRONG) <= 0);
+    }
+
     /** Two runs of one setup take two inputs and two leads; the same run in another setup is the same gear. */
     @Test
     void gear_of_one_name_is_shared_as_far_as_it_can_be() throws IOException {

@@ -35,7 +35,9 @@ class PlanModelTest {
     @BeforeEach
     void open() throws IOException {
         models = Models.on(folder.resolve("mine.kalodyne"), Boathouse.studio());
-        plan = new PlanModel(models.studio(), new SheetModel(models.studio(), Models.CLOCK, new AtomicLong()::get));
+        SheetModel sheet = new SheetModel(models.studio(), Models.CLOCK, new AtomicLong()::get);
+        sheet.look();
+        plan = new PlanModel(models.studio(), sheet);
     }
 
     @AfterEach
@@ -77,10 +79,10 @@ class PlanModelTest {
             round trip | 12.3 ms    | 12.3 ms
             round trip | 12,34      | 12.3 ms
             round trip | ''         | ''
-            free       | 32 GB      | 32 GB
-            free       | 1,5 TB     | 1.5 TB
+            free       | 32 GB      | 32.0 GB
+            free       | 1,5 TB     | 1.50 TB
             free       | 500mb      | 500 MB
-            free       | 8          | 8.0 GB
+            free       | 8          | 8.00 GB
             free       | ''         | ''
             place      | 2.4 m      | 2.4 m
             place      | 2,4        | 2.4 m

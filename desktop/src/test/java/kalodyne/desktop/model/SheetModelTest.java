@@ -15,6 +15,7 @@ import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.testing.Studios;
 import kalodyne.desktop.testing.Models;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -131,7 +132,14 @@ class SheetModelTest {
 
     /** A wait goes by a counter that only goes forward; it can be passed over only when it is over. */
     @Test
-    void a_wait_is_waited_for() {
+    void a_wait_is_waited_for() throws IOException {
+        models.close();
+        models = Models.on(
+                folder.resolve("condenser.kalodyne"),
+                Studios.of(
+                        "Mic",
+                        "mic-condenser-large.out xlr-xlr interface-2.mic-1; interface-2.usb usb-a-c laptop-combo.usb-1"));
+        sheet = new SheetModel(models.studio(), Models.CLOCK, nanos::get);
         sheet.look();
         sheet.begin();
         Step wait = state().sheet().steps().stream()

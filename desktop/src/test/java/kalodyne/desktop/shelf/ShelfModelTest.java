@@ -49,12 +49,7 @@ class ShelfModelTest {
     }
 
     @ParameterizedTest
-    @CsvSource({
-        "'', true, true",
-        "bass synth, true, false",
-        "lead 7, false, true",
-        "balanced, true, true",
-        "no such thing anywhere, false, false"
+    @CsvSource({"'', true, true", "lead 7, false, true", "balanced, true, true", "no such thing anywhere, false, false"
     })
     void finds_gear_and_leads_by_words(String words, boolean gear, boolean leads) {
         shelf.queryProperty().set(words);
@@ -127,7 +122,7 @@ class ShelfModelTest {
         assertThatThrownBy(() -> shelf.value("socket out", Fact.LOUDEST_PEAK, "9"))
                 .hasMessageContaining("no unit");
         assertThatThrownBy(() -> shelf.rename("  ")).hasMessageContaining("A name has 1 to 120 letters");
-        assertThatThrownBy(() -> shelf.range("volume", "from here to there")).hasMessageContaining("has not two ends");
+        assertThatThrownBy(() -> shelf.range("volume", "loud")).hasMessageContaining("has not two ends");
         assertThat(chosen()).isEqualTo(before);
     }
 

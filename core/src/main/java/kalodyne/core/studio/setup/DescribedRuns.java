@@ -119,7 +119,8 @@ public final class DescribedRuns extends Mapping {
         String lead = lead(setupId, place).path("id").asText();
         String from = source.mark() + ".out-" + output;
         ArrayNode wiring = setup.withArray("plugged");
-        wiring.addObject().put("plug", lead + ".a").put("socket", from);
+        // A microphone has pins, which go into the lead.
+        wiring.addObject().put("plug", isMic(run) ? from : lead + ".a").put("socket", isMic(run) ? lead + ".a" : from);
         wiring.addObject().put("plug", lead + ".b").put("socket", recorder.mark() + ".in-" + input);
         Map<String, String> controls =
                 Map.of("volume", source.mark() + ".volume", "gain", recorder.mark() + ".gain-" + input);
