@@ -27,6 +27,7 @@ import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.GainAdviser;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.levels.rig.Rig;
@@ -139,7 +140,7 @@ public class GainBenchmark {
             ends.add(end(points.size() - 1, "track " + run));
             if (isMixed) {
                 points.add(new Point(
-                        "send " + run,
+                        PointId.of(new Spot("mixer", "send-" + run)),
                         station,
                         "send",
                         Optional.empty(),
@@ -156,7 +157,7 @@ public class GainBenchmark {
         }
         if (isMixed) {
             points.add(new Point(
-                    "mix",
+                    PointId.of(new Spot("mixer", "mix")),
                     "mix",
                     "mix",
                     Optional.empty(),
@@ -176,7 +177,7 @@ public class GainBenchmark {
     private static Point point(
             List<Point> points, String station, Optional<Sound> sound, OptionalInt knob, double noise, double ceiling) {
         return new Point(
-                "p" + points.size(),
+                PointId.of(new Spot("p", String.valueOf(points.size()))),
                 station,
                 station,
                 sound,

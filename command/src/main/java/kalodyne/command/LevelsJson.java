@@ -221,7 +221,7 @@ final class LevelsJson {
     private static ObjectNode hindrance(Hindrance hindrance) {
         ObjectNode node = NODES.objectNode();
         node.put("kind", word(hindrance.kind()));
-        node.put("point", hindrance.point());
+        node.put("point", hindrance.point().write());
         node.put("end", hindrance.end());
         Output.put(node, "byDb", hindrance.by().db());
         ArrayNode limits = node.putArray("limits");

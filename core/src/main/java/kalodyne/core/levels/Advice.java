@@ -7,6 +7,7 @@ import java.util.Optional;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.levels.gain.Advised;
 import kalodyne.core.levels.gain.Hindrance;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Turn;
 
 /**
@@ -26,7 +27,7 @@ public record Advice(List<Setting> settings, Optional<Hindrance> obstacle) {
                 .flatMap(knob -> advised.of(knob.id()).stream())
                 .map(Advice::setting)
                 .toList();
-        List<String> points = plan.trace().path().points().stream()
+        List<PointId> points = plan.trace().path().points().stream()
                 .map(index -> plan.flow().points().get(index).id())
                 .toList();
         return new Advice(

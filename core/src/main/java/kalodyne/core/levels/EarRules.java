@@ -134,7 +134,7 @@ final class EarRules extends RunFindings {
 
     /** Of "interface.phones:left" the part: "phones". */
     private static String part(Point point) {
-        return point.id().substring(point.id().indexOf('.') + 1).replaceFirst("[:/].*", "");
+        return point.id().spot().part();
     }
 
     // --- subwoofer -----------------------------------------------------------------------------------------------

@@ -23,6 +23,7 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.GainAdviser;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
@@ -99,7 +100,7 @@ public final class LeastChange {
 
     // --- trying --------------------------------------------------------------------------------------------------
 
-    private String sourceId() {
+    private PointId sourceId() {
         return rig.flow().points().get(trace.path().source()).id();
     }
 
@@ -207,7 +208,7 @@ public final class LeastChange {
         for (int i = 0; i < flow.points().size(); i++) {
             if (i == to) {
                 points.add(new Point(
-                        "booster",
+                        PointId.of(new Spot("booster", "booster")),
                         "booster",
                         "booster",
                         Optional.empty(),
@@ -252,12 +253,11 @@ public final class LeastChange {
     }
 
     private void replug(Change.Kind kind, Point point) {
-        String id = point.id().replaceFirst(":.*", "");
         Device device = rig.patch().devices().get(point.station());
         if (device == null) {
             return;
         }
-        Spot present = Spot.read(id);
+        Spot present = point.id().spot();
         Direction way = kind == Change.Kind.OTHER_SOCKET ? Direction.IN : Direction.OUT;
         for (Socket socket : device.sockets()) {
             Spot other = new Spot(point.station(), socket.id());
@@ -309,8 +309,8 @@ public final class LeastChange {
     private void otherOutput(String words, Rig changed, Socket socket) {
         Point source = rig.flow().points().get(trace.path().source());
         Trace.all(changed).stream()
-                .filter(other ->
-                        other.key().contains("." + socket.id()) || other.key().startsWith(source.id()))
+                .filter(other -> other.key().contains("." + socket.id())
+                        || other.key().startsWith(source.id().write()))
                 .filter(other -> other.marks().get(0).equals(trace.marks().get(0)))
                 .findFirst()
                 .flatMap(other -> new LeastChange(changed, settings, other, isCancelled).fine(changed.flow()))

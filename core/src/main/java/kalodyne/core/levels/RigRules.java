@@ -41,7 +41,7 @@ final class RigRules extends RunFindings {
     private void loops() {
         for (Loop loop : rig.loops()) {
             loop.points().stream()
-                    .map(point -> point.substring(0, point.indexOf('.')))
+                    .map(point -> point.spot().item())
                     .flatMap(device -> station(device).stream())
                     .findFirst()
                     .ifPresent(station -> loop(loop, station));

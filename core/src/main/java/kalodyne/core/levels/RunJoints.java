@@ -108,8 +108,7 @@ public final class RunJoints {
 
     /** The socket that a point stands for. */
     private static Spot socket(Point point) {
-        String mark = point.id();
-        return Spot.read(mark.contains(":") ? mark.substring(0, mark.indexOf(':')) : mark);
+        return point.id().spot();
     }
 
     /** A joint ends in the socket that the run comes into the next device by. */

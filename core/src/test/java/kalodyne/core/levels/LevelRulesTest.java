@@ -11,6 +11,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.levels.gain.Hindrance;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.testing.Runs.Run;
 import kalodyne.core.units.Gain;
@@ -106,7 +107,7 @@ class LevelRulesTest {
             CLIPS_BEFORE_AIM     | interface.pre | 3.1  | Interface, preamp distorts 3.1 dB before the aim is reached. | Aim lower by 4 dB, or use another input
             """)
     void names_the_cure_for_each_obstacle(Hindrance.Kind kind, String point, double by, String reason, String cure) {
-        Hindrance obstacle = new Hindrance(kind, point, "", new Gain(by), List.of());
+        Hindrance obstacle = new Hindrance(kind, PointId.read(point), "", new Gain(by), List.of());
         Finding finding = new NoFitRule()
                 .check(Runs.plain().plan(), new Advice(List.of(), Optional.of(obstacle)))
                 .orElseThrow();

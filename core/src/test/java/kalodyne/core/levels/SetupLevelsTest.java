@@ -23,6 +23,7 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.GainAdviser;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.gain.Hindrance;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.rig.AimSchool;
 import kalodyne.core.levels.rig.Doubt;
 import kalodyne.core.levels.rig.Rig;
@@ -154,7 +155,8 @@ class SetupLevelsTest {
     @Test
     void schools_do_what_they_say() {
         SetupLevels usual = levels(PREAMP, Settings.NONE);
-        int preamp = usual.rig().flow().indexOf("preamp-strip.pre").orElseThrow();
+        int preamp =
+                usual.rig().flow().indexOf(PointId.read("preamp-strip.pre")).orElseThrow();
         assertThat(advised(usual).headroom(preamp).orElseThrow().db()).isBetween(0.0, 2.0);
         FlowLevels up = advised(levels(PREAMP, Settings.NONE.with(GainSchool.WORK_UP)));
         assertThat(up.headroom(preamp).orElseThrow().db()).isBetween(9.0, 12.0);
@@ -179,7 +181,10 @@ class SetupLevelsTest {
         for (double wish : new double[] {0, -7}) {
             SetupLevels levels = levels(RACK, Settings.NONE.balanced("synth-semi-modular", wish));
             FlowLevels then = advised(levels);
-            int bus = levels.rig().flow().indexOf("mixer-rack.mix-left").orElseThrow();
+            int bus = levels.rig()
+                    .flow()
+                    .indexOf(PointId.read("mixer-rack.mix-left"))
+                    .orElseThrow();
             assertThat(then.peak(bus, "synth-semi-modular")
                             .above(then.peak(bus, "synth-desktop"))
                             .db())
@@ -240,7 +245,10 @@ class SetupLevelsTest {
         SetupLevels levels = levels(PIANO, Settings.NONE);
         assertThat(levels.traces().stream().filter(trace -> levels.plan(trace).isRecorded()))
                 .hasSize(3);
-        int phones = levels.rig().flow().indexOf("interface-4.phones-amp:left").orElseThrow();
+        int phones = levels.rig()
+                .flow()
+                .indexOf(PointId.read("interface-4.phones-amp:left"))
+                .orElseThrow();
         assertThat(levels.levels().players(phones)).contains("mic-dynamic-voice");
         FlowLevels then = advised(levels);
         for (int e = 0; e < then.flow().ends().size(); e++) {

@@ -11,11 +11,13 @@ import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.LinearTaper;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
@@ -28,6 +30,11 @@ public final class Flows {
     private final List<Point> points = new ArrayList<>();
     private final List<Knob> knobs = new ArrayList<>();
     private final List<End> ends = new ArrayList<>();
+
+    /** Of the points in the order in which they were added. */
+    public static PointId id(int index) {
+        return PointId.of(new Spot("p", String.valueOf(index)));
+    }
 
     public Flow flow() {
         return new Flow(points, knobs, ends);
@@ -59,7 +66,7 @@ public final class Flows {
         Sound sound =
                 Sound.played(player, new SignalLevels(new Level(peak), new Level(average), level(floor)), Gain.NONE);
         return add(new Point(
-                "p" + points.size(),
+                id(points.size()),
                 player,
                 player,
                 Optional.of(sound),
@@ -73,7 +80,7 @@ public final class Flows {
 
     public int stage(String station, double gain, double ceiling, double in, double out, int knob, Feed... feeds) {
         return add(new Point(
-                "p" + points.size(),
+                id(points.size()),
                 station,
                 station + " " + points.size(),
                 Optional.empty(),

@@ -45,11 +45,8 @@ final class GearFields {
         Set<String> marks = new LinkedHashSet<>();
         for (int i = 0; i < plan.trace().path().points().size(); i++) {
             if (plan.trace().stationOf().get(i) == station) {
-                String id = plan.flow()
-                        .points()
-                        .get(plan.trace().path().points().get(i))
-                        .id();
-                marks.add(id.substring(id.indexOf('.') + 1).replaceFirst("[:/].*", ""));
+                int point = plan.trace().path().points().get(i);
+                marks.add(plan.flow().points().get(point).id().spot().part());
             }
         }
         List<Field> fields = new ArrayList<>();

@@ -76,7 +76,7 @@ public record Calibrating(LevelPlan plan, Knob knob, Calibration calibration, in
     Studio applied(StudioModel studio) {
         Studio corrected = studio.studio();
         Point source = plan.flow().points().get(plan.trace().path().source());
-        Spot socket = Spot.read(source.id().replaceFirst(":.*", ""));
+        Spot socket = source.id().spot();
         Device device = corrected.device(socket.item()).orElseThrow();
         corrected = corrected.with(
                 Corrections.source(device, socket.part(), source.sound().orElseThrow(), calibration, studio.today()));

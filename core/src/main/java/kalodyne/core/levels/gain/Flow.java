@@ -89,7 +89,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return next;
     }
 
-    public OptionalInt indexOf(String pointId) {
+    public OptionalInt indexOf(PointId pointId) {
         return IntStream.range(0, points.size())
                 .filter(i -> points.get(i).id().equals(pointId))
                 .findFirst();

@@ -37,7 +37,7 @@ public final class GainAdviser {
 
     /** The same for that part only which hangs together with a point. */
     public static Advised adviseAround(Flow flow, Wanted wanted, int point) {
-        String id = flow.points().get(point).id();
+        PointId id = flow.points().get(point).id();
         return flow.parted().stream()
                 .filter(part -> part.indexOf(id).isPresent())
                 .findFirst()

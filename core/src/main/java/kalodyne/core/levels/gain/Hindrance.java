@@ -12,7 +12,7 @@ import kalodyne.core.units.Gain;
  * @param by how many decibels are missing, above 0
  * @param limits the controls that are at the end of their range, or locked, in the way
  */
-public record Hindrance(Kind kind, String point, String end, Gain by, List<Knob> limits) {
+public record Hindrance(Kind kind, PointId point, String end, Gain by, List<Knob> limits) {
     public Hindrance {
         limits = List.copyOf(limits);
     }

@@ -21,7 +21,7 @@ import kalodyne.core.units.Level;
  * @param outputNoise noise that it adds behind its gain
  */
 public record Point(
-        String id,
+        PointId id,
         String station,
         String label,
         Optional<Sound> sound,

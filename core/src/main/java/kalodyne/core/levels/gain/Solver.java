@@ -143,7 +143,7 @@ final class Solver {
     private void note(Hindrance.Kind kind, int point, String end, double missing, List<Knob> limits) {
         // What is shut misses by any number.
         double by = Math.min(MOST_DB, missing);
-        String id = flow.points().get(point).id();
+        PointId id = flow.points().get(point).id();
         hindrances.removeIf(each ->
                 each.kind() == kind && each.point().equals(id) && each.end().equals(end));
         hindrances.add(new Hindrance(kind, id, end, new Gain(by), limits));

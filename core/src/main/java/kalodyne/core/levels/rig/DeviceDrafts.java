@@ -2,15 +2,11 @@ package kalodyne.core.levels.rig;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.gear.ChannelPair;
-import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
@@ -21,20 +17,16 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.levels.rig.PointDraft.Link;
 import kalodyne.core.levels.rig.Sides.Side;
-import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.SignalLevels;
 
 /** What is inside a device, from the signals that its sockets receive to those that they give and to its tracks. */
 final class DeviceDrafts {
-    private static final Level USUAL_FULL_SCALE = new Level(18);
-    private static final DigitalLevel USUAL_CONVERTER_NOISE = new DigitalLevel(-95);
-    private static final int USUAL_BITS = 24;
     private static final Set<Carries> SIGNALS = EnumSet.of(Carries.HOT, Carries.SIGNAL, Carries.LEFT, Carries.RIGHT);
 
     /** A pan pot in the middle takes so much from both sides; common practice, others take up to 6 dB. */
@@ -50,13 +42,8 @@ final class DeviceDrafts {
     private final Sounds sounds;
     private final List<Doubt> doubts;
     private final EarLevels listening;
-    private final Map<String, PointDraft> drafts = new LinkedHashMap<>();
-
-    /** The drafts that stand for the parts of the device: of a socket one for each signal, of a stage one for each side. */
-    private final Map<String, Map<Side, PointDraft>> parts = new LinkedHashMap<>();
-
-    /** Of stages with a volume: what there is before it. */
-    private final Map<String, Map<Side, PointDraft>> beforeVolume = new LinkedHashMap<>();
+    private final DraftBook book;
+    private final TrackDrafts tracks;
 
     DeviceDrafts(String id, Device device, Controls controls, List<Doubt> doubts) {
         this.id = id;
@@ -66,6 +53,8 @@ final class DeviceDrafts {
         this.doubts = doubts;
         this.sounds = new Sounds(doubts);
         this.listening = new EarLevels(doubts);
+        this.book = new DraftBook(id);
+        this.tracks = new TrackDrafts(id, device, sides, book);
     }
 
     /**
@@ -74,7 +63,7 @@ final class DeviceDrafts {
      * @param received signals that the sockets receive
      * @param given signals that they give
      */
-    Map<String, PointDraft> drafts(List<Signal> received, List<Signal> given) {
+    Map<PointId, PointDraft> drafts(List<Signal> received, List<Signal> given) {
         received.forEach(this::receive);
         List<Stage> waiting = new ArrayList<>(device.stages());
         while (!waiting.isEmpty()) {
@@ -89,10 +78,10 @@ final class DeviceDrafts {
             waiting.remove(next);
             sides.of(next).forEach(side -> stage(next, side));
         }
-        tracks();
+        tracks.number();
         given.forEach(this::give);
         received.forEach(this::hear);
-        return drafts;
+        return book.all();
     }
 
     /** A signal that a socket of the device receives or gives. */
@@ -102,34 +91,24 @@ final class DeviceDrafts {
         }
 
         /** Under which it is known in a flow. */
-        static String mark(Spot spot, Carries carries) {
+        static PointId id(Spot spot, Carries carries) {
             Side side = Side.of(carries);
             boolean isSingle = side == Side.MIDDLE && carries != Carries.MIC;
-            return isSingle ? spot.write() : spot.write() + ":" + carries.word();
+            return isSingle ? PointId.of(spot) : PointId.of(spot).of(carries.word());
         }
     }
 
-    private String mark(Signal signal) {
-        return Signal.mark(new Spot(id, signal.socket().id()), signal.carries());
-    }
-
-    private PointDraft add(String mark, String label) {
-        PointDraft draft = new PointDraft(mark, id, label);
-        drafts.put(mark, draft);
-        return draft;
-    }
-
-    private void know(String part, Side side, PointDraft draft) {
-        parts.computeIfAbsent(part, each -> new LinkedHashMap<>()).put(side, draft);
+    private PointId id(Signal signal) {
+        return Signal.id(new Spot(id, signal.socket().id()), signal.carries());
     }
 
     // --- inputs ------------------------------------------------------------------------------------------------
 
     private void receive(Signal signal) {
-        PointDraft draft = add(mark(signal), label(signal)).clippingAt(ceiling(signal.socket()));
-        know(signal.socket().id(), signal.side(), draft);
+        PointDraft draft = book.add(id(signal), label(signal)).clippingAt(ceiling(signal.socket()));
+        book.know(signal.socket().id(), signal.side(), draft);
         if (signal.carries() == Carries.MIC) {
-            know(signal.socket().id() + ":mic", Side.MIDDLE, draft);
+            book.know(signal.socket().id() + ":mic", Side.MIDDLE, draft);
         }
     }
 
@@ -167,22 +146,23 @@ final class DeviceDrafts {
                 .filter(control -> control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM)
                 .findFirst()
                 .or(() -> acting.stream().filter(Controls::isVolume).findFirst());
-        String mark = id + "." + stage.id() + (stage.side().isEmpty() && side != Side.MIDDLE ? ":" + side.word() : "");
+        PointId stageId = PointId.of(new Spot(id, stage.id()))
+                .of(stage.side().isEmpty() && side != Side.MIDDLE ? side.word() : "");
         List<Link> next = links;
         boolean isPast = false;
         for (DeviceControl control : acting) {
             boolean isMain = main.filter(control::equals).isPresent();
             if (isMain) {
                 next = List.of(Link.of(
-                        main(stage, side, mark, next, Optional.of(control)).id(), 0));
+                        main(stage, side, stageId, next, Optional.of(control)).id(), 0));
                 isPast = true;
             } else {
                 if (!isPast && Controls.isVolume(control)) {
                     next = List.of(Link.of(
-                            main(stage, side, mark, next, Optional.empty()).id(), 0));
+                            main(stage, side, stageId, next, Optional.empty()).id(), 0));
                     isPast = true;
                 }
-                PointDraft more = add(mark + "/" + control.id(), control.name());
+                PointDraft more = book.add(stageId.behind(control.id()), control.name());
                 next.forEach(more::fedBy);
                 more.turnedBy(Optional.of(spot(control)));
                 next = List.of(Link.of(more.id(), 0));
@@ -190,17 +170,18 @@ final class DeviceDrafts {
         }
         if (!isPast) {
             next = List.of(
-                    Link.of(main(stage, side, mark, next, Optional.empty()).id(), 0));
+                    Link.of(main(stage, side, stageId, next, Optional.empty()).id(), 0));
         }
-        know(stage.id(), side, drafts.get(next.get(0).from()));
+        book.know(stage.id(), side, book.get(next.get(0).from()));
     }
 
     private Spot spot(DeviceControl control) {
         return new Spot(id, control.id());
     }
 
-    private PointDraft main(Stage stage, Side side, String mark, List<Link> links, Optional<DeviceControl> control) {
-        PointDraft draft = add(mark, stage.name());
+    private PointDraft main(
+            Stage stage, Side side, PointId stageId, List<Link> links, Optional<DeviceControl> control) {
+        PointDraft draft = book.add(stageId, stage.name());
         links.forEach(draft::fedBy);
         draft.turnedBy(control.map(this::spot));
         draft.with(stage.facts().quantity(Fact.STAGE_GAIN).orElse(Gain.NONE));
@@ -208,10 +189,10 @@ final class DeviceDrafts {
         Level in = stage.facts().quantity(Fact.INPUT_NOISE).orElse(Level.SILENCE);
         Level out = stage.facts().quantity(Fact.OUTPUT_NOISE).orElse(Level.SILENCE);
         switch (stage.kind()) {
-            case TO_DIGITAL -> convert(draft, stage, ceiling);
+            case TO_DIGITAL -> tracks.convert(draft, stage, ceiling);
             case TO_ANALOGUE -> {
-                Level fullScale = stage.facts().quantity(Fact.FULL_SCALE).orElse(USUAL_FULL_SCALE);
-                Level noise = converterNoise(stage).at(fullScale);
+                Level fullScale = stage.facts().quantity(Fact.FULL_SCALE).orElse(TrackDrafts.USUAL_FULL_SCALE);
+                Level noise = TrackDrafts.noise(stage).at(fullScale);
                 draft.clippingAt(Optional.of(ceiling.orElse(fullScale))).noisy(in, noise);
                 if (links.isEmpty()) {
                     draft.with(Sound.playedBack(
@@ -221,12 +202,8 @@ final class DeviceDrafts {
             }
             default -> draft.clippingAt(ceiling).noisy(in, out);
         }
-        beforeVolume.computeIfAbsent(stage.id(), each -> new LinkedHashMap<>()).put(side, draft);
+        book.knowBeforeVolume(stage.id(), side, draft);
         return draft;
-    }
-
-    private static DigitalLevel converterNoise(Stage stage) {
-        return stage.facts().quantity(Fact.CONVERTER_NOISE).orElse(USUAL_CONVERTER_NOISE);
     }
 
     private List<Link> links(Stage stage, Side side) {
@@ -269,8 +246,9 @@ final class DeviceDrafts {
     /** What a reference means for one side: the same side of it, or its middle; for the middle, one side of a pair. */
     private List<PointDraft> source(String reference, Side side) {
         String mark = Stage.fedBy(reference);
-        Map<Side, PointDraft> there = parts.getOrDefault(
-                parts.containsKey(reference) ? reference : mark, normalled(mark).orElse(Map.of()));
+        Map<Side, PointDraft> there = book.has(reference)
+                ? book.of(reference)
+                : book.has(mark) ? book.of(mark) : normalled(mark).orElse(Map.of());
         Optional<Side> told = Stage.sideOf(reference).map(Sides::read).filter(each -> each != Side.MIDDLE);
         if (told.isPresent()) {
             boolean isWanted = side == Side.MIDDLE || told.get() == side;
@@ -289,86 +267,8 @@ final class DeviceDrafts {
     private Optional<Map<Side, PointDraft>> normalled(String socket) {
         return device.socket(socket)
                 .flatMap(each -> each.ties().normalledFrom())
-                .map(parts::get);
-    }
-
-    // --- tracks ------------------------------------------------------------------------------------------------
-
-    private void convert(PointDraft draft, Stage stage, Optional<Level> ceiling) {
-        Level fullScale = stage.facts().quantity(Fact.FULL_SCALE).orElse(USUAL_FULL_SCALE);
-        track(draft, fullScale, converterNoise(stage), ceiling);
-    }
-
-    private void track(PointDraft draft, Level fullScale, DigitalLevel noise, Optional<Level> ceiling) {
-        int bits = device.bitDepths().stream()
-                .filter(each -> each <= 32)
-                .max(Integer::compare)
-                .orElse(USUAL_BITS);
-        Level rounding = DigitalLevel.quantisingNoise(bits).at(fullScale);
-        draft.clippingAt(Optional.of(
-                        ceiling.filter(each -> each.compareTo(fullScale) < 0).orElse(fullScale)))
-                .noisy(Level.SILENCE, noise.at(fullScale).withUncorrelated(rounding))
-                .ending(AimSchool.EVEN.on(new End(
-                        0,
-                        "",
-                        OptionalInt.empty(),
-                        End.Kind.TRACK,
-                        fullScale,
-                        -1,
-                        0,
-                        End.Line.PEAK,
-                        OptionalInt.of(bits))));
-    }
-
-    /** Names the tracks as the computer counts them; what a mixer sends as data without saying how gets a usual converter. */
-    private void tracks() {
-        for (Socket socket : device.sockets()) {
-            for (ChannelPair pair : socket.channels()) {
-                int first = first(pair);
-                boolean isOut = pair.way() != Direction.IN && first > 0;
-                for (int i = 0; isOut && i < pair.from().size(); i++) {
-                    track(pair, pair.from().get(i), first + i);
-                }
-            }
-        }
-        int count = 0;
-        for (Stage stage : device.stages()) {
-            if (stage.kind() == StageKind.TO_DIGITAL) {
-                for (Side side : sides.of(stage)) {
-                    count++;
-                    PointDraft draft = parts.getOrDefault(stage.id(), Map.of()).get(side);
-                    if (draft != null
-                            && draft.end().filter(end -> end.name().isEmpty()).isPresent()) {
-                        name(draft, count);
-                    }
-                }
-            }
-        }
-    }
-
-    private void track(ChannelPair pair, String from, int number) {
-        boolean isBeforeFader = pair.role() == ChannelRole.BEFORE_FADERS;
-        Map<Side, PointDraft> there = (isBeforeFader ? beforeVolume : parts).getOrDefault(from, Map.of());
-        there.values().stream().findFirst().ifPresent(draft -> {
-            if (draft.end().isPresent()) {
-                name(draft, number);
-            } else {
-                PointDraft converter = add(id + ".track-" + number, "Track " + number);
-                converter.fedBy(Link.of(draft.id(), 0));
-                track(converter, USUAL_FULL_SCALE, USUAL_CONVERTER_NOISE, Optional.empty());
-                name(converter, number);
-            }
-        });
-    }
-
-    private static void name(PointDraft draft, int number) {
-        draft.ending(draft.end().orElseThrow().numbered(number));
-    }
-
-    /** Of "3–4" the 3; 0 where channels have no numbers. */
-    private static int first(ChannelPair pair) {
-        String digits = pair.channels().replaceFirst("[^0-9].*", "");
-        return digits.isEmpty() || digits.length() > 4 ? 0 : Integer.parseInt(digits);
+                .filter(book::has)
+                .map(book::of);
     }
 
     // --- outputs -----------------------------------------------------------------------------------------------
@@ -383,7 +283,7 @@ final class DeviceDrafts {
         if (!socket.from().isEmpty() && links.isEmpty()) {
             return;
         }
-        PointDraft draft = add(mark(signal), label(signal)).clippingAt(ceiling(socket));
+        PointDraft draft = book.add(id(signal), label(signal)).clippingAt(ceiling(socket));
         draft.turnedBy(Controls.atOutput(device, socket).map(this::spot));
         if (socket.from().isEmpty()) {
             draft.with(sounds.of(id, device, socket));
@@ -393,16 +293,16 @@ final class DeviceDrafts {
     }
 
     /** With a usual converter behind each of its line outputs, where it records nothing itself. */
-    Map<String, PointDraft> recorded() {
+    Map<PointId, PointDraft> recorded() {
         boolean recordsItself =
-                drafts.values().stream().anyMatch(draft -> draft.end().isPresent());
+                book.all().values().stream().anyMatch(draft -> draft.end().isPresent());
         if (!recordsItself) {
             device.sockets().stream()
                     .filter(socket -> socket.way() == Direction.OUT && socket.signal() == SignalKind.LINE)
                     .flatMap(socket -> signals(socket).stream())
                     .forEach(this::record);
         }
-        return drafts;
+        return book.all();
     }
 
     private List<Signal> signals(Socket socket) {
@@ -413,14 +313,11 @@ final class DeviceDrafts {
     }
 
     private void record(Signal signal) {
-        if (!drafts.containsKey(mark(signal))) {
+        if (book.get(id(signal)) == null) {
             give(signal);
         }
-        Optional.ofNullable(drafts.get(mark(signal))).ifPresent(draft -> {
-            PointDraft converter = add(mark(signal) + "/recorded", label(signal));
-            converter.fedBy(Link.of(draft.id(), 0));
-            track(converter, USUAL_FULL_SCALE, USUAL_CONVERTER_NOISE, Optional.empty());
-        });
+        Optional.ofNullable(book.get(id(signal)))
+                .ifPresent(draft -> tracks.usual(id(signal).behind("recorded"), label(signal), draft));
     }
 
     // --- ears --------------------------------------------------------------------------------------------------
@@ -428,7 +325,7 @@ final class DeviceDrafts {
     private static final Set<SignalKind> DRIVERS = Set.of(SignalKind.HEADPHONE, SignalKind.HEADSET);
 
     private void hear(Signal signal) {
-        PointDraft draft = drafts.get(mark(signal));
+        PointDraft draft = book.get(id(signal));
         String ear = signal.side() == Side.MIDDLE
                 ? device.name()
                 : device.name() + ", " + signal.side().word();
@@ -449,7 +346,7 @@ final class DeviceDrafts {
                 .filter(stage -> stage.kind() == StageKind.AMPLIFIER)
                 .filter(stage -> stage.from().stream().map(Stage::fedBy).anyMatch(socket.id()::equals))
                 .findFirst()
-                .map(stage -> parts.getOrDefault(stage.id(), Map.of()))
+                .map(stage -> book.of(stage.id()))
                 .flatMap(there -> Optional.ofNullable(there.getOrDefault(side, there.get(Side.MIDDLE))))
                 .filter(draft -> draft.end().isEmpty())
                 .ifPresent(draft -> draft.ending(EarLevels.speaker(device, socket, device.name() + earOf(side)))

@@ -1,6 +1,7 @@
 package kalodyne.core.levels.rig;
 
 import java.util.List;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.units.Gain;
 
 /**
@@ -9,7 +10,7 @@ import kalodyne.core.units.Gain;
  * @param points the marks of its points, in the order of the signal
  * @param gain once round, with the controls where they stand
  */
-public record Loop(List<String> points, Gain gain) {
+public record Loop(List<PointId> points, Gain gain) {
     public Loop {
         points = List.copyOf(points);
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
@@ -12,13 +13,13 @@ import kalodyne.core.units.Level;
 /** A point while a flow is put together: it knows what feeds it by marks. */
 final class PointDraft {
     /** What one draft gives to another. */
-    record Link(String from, Gain gain, Gain rise, boolean isInverted) {
-        static Link of(String from, double db) {
+    record Link(PointId from, Gain gain, Gain rise, boolean isInverted) {
+        static Link of(PointId from, double db) {
             return new Link(from, new Gain(db), Gain.NONE, false);
         }
     }
 
-    private final String id;
+    private final PointId id;
     private final String station;
     private final String label;
     private final List<Link> links = new ArrayList<>();
@@ -30,13 +31,13 @@ final class PointDraft {
     private Level outputNoise = Level.SILENCE;
     private Optional<End> end = Optional.empty();
 
-    PointDraft(String id, String station, String label) {
+    PointDraft(PointId id, String station, String label) {
         this.id = id;
         this.station = station;
         this.label = label;
     }
 
-    String id() {
+    PointId id() {
         return id;
     }
 

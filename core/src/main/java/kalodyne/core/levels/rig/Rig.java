@@ -28,6 +28,7 @@ import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.rig.DeviceDrafts.Signal;
 import kalodyne.core.levels.rig.PointDraft.Link;
 import kalodyne.core.units.Gain;
@@ -99,15 +100,11 @@ public record Rig(
         Point source = flow.points().get(run.source());
         String played = station(source);
         boolean isPlayback = source.sound().orElseThrow().isPlayback();
-        List<String> outputs = flow.points().stream()
+        List<Spot> outputs = flow.points().stream()
                 .filter(point -> point.sound().isPresent() && point.station().equals(source.station()))
-                .map(Point::id)
+                .map(point -> point.id().spot())
                 .toList();
-        boolean isOneSocket = outputs.stream()
-                        .map(id -> id.replaceFirst(":.*", ""))
-                        .distinct()
-                        .count()
-                == 1;
+        boolean isOneSocket = outputs.stream().distinct().count() == 1;
         // Of one socket only the side matters: "Drum box, left".
         String label = isOneSocket ? source.label().replaceFirst(".*, ", "") : source.label();
         String which = isPlayback || outputs.size() > 1 ? ", " + label : "";
@@ -135,7 +132,7 @@ public record Rig(
         private final String gathering;
         private final List<Doubt> doubts = new ArrayList<>();
         private final List<Loop> loops = new ArrayList<>();
-        private final Map<String, PointDraft> drafts = new LinkedHashMap<>();
+        private final Map<PointId, PointDraft> drafts = new LinkedHashMap<>();
         private final Map<String, String> leads = new HashMap<>();
 
         Building(List<JointRules.Checked> joints, Patch patch, Settings settings, String gathering) {
@@ -191,8 +188,8 @@ public record Rig(
                     joint.leads().values().stream().map(Lead::name).distinct().collect(Collectors.joining(", "));
             if (!names.isEmpty()) {
                 leads.put(
-                        Signal.mark(way.from().socket(), way.from().channel()) + ">"
-                                + Signal.mark(way.to().socket(), way.to().channel()),
+                        Signal.id(way.from().socket(), way.from().channel()) + ">"
+                                + Signal.id(way.to().socket(), way.to().channel()),
                         names);
             }
         }
@@ -203,8 +200,8 @@ public record Rig(
 
         private void join(Transfer way) {
             PointDraft from =
-                    drafts.get(Signal.mark(way.from().socket(), way.from().channel()));
-            PointDraft to = drafts.get(Signal.mark(way.to().socket(), way.to().channel()));
+                    drafts.get(Signal.id(way.from().socket(), way.from().channel()));
+            PointDraft to = drafts.get(Signal.id(way.to().socket(), way.to().channel()));
             if (from != null && to != null) {
                 double rise = way.resonance().above().db();
                 Complex middle = way.at(MIDDLE_HERTZ);
@@ -216,14 +213,14 @@ public record Rig(
         // --- flow --------------------------------------------------------------------------------------------------
 
         private Flow flow() {
-            List<String> order = order();
-            Set<String> alive = alive(order);
-            List<String> kept = order.stream().filter(alive::contains).toList();
-            Map<String, Integer> index = new HashMap<>();
+            List<PointId> order = order();
+            Set<PointId> alive = alive(order);
+            List<PointId> kept = order.stream().filter(alive::contains).toList();
+            Map<PointId, Integer> index = new HashMap<>();
             Map<Spot, Integer> knobs = new LinkedHashMap<>();
             List<Point> points = new ArrayList<>();
             List<End> ends = new ArrayList<>();
-            for (String id : kept) {
+            for (PointId id : kept) {
                 PointDraft draft = drafts.get(id);
                 index.put(id, points.size());
                 draft.end().ifPresent(end -> ends.add(end.at(points.size())));
@@ -252,16 +249,16 @@ public record Rig(
         }
 
         /** Each behind what feeds it. A way that comes back to itself is cut where it was found. */
-        private List<String> order() {
-            List<String> order = new ArrayList<>();
-            Set<String> done = new LinkedHashSet<>();
-            for (String id : drafts.keySet()) {
+        private List<PointId> order() {
+            List<PointId> order = new ArrayList<>();
+            Set<PointId> done = new LinkedHashSet<>();
+            for (PointId id : drafts.keySet()) {
                 visit(id, done, new ArrayList<>(), order);
             }
             return order;
         }
 
-        private void visit(String id, Set<String> done, List<String> way, List<String> order) {
+        private void visit(PointId id, Set<PointId> done, List<PointId> way, List<PointId> order) {
             if (done.contains(id)) {
                 return;
             }
@@ -280,9 +277,9 @@ public record Rig(
         }
 
         /** The way was walked against the signal: from what is fed to what feeds it. */
-        private void cut(PointDraft fed, Link link, List<String> way) {
+        private void cut(PointDraft fed, Link link, List<PointId> way) {
             fed.links().remove(link);
-            List<String> points = new ArrayList<>(way);
+            List<PointId> points = new ArrayList<>(way);
             Collections.reverse(points);
             double db = link.gain().db();
             for (int i = 0; i < points.size(); i++) {
@@ -291,7 +288,7 @@ public record Rig(
                         + each.knob()
                                 .map(spot -> controls.knob(spot).gain().db())
                                 .orElse(0.0);
-                String before = i == 0 ? "" : points.get(i - 1);
+                PointId before = i == 0 ? null : points.get(i - 1);
                 db += each.links().stream()
                         .filter(one -> one.from().equals(before))
                         .mapToDouble(one -> one.gain().db())
@@ -302,18 +299,18 @@ public record Rig(
         }
 
         /** Those that a sound reaches and that lead to an end. */
-        private Set<String> alive(List<String> order) {
-            Set<String> reached = new LinkedHashSet<>();
-            for (String id : order) {
+        private Set<PointId> alive(List<PointId> order) {
+            Set<PointId> reached = new LinkedHashSet<>();
+            for (PointId id : order) {
                 PointDraft draft = drafts.get(id);
                 if (draft.sound().isPresent()
                         || draft.links().stream().anyMatch(link -> reached.contains(link.from()))) {
                     reached.add(id);
                 }
             }
-            Set<String> leading = new LinkedHashSet<>();
+            Set<PointId> leading = new LinkedHashSet<>();
             for (int i = order.size() - 1; i >= 0; i--) {
-                String id = order.get(i);
+                PointId id = order.get(i);
                 if (drafts.get(id).end().isPresent() || leading.contains(id)) {
                     leading.add(id);
                     drafts.get(id).links().forEach(link -> leading.add(link.from()));

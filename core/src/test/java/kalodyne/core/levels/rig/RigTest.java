@@ -15,6 +15,7 @@ import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
+import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,8 +36,8 @@ class RigTest {
     }
 
     private static double gain(Rig rig, String from, String to) {
-        OptionalInt source = rig.flow().indexOf(from);
-        OptionalInt target = rig.flow().indexOf(to);
+        OptionalInt source = rig.flow().indexOf(PointId.read(from));
+        OptionalInt target = rig.flow().indexOf(PointId.read(to));
         return source.isEmpty() || target.isEmpty()
                 ? Double.NEGATIVE_INFINITY
                 : FlowLevels.of(rig.flow())
