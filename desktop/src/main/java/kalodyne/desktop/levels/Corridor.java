@@ -18,14 +18,13 @@ import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.PaintedRegion;
 import kalodyne.desktop.control.Texture;
 
 /**
  * The way of the level through a run: stages from left to right, level upwards; what clips and what is lost in noise are
  * the walls, the loudest peak, the average and the noise run between them, the aim stands at the end.
  */
-final class Corridor extends PaintedRegion {
+final class Corridor extends RuledRegion {
     private static final double LEFT_EM = 3.4;
     private static final double RIGHT_EM = 3.4;
     private static final double[] SOLID = null;
@@ -34,15 +33,9 @@ final class Corridor extends PaintedRegion {
     private static final double[] DOTTED_RULE = {1, 4};
     private static final double[] DASHED_THIN = {3, 3};
 
-    private LevelPlan plan;
     private List<LevelPlan> others = List.of();
     private int focus;
     private double zoom = 1;
-    private double scrolled;
-    private CorridorScale scale;
-    private Columns columns;
-    private double left;
-    private double top;
 
     Corridor() {
         setId("corridor");
@@ -111,11 +104,6 @@ final class Corridor extends PaintedRegion {
         return columns;
     }
 
-    /** Where a level is painted, in pixels from the upper edge. */
-    double y(double dbu) {
-        return top + scale.y(dbu);
-    }
-
     private String numbersAt(double x) {
         if (plan == null || columns == null) {
             return "";
@@ -170,72 +158,6 @@ final class Corridor extends PaintedRegion {
                 g.fillRect(columns.start(i), top, columns.width(i), scale.height());
             }
         }
-    }
-
-    private void paintRules(GraphicsContext g) {
-        g.setLineWidth(1);
-        g.setStroke(color(Ink.RULE));
-        for (double tick : scale.ticks(0, em())) {
-            double y = Math.rint(y(tick)) + 0.5;
-            g.strokeLine(left, y, columns.end(), y);
-        }
-        g.setFont(labelFont());
-        g.setFill(color(Ink.SECOND));
-        paintKnee(g, columns.end());
-    }
-
-    /** The numbers of both scales, over whatever is scrolled beneath them. */
-    private void paintScale(GraphicsContext g) {
-        double x = scrolled + left;
-        if (scrolled > 0) {
-            g.setFill(color(Ink.SUNK));
-            g.fillRect(scrolled, 0, left - 0.2 * em(), top + scale.height());
-        }
-        g.setFont(labelFont());
-        g.setFill(color(Ink.SECOND));
-        g.setTextAlign(TextAlignment.RIGHT);
-        for (double tick : scale.ticks(0, em())) {
-            g.fillText(Print.signed(tick, 0), x - 0.5 * em(), Math.rint(y(tick)) + 0.5);
-        }
-        g.setFont(strongFont());
-        g.fillText("dBu", x - 0.5 * em(), top - 0.8 * em());
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(plan.isRecorded() ? "dBFS" : "dB SPL", columns.end() + 0.3 * em(), top - 0.8 * em());
-        g.setFont(labelFont());
-        paintEndTicks(g, columns.end() + 0.5 * em());
-    }
-
-    /** Round levels at the end, and the edges of the aim, which go before. */
-    private void paintEndTicks(GraphicsContext g, double x) {
-        double fullScale = plan.end().zero().dbu();
-        double high = plan.end().high();
-        double low = plan.end().low();
-        for (double tick : scale.ticks(fullScale, em())) {
-            double y = y(fullScale + tick);
-            boolean free = Math.abs(y - y(fullScale + high)) > em() && Math.abs(y - y(fullScale + low)) > em();
-            if ((tick <= 0 || !plan.isRecorded()) && free) {
-                g.fillText(Print.decimal(tick, 0), x, Math.rint(y) + 0.5);
-            }
-        }
-        g.setFill(color(Ink.AIM_EDGE));
-        g.setFont(strongFont());
-        g.fillText(Print.plain(high), x, y(fullScale + high));
-        if (y(fullScale + low) - y(fullScale + high) > 0.9 * em()) {
-            g.fillText(Print.plain(low), x, y(fullScale + low));
-        }
-        g.setFont(labelFont());
-        g.setFill(color(Ink.SECOND));
-    }
-
-    /** Says that the scale is squeezed below its knee. */
-    private void paintKnee(GraphicsContext g, double right) {
-        double y = Math.rint(y(scale.kneeDbu())) + 0.5;
-        g.setStroke(color(Ink.SECOND));
-        g.setLineDashes(2, 3);
-        g.strokeLine(left, y, right, y);
-        g.setLineDashes(SOLID);
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText("squeezed below", left + 0.5 * em(), y + 0.75 * em());
     }
 
     private void paintWalls(GraphicsContext g) {

@@ -12,13 +12,11 @@ import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.files.Progress;
-import kalodyne.core.lineup.tidy.Channels;
 import kalodyne.core.lineup.tidy.Cut;
 import kalodyne.core.lineup.tidy.LevelAim;
 import kalodyne.core.lineup.tidy.Proposal;
 import kalodyne.core.lineup.tidy.Tidy;
 import kalodyne.core.lineup.tidy.TidyPlan;
-import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
@@ -42,7 +40,7 @@ public final class TidyModel {
      *
      * @param unit of the value; empty where it has none
      */
-    private record Choice(String words, String unit, double usual, double least, double most) {
+    record Choice(String words, String unit, double usual, double least, double most) {
         static Choice of(String words) {
             return new Choice(words, "", 0, 0, 0);
         }
@@ -69,7 +67,7 @@ public final class TidyModel {
         LOUDNESS(new Choice("Loudness of", "LUFS", -16, -60, 0)),
         MATCH(new Choice("As loud as the first, and", "LU louder", 0, -40, 40));
 
-        private final Choice choice;
+        final Choice choice;
 
         Level(Choice choice) {
             this.choice = choice;
@@ -97,7 +95,7 @@ public final class TidyModel {
         MARKS(new Choice("All, with marks where songs begin; pauses of at least", "s", 2, 0.2, 600)),
         BARS(new Choice("From the first hit, in whole bars at", "beats a minute", 120, 20, 400));
 
-        private final Choice choice;
+        final Choice choice;
 
         Keep(Choice choice) {
             this.choice = choice;
@@ -121,76 +119,14 @@ public final class TidyModel {
     }
 
     /**
-     * What is wanted.
-     *
-     * @param levelValue in the unit of the level
-     * @param keepValue in the unit of what is kept
-     * @param names of songs, in order
-     * @param format empty for what loses nothing
-     * @param folder empty for beside each recording
-     */
-    public record Wanted(
-            Channels.Usual channels,
-            Level level,
-            double levelValue,
-            Keep keep,
-            double keepValue,
-            List<String> names,
-            Optional<CopyFormat> format,
-            Optional<Path> folder) {
-        static final Wanted PLAIN = new Wanted(
-                Channels.Usual.TOGETHER, Level.AS_IT_IS, 0, Keep.ALL, 0, List.of(), Optional.empty(), Optional.empty());
-
-        public Wanted {
-            names = List.copyOf(names);
-        }
-
-        public Wanted with(Channels.Usual newChannels) {
-            return new Wanted(newChannels, level, levelValue, keep, keepValue, names, format, folder);
-        }
-
-        public Wanted with(Level newLevel) {
-            return new Wanted(channels, newLevel, newLevel.choice.usual(), keep, keepValue, names, format, folder);
-        }
-
-        public Wanted with(Keep newKeep) {
-            return new Wanted(channels, level, levelValue, newKeep, newKeep.choice.usual(), names, format, folder);
-        }
-
-        /** With the level's value as it was typed. */
-        public Wanted level(String typed) {
-            double value = level.choice.read(typed);
-            return new Wanted(channels, level, value, keep, keepValue, names, format, folder);
-        }
-
-        /** With the value of what is kept as it was typed. */
-        public Wanted keep(String typed) {
-            double value = keep.choice.read(typed);
-            return new Wanted(channels, level, levelValue, keep, value, names, format, folder);
-        }
-
-        public Wanted named(List<String> newNames) {
-            return new Wanted(channels, level, levelValue, keep, keepValue, newNames, format, folder);
-        }
-
-        public Wanted as(Optional<CopyFormat> newFormat) {
-            return new Wanted(channels, level, levelValue, keep, keepValue, names, newFormat, folder);
-        }
-
-        public Wanted into(Optional<Path> newFolder) {
-            return new Wanted(channels, level, levelValue, keep, keepValue, names, format, newFolder);
-        }
-    }
-
-    /**
      * What is shown.
      *
      * @param preview what would be written; empty while it was not measured, or something else is wanted since
      * @param problem why there is none, as a sentence
      */
     public record State(
-            List<Path> files, Wanted wanted, Optional<Tidy.Preview> preview, boolean isWorking, String problem) {
-        static final State EMPTY = new State(List.of(), Wanted.PLAIN, Optional.empty(), false, "");
+            List<Path> files, CopiesWanted wanted, Optional<Tidy.Preview> preview, boolean isWorking, String problem) {
+        static final State EMPTY = new State(List.of(), CopiesWanted.PLAIN, Optional.empty(), false, "");
 
         public State {
             files = List.copyOf(files);
@@ -200,7 +136,7 @@ public final class TidyModel {
             return new State(newFiles, wanted, Optional.empty(), false, "");
         }
 
-        State of(Wanted newWanted) {
+        State of(CopiesWanted newWanted) {
             return new State(files, newWanted, Optional.empty(), false, "");
         }
 
@@ -253,7 +189,7 @@ public final class TidyModel {
                 .toList()));
     }
 
-    public void want(Wanted wanted) {
+    public void want(CopiesWanted wanted) {
         if (!wanted.equals(state().wanted())) {
             state.set(state().of(wanted));
         }
@@ -262,7 +198,7 @@ public final class TidyModel {
     // --- measuring and writing -----------------------------------------------------------------------------------
 
     private TidyPlan plan() {
-        Wanted wanted = state().wanted();
+        CopiesWanted wanted = state().wanted();
         return new TidyPlan(
                 wanted.channels().of(channelNames()),
                 level(wanted),
@@ -286,7 +222,7 @@ public final class TidyModel {
                 .orElse(List.of());
     }
 
-    private LevelAim level(Wanted wanted) {
+    private LevelAim level(CopiesWanted wanted) {
         double value = wanted.levelValue();
         return switch (wanted.level()) {
             case AS_IT_IS -> new LevelAim.AsItIs();
@@ -298,7 +234,7 @@ public final class TidyModel {
         };
     }
 
-    private static Cut cut(Wanted wanted) {
+    private static Cut cut(CopiesWanted wanted) {
         double value = wanted.keepValue();
         return switch (wanted.keep()) {
             case ALL -> new Cut.Nothing();
@@ -316,7 +252,7 @@ public final class TidyModel {
         }
         Tidy tidy = new Tidy(plan());
         List<Path> files = state().files();
-        Wanted wanted = state().wanted();
+        CopiesWanted wanted = state().wanted();
         state.set(state().working());
         jobs.run("Measuring " + Print.counted(files.size(), "recording"), progress -> tidy.preview(files, progress))
                 .then(preview -> {

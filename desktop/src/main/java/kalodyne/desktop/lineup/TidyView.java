@@ -35,7 +35,6 @@ import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.lineup.TidyModel.Keep;
 import kalodyne.desktop.lineup.TidyModel.Level;
-import kalodyne.desktop.lineup.TidyModel.Wanted;
 
 /** Cleaning up copies of several recordings: which, what is wanted, what would be written. */
 final class TidyView extends VBox {
@@ -89,7 +88,7 @@ final class TidyView extends VBox {
         show();
     }
 
-    private Wanted wanted() {
+    private CopiesWanted wanted() {
         return tidy.state().wanted();
     }
 
@@ -152,7 +151,7 @@ final class TidyView extends VBox {
         }
     }
 
-    private <C> void choices(Chooser<C> chooser, String id, List<C> all, Function<C, Wanted> want) {
+    private <C> void choices(Chooser<C> chooser, String id, List<C> all, Function<C, CopiesWanted> want) {
         chooser.setId(id);
         chooser.offering(all, all.get(0));
         chooser.setMinWidth(Region.USE_PREF_SIZE);
@@ -254,7 +253,7 @@ final class TidyView extends VBox {
         return add;
     }
 
-    private void show(Wanted wanted) {
+    private void show(CopiesWanted wanted) {
         channels.setValue(wanted.channels());
         level.setValue(wanted.level());
         keep.setValue(wanted.keep());

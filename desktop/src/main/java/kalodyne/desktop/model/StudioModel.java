@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
-import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -28,8 +27,6 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
-import kalodyne.core.gear.Ids;
-import kalodyne.core.gear.Names;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
@@ -43,7 +40,6 @@ import kalodyne.core.studio.Starter;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.units.Print;
-import kalodyne.core.units.UnreadableQuantity;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
@@ -308,40 +304,17 @@ public final class StudioModel implements AutoCloseable {
         refresh();
     }
 
-    /** Adds an empty setup, and looks at it. */
-    public void addSetup() {
-        addSetup("add a setup", Setup.bare(Ids.fresh("setup"), "New setup"));
+    /** What can be done with setups as a whole. */
+    public SetupEdits setups() {
+        return new SetupEdits(this);
     }
 
-    /** Adds a setup that is plugged like the present one, and looks at it; the takes stay with the old one. */
-    public void duplicateSetup() {
-        addSetup(
-                "duplicate the setup",
-                new Setup(
-                        Ids.fresh("setup"),
-                        setup.name(),
-                        setup.wiring(),
-                        setup.settings(),
-                        setup.wish(),
-                        List.of(),
-                        setup.sessionPlan(),
-                        List.of()));
-    }
-
-    private void addSetup(String description, Setup another) {
-        String name = Studio.freeName(
-                another.name(), studio().setups().stream().map(Setup::name).toList());
+    /** Adds a setup and looks at it. */
+    void add(String description, Setup another) {
         if (!isReadOnly()) {
             setupId = another.id();
         }
-        change(null, description, studio().with(another.named(name)));
-    }
-
-    /** Removes the setup that is looked at; the last one is not removed. */
-    public void removeSetup() {
-        if (studio().setups().size() > 1) {
-            change(null, "remove the setup", studio().withoutSetup(setup.id()));
-        }
+        change(null, description, studio().with(another));
     }
 
     public void showRun(String key) {
@@ -390,25 +363,6 @@ public final class StudioModel implements AutoCloseable {
     /** Changes how the controls of what is plugged should be set. */
     public void editSettings(String description, UnaryOperator<Settings> change) {
         edit(description, each -> each.withSettings(change.apply(each.settings())));
-    }
-
-    /** Gives the setup another name; says why not, where it cannot have it. */
-    public Optional<String> renameSetup(String typed) {
-        return renamed(typed, name -> edit("rename the setup", each -> each.named(name)));
-    }
-
-    /** Gives the studio another name; says why not, where it cannot have it. */
-    public Optional<String> renameStudio(String typed) {
-        return renamed(typed, name -> change(null, "rename the studio", studio().withName(name)));
-    }
-
-    private static Optional<String> renamed(String typed, Consumer<String> rename) {
-        try {
-            rename.accept(Names.checked(typed));
-            return Optional.empty();
-        } catch (UnreadableQuantity e) {
-            return Optional.of(e.problem());
-        }
     }
 
     private void refresh() {

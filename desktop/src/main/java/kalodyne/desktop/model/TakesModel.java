@@ -11,8 +11,6 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.findings.Finding;
-import kalodyne.core.findings.FindingCode;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.studio.log.Judging;
@@ -38,8 +36,8 @@ public final class TakesModel {
     private final Clock clock;
     private final TakeReports reports;
 
-    private final ReadOnlyObjectWrapper<Selection> selection =
-            new ReadOnlyObjectWrapper<>(this, "selection", Selection.NONE);
+    private final ReadOnlyObjectWrapper<TakeSelection> selection =
+            new ReadOnlyObjectWrapper<>(this, "selection", TakeSelection.NONE);
     private Optional<Take> selected = Optional.empty();
     private Optional<Take> other = Optional.empty();
 
@@ -47,47 +45,6 @@ public final class TakesModel {
     private Optional<Path> adding = Optional.empty();
 
     private String selectedRun = "";
-
-    /**
-     * The takes of the run and the one that is selected.
-     *
-     * @param takes newest first
-     * @param take empty where the run has none
-     * @param shown what was measured in it; empty while it is not read
-     * @param sentence what is the case
-     */
-    public record Selection(List<Take> takes, Optional<Take> take, Optional<Shown> shown, String sentence) {
-        /** The same, while something else is to be said. */
-        Selection saying(String other) {
-            return new Selection(takes, take, shown, other);
-        }
-
-        static final Selection NONE =
-                new Selection(List.of(), Optional.empty(), Optional.empty(), "No take of this run yet");
-    }
-
-    /**
-     * A take on the screen.
-     *
-     * @param take which one
-     * @param report what was measured
-     * @param verdict what it says about the run as it stands now
-     * @param evidence the places that show what was found
-     * @param other the take that it is compared with, if any
-     */
-    public record Shown(
-            Take take, TakeReport report, TakeVerdict verdict, List<Evidence> evidence, Optional<Compared> other) {
-        public Shown {
-            evidence = List.copyOf(evidence);
-        }
-
-        /** The finding of a code, if there is one. */
-        public Optional<Finding> finding(FindingCode code) {
-            return verdict.findings().stream()
-                    .filter(each -> each.code().equals(code))
-                    .findFirst();
-        }
-    }
 
     /**
      * A take that another one is compared with.
@@ -106,11 +63,11 @@ public final class TakesModel {
         refresh();
     }
 
-    public ReadOnlyObjectProperty<Selection> selectionProperty() {
+    public ReadOnlyObjectProperty<TakeSelection> selectionProperty() {
         return selection.getReadOnlyProperty();
     }
 
-    public Selection selection() {
+    public TakeSelection selection() {
         return selection.get();
     }
 
@@ -239,17 +196,17 @@ public final class TakesModel {
             selected = takes.stream().findFirst();
             selectedRun = run;
         }
-        Selection now = selected.map(take -> selectionOf(takes, take)).orElse(Selection.NONE);
+        TakeSelection now = selected.map(take -> selectionOf(takes, take)).orElse(TakeSelection.NONE);
         selection.set(adding.filter(file -> reports.state(file) == TakeReports.State.READING)
                 .map(file -> now.saying(file.getFileName() + waiting(file)))
                 .orElse(now));
     }
 
-    private Selection selectionOf(List<Take> takes, Take take) {
+    private TakeSelection selectionOf(List<Take> takes, Take take) {
         Path file = fileOf(take);
-        Optional<Shown> shown = reportOf(take).map(measured -> shown(take, measured, compared(takes, take)));
+        Optional<ShownTake> shown = reportOf(take).map(measured -> shown(take, measured, compared(takes, take)));
         String sentence = shown.map(present -> present.verdict().sentence()).orElse(take.name() + waiting(file));
-        return new Selection(takes, Optional.of(take), shown, sentence);
+        return new TakeSelection(takes, Optional.of(take), shown, sentence);
     }
 
     /** What was measured in a take; one that is not read yet is read, and all is shown anew then. */
@@ -265,11 +222,11 @@ public final class TakesModel {
         return reports.of(file).isEmpty() && reports.state(file) == TakeReports.State.NOT_READ;
     }
 
-    private Shown shown(Take take, TakeReport report, Optional<Compared> compared) {
+    private ShownTake shown(Take take, TakeReport report, Optional<Compared> compared) {
         TakeContext context =
                 contextOf(take).with(compared.map(Compared::report)).with(take.tried());
         TakeVerdict verdict = TakeVerdict.of(context, report);
-        return new Shown(take, report, verdict, Evidence.of(report, verdict.findings()), compared);
+        return new ShownTake(take, report, verdict, Evidence.of(report, verdict.findings()), compared);
     }
 
     /** What the run says of a take, by itself. */

@@ -149,18 +149,18 @@ public final class MainWindow {
 
     private List<Command> fileCommands() {
         return List.of(
-                Command.of("Add a setup", null, studio::addSetup),
-                Command.of("Duplicate this setup", null, studio::duplicateSetup),
-                Command.of("Remove this setup", null, studio::removeSetup),
+                Command.of("Add a setup", null, studio.setups()::add),
+                Command.of("Duplicate this setup", null, studio.setups()::duplicate),
+                Command.of("Remove this setup", null, studio.setups()::remove),
                 Command.of(
                         "Rename this setup…",
                         null,
-                        () -> rename("Rename this setup", studio.setup().name(), studio::renameSetup)),
+                        () -> rename("Rename this setup", studio.setup().name(), studio.setups()::rename)),
                 Command.of("Open a studio…", "Shortcut+O", this::openStudio),
                 Command.of(
                         "Rename the studio…",
                         null,
-                        () -> rename("Rename the studio", studio.studio().name(), studio::renameStudio)),
+                        () -> rename("Rename the studio", studio.studio().name(), studio.setups()::renameStudio)),
                 Command.of("Open the demonstration studio", null, () -> opener.openDemo(false)),
                 Command.of("Start the demonstration afresh", null, () -> opener.openDemo(true)),
                 Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")));

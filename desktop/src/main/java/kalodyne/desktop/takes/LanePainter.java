@@ -19,7 +19,7 @@ import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion.Ink;
 import kalodyne.desktop.control.TimeView;
-import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.ShownTake;
 
 /** Paints one channel of a take after the other: the aim, the pauses, the shape, the ceiling and the places that were found. */
 final class LanePainter {
@@ -29,7 +29,7 @@ final class LanePainter {
     private final GraphicsContext g;
     private final Function<Ink, Color> ink;
     private final double em;
-    private final TakesModel.Shown shown;
+    private final ShownTake shown;
     private final TakeReport take;
     private final End aim;
     private final TimeView view;
@@ -45,7 +45,7 @@ final class LanePainter {
             GraphicsContext g,
             Function<Ink, Color> ink,
             double em,
-            TakesModel.Shown shown,
+            ShownTake shown,
             TimeView view,
             Optional<WaveWindow> window) {
         this.g = g;

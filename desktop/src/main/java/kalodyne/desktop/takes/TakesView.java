@@ -33,6 +33,7 @@ import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.model.ShownTake;
 import kalodyne.desktop.model.TakesModel;
 
 /** The verdict, the waveform with its evidence, and the numbers. */
@@ -247,7 +248,7 @@ final class TakesView extends VBox {
     private void show() {
         showing = true;
         chooser.getItems().setAll(takes.selection().takes());
-        Optional<TakesModel.Shown> shown = takes.selection().shown();
+        Optional<ShownTake> shown = takes.selection().shown();
         chooser.setValue(takes.selection().take().orElse(null));
         showOther(shown);
         showing = false;
@@ -272,7 +273,7 @@ final class TakesView extends VBox {
         node.setManaged(isShown);
     }
 
-    private void showOther(Optional<TakesModel.Shown> shown) {
+    private void showOther(Optional<ShownTake> shown) {
         List<Optional<Take>> all = new ArrayList<>();
         all.add(Optional.empty());
         takes.selection().takes().stream()
@@ -280,10 +281,10 @@ final class TakesView extends VBox {
                 .map(Optional::of)
                 .forEach(all::add);
         other.getItems().setAll(all);
-        other.setValue(shown.flatMap(TakesModel.Shown::other).map(TakesModel.Compared::take));
+        other.setValue(shown.flatMap(ShownTake::other).map(TakesModel.Compared::take));
     }
 
-    private void show(TakesModel.Shown shown) {
+    private void show(ShownTake shown) {
         waveform.show(shown);
         tools.show(shown);
         spectrum.show(shown.report(), shown.other().map(TakesModel.Compared::report));
@@ -307,7 +308,7 @@ final class TakesView extends VBox {
         channels.row(List.of("length", Print.moment(shown.report().header().seconds()), "", ""));
     }
 
-    private void showOne(TakesModel.Shown shown) {
+    private void showOne(ShownTake shown) {
         comparison.begin(shown.take().name(), "predicted", "measured", "aim");
         for (Comparison row : shown.verdict().comparisons()) {
             comparison.row(
@@ -320,7 +321,7 @@ final class TakesView extends VBox {
     }
 
     /** Two takes beside each other, by the same measures. */
-    private void showBoth(TakesModel.Shown shown, TakesModel.Compared compared) {
+    private void showBoth(ShownTake shown, TakesModel.Compared compared) {
         comparison.begin("measured in", shown.take().name(), compared.take().name(), "aim");
         List<Comparison> one = shown.verdict().comparisons();
         List<Comparison> two = compared.verdict().comparisons();

@@ -18,7 +18,7 @@ import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Styled;
-import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.ShownTake;
 
 /** Hearing a take and finding its places: play, loop a place, go from place to place, nearer and further away. */
 final class WaveTools extends HBox {
@@ -35,7 +35,7 @@ final class WaveTools extends HBox {
     private final ToggleButton hearOther = new ToggleButton();
     private final Label places = new Label();
     private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(40), event -> follow()));
-    private TakesModel.Shown shown;
+    private ShownTake shown;
     private int place = -1;
 
     WaveTools(Waveform waveform, PlaybackModel playback) {
@@ -77,7 +77,7 @@ final class WaveTools extends HBox {
         return button;
     }
 
-    void show(TakesModel.Shown other) {
+    void show(ShownTake other) {
         boolean isSame = shown != null && shown.report().equals(other.report());
         shown = other;
         if (!isSame) {

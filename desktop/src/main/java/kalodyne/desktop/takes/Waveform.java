@@ -20,7 +20,7 @@ import kalodyne.desktop.control.TimeAxis;
 import kalodyne.desktop.control.TimeMoves;
 import kalodyne.desktop.control.TimeView;
 import kalodyne.desktop.job.PartReader;
-import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.model.ShownTake;
 
 /**
  * A take over time, a lane a channel: its shape down to single samples, the aim's upper and lower edge, the pauses, and the places that show
@@ -34,7 +34,7 @@ final class Waveform extends PaintedRegion {
     private final Tooltip tip = new Tooltip();
     private final Consumer<Double> pointed;
     private final Runnable looked;
-    private TakesModel.Shown shown;
+    private ShownTake shown;
     private TakeReport take;
     private TimeView view = TimeView.whole(1);
     private Optional<WaveWindow> window = Optional.empty();
@@ -66,7 +66,7 @@ final class Waveform extends PaintedRegion {
         widthProperty().addListener(change -> look(view));
     }
 
-    void show(TakesModel.Shown other) {
+    void show(ShownTake other) {
         boolean isSame = shown != null && shown.report().equals(other.report());
         shown = other;
         take = other.report();

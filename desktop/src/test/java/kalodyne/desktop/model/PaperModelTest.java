@@ -70,7 +70,7 @@ class PaperModelTest {
     /** Names of files take what every system takes. */
     @Test
     void files_are_called_after_the_setup() {
-        models.studio().renameSetup("Trio: “late” / 2");
+        models.studio().setups().rename("Trio: “late” / 2");
         assertThat(paper.printables().get(0).fileName()).isEqualTo("Run sheet Trio late  2.pdf");
     }
 }

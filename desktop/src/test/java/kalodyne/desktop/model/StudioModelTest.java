@@ -103,17 +103,17 @@ class StudioModelTest {
         StudioModel studio = on(Boathouse.studio());
         int before = studio.studio().setups().size();
         String first = studio.setup().name();
-        studio.duplicateSetup();
+        studio.setups().duplicate();
         assertThat(studio.setup().name()).isEqualTo(first + " 2");
         assertThat(studio.setup().takes()).isEmpty();
         assertThat(studio.setup().wiring())
                 .isEqualTo(studio.studio().setups().get(0).wiring());
-        studio.addSetup();
+        studio.setups().add();
         assertThat(studio.setup().wiring().plugged()).isEmpty();
         assertThat(studio.reading()).isEmpty();
         assertThat(studio.studio().setups()).hasSize(before + 2);
         for (int i = 0; i < before + 4; i++) {
-            studio.removeSetup();
+            studio.setups().remove();
         }
         assertThat(studio.studio().setups()).hasSize(1);
     }
@@ -126,13 +126,13 @@ class StudioModelTest {
     void a_name_that_is_none_is_refused_with_a_sentence(String typed, String why) throws IOException {
         StudioModel studio = on(Boathouse.studio());
         String before = studio.studio().name();
-        assertThat(studio.renameStudio(typed))
+        assertThat(studio.setups().renameStudio(typed))
                 .hasValueSatisfying(told -> assertThat(told).startsWith(why));
-        assertThat(studio.renameSetup("x".repeat(121))).contains("A name has 1 to 120 letters, this has 121.");
+        assertThat(studio.setups().rename("x".repeat(121))).contains("A name has 1 to 120 letters, this has 121.");
         assertThat(studio.studio().name()).isEqualTo(before);
-        assertThat(studio.renameStudio(" The Attic ")).isEmpty();
+        assertThat(studio.setups().renameStudio(" The Attic ")).isEmpty();
         assertThat(studio.studio().name()).isEqualTo("The Attic");
-        assertThat(studio.renameSetup("Evening")).isEmpty();
+        assertThat(studio.setups().rename("Evening")).isEmpty();
         assertThat(studio.setup().name()).isEqualTo("Evening");
     }
 
@@ -153,12 +153,12 @@ class StudioModelTest {
     void where_it_is_only_read_nothing_changes() throws IOException {
         StudioFile.write(folder.resolve("mine.kalodyne"), Boathouse.studio());
         StudioModel studio = on(Boathouse.studio());
-        studio.renameStudio("Mine");
+        studio.setups().renameStudio("Mine");
         try (Models second = Models.on(folder.resolve("mine.kalodyne"), Studio.empty())) {
             StudioModel other = second.studio();
             assertThat(other.isReadOnly()).isTrue();
             Studio before = other.studio();
-            other.addSetup();
+            other.setups().add();
             other.setAllAsAdvised();
             other.turn(null, GAIN, 0.1);
             assertThat(other.studio()).isEqualTo(before);
@@ -185,7 +185,7 @@ class StudioModelTest {
         studio.setAllAsAdvised();
         assertThat(studio.reading().orElseThrow().plan().isRecorded()).isTrue();
         assertThat(studio.reading().orElseThrow().plan().miss().db()).isCloseTo(0, within(1e-9));
-        studio.addSetup();
+        studio.setups().add();
         studio.begin(Starter.VOICE);
         assertThat(studio.studio().devices().stream()
                         .filter(device -> device.profile().get().equals("interface-2")))
@@ -202,7 +202,7 @@ class StudioModelTest {
     void what_was_kept_is_told_once_it_is() throws IOException {
         StudioModel studio = on(Studio.empty());
         assertThat(studio.keptProperty().get()).isEqualTo("All changes kept");
-        studio.renameStudio("Mine");
+        studio.setups().renameStudio("Mine");
         models.close();
         models.tell();
         assertThat(studio.keptProperty().get()).isEqualTo("All changes kept · 12:04");

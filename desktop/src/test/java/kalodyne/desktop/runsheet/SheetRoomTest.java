@@ -285,7 +285,7 @@ class SheetRoomTest {
     @Test
     void an_empty_setup_says_where_to_begin() {
         Desk.onScreen(() -> {
-            desk.workbench().studio().addSetup();
+            desk.workbench().studio().setups().add();
             return null;
         });
         desk.rest();

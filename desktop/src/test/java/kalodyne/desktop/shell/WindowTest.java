@@ -163,7 +163,7 @@ class WindowTest {
             desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
             assertThat(desk.shows("#waiting")).isTrue();
             Desk.onScreen(() -> {
-                desk.workbench().studio().addSetup();
+                desk.workbench().studio().setups().add();
                 return null;
             });
             assertThat(desk.text("#notice-text")).isEqualTo("It is still being opened. Try again in a moment.");
@@ -235,7 +235,7 @@ class WindowTest {
             String longName =
                     "A name of many words ".repeat(6).substring(0, 120).strip();
             Desk.onScreen(() -> {
-                desk.workbench().studio().renameStudio(longName);
+                desk.workbench().studio().setups().renameStudio(longName);
                 StudioModel studio = desk.workbench().studio();
                 studio.change(
                         null,

@@ -32,7 +32,6 @@ import kalodyne.core.units.UnreadableQuantity;
  */
 public final class DescribedRuns extends Mapping {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
-    private static final String SOURCE = "as it was described in a run without gear";
 
     private final Set<String> marks;
     private final Set<String> names = new HashSet<>();
@@ -106,7 +105,7 @@ public final class DescribedRuns extends Mapping {
         int output = source.socket(setupId, without(run.path("source"), "name", "volume"));
         boolean isNewOutput = source.node.withArray("sockets").size() < output;
         if (isNewOutput) {
-            source.node.withArray("sockets").add(output(run, output));
+            source.node.withArray("sockets").add(DescribedGear.output(run, output));
         }
         Owned recorder = recorder(run);
         ObjectNode described = without(run.path("input"), "device", "gain");
@@ -114,13 +113,15 @@ public final class DescribedRuns extends Mapping {
         described.set("converter", run.path("converter"));
         int input = recorder.socket(setupId, described);
         if (recorder.node.withArray("sockets").size() < input) {
-            input(recorder.node, run, input);
+            DescribedGear.input(recorder.node, run, input);
         }
         String lead = lead(setupId, place).path("id").asText();
         String from = source.mark() + ".out-" + output;
         ArrayNode wiring = setup.withArray("plugged");
         // A microphone has pins, which go into the lead.
-        wiring.addObject().put("plug", isMic(run) ? from : lead + ".a").put("socket", isMic(run) ? lead + ".a" : from);
+        wiring.addObject()
+                .put("plug", DescribedGear.isMic(run) ? from : lead + ".a")
+                .put("socket", DescribedGear.isMic(run) ? lead + ".a" : from);
         wiring.addObject().put("plug", lead + ".b").put("socket", recorder.mark() + ".in-" + input);
         Map<String, String> controls =
                 Map.of("volume", source.mark() + ".volume", "gain", recorder.mark() + ".gain-" + input);
@@ -238,7 +239,7 @@ public final class DescribedRuns extends Mapping {
         };
         Owned owned = device(source.path("name").asText(), kind, common);
         if (source.has("volume") && owned.node.path("controls").isEmpty()) {
-            owned.node.withArray("controls").add(control(source.path("volume"), "volume", "volume"));
+            owned.node.withArray("controls").add(DescribedGear.control(source.path("volume"), "volume", "volume"));
         }
         return owned;
     }
@@ -255,128 +256,24 @@ public final class DescribedRuns extends Mapping {
         return owned;
     }
 
-    private static ObjectNode output(JsonNode run, int number) {
-        JsonNode source = run.path("source");
-        ObjectNode socket = socket(run, "out-" + number, source.path("socket").asText(), "out");
-        ObjectNode values = socket.putObject("values");
-        value(values, "sourceImpedance", source.path("impedance"));
-        value(values, "maximumLevel", source.path("ceiling"));
-        value(values, "loudestPeak", source.path("loudestPeak"));
-        value(values, "averageLevel", source.path("average"));
-        value(values, "ownNoise", source.path("floor"));
-        return socket;
-    }
-
-    private static void input(ObjectNode device, JsonNode run, int number) {
-        JsonNode input = run.path("input");
-        JsonNode converter = run.path("converter");
-        ObjectNode socket = socket(run, "in-" + number, input.path("socket").asText(), "in");
-        ObjectNode values = socket.putObject("values");
-        value(values, "loadImpedance", input.path("impedance"));
-        value(values, "maximumLevel", input.path("socketCeiling"));
-        device.withArray("sockets").add(socket);
-        device.withArray("controls").add(control(input.path("gain"), "gain-" + number, "gain"));
-        ObjectNode preamp = device.withArray("stages")
-                .addObject()
-                .put("id", "pre-" + number)
-                .put("name", "preamp of " + input.path("socket").asText())
-                .put("kind", "amplifier");
-        preamp.putArray("from").add("in-" + number);
-        preamp.putArray("controls").add("gain-" + number);
-        ObjectNode gained = preamp.putObject("values");
-        value(gained, "equivalentInputNoise", input.path("equivalentInputNoise"));
-        value(gained, "outputNoise", input.path("outputNoise"));
-        value(gained, "ceiling", input.path("ceiling"));
-        ObjectNode track = device.withArray("stages")
-                .addObject()
-                .put("id", "adc-" + number)
-                .put("name", converter.path("track").asText())
-                .put("kind", "to digital");
-        track.putArray("from").add("pre-" + number);
-        ObjectNode converted = track.putObject("values");
-        value(converted, "fullScale", converter.path("fullScale"));
-        value(converted, "converterNoise", converter.path("noise"));
-    }
-
-    private static ObjectNode socket(JsonNode run, String id, String name, String way) {
-        boolean isMic = isMic(run);
-        ObjectNode socket = NODES.objectNode()
-                .put("id", id)
-                .put("name", name)
-                .put("connector", isMic ? "XLR three-pin" : "6.35 mm two-pole")
-                .put("form", isMic && way.equals("out") ? "plug" : "socket")
-                .put("way", way)
-                .put("signal", run.path("input").path("kind").asText())
-                .put("balance", isMic ? "balanced" : "unbalanced");
-        ObjectNode contacts = socket.putObject("contacts");
-        if (isMic) {
-            contacts.put("1", "shield").put("2", "hot").put("3", "cold");
-        } else {
-            contacts.put("T", "signal").put("S", "common");
-        }
-        return socket;
-    }
-
-    private static boolean isMic(JsonNode run) {
-        return run.path("input").path("kind").asText().equals("mic");
-    }
-
-    private static ObjectNode control(JsonNode described, String id, String kind) {
-        ObjectNode control = NODES.objectNode()
-                .put("id", id)
-                .put("name", described.path("name").asText())
-                .put("kind", kind);
-        control.set("taper", described.path("taper"));
-        if (described.has("dial")) {
-            control.set("dial", described.path("dial"));
-        }
-        return control;
-    }
-
     /** The lead of a run: one that is so and that the setup has not plugged yet, or another one. */
     private ObjectNode lead(String setupId, JsonPlace run) {
         JsonNode described = run.get("lead").node();
         int number = 1;
-        ObjectNode key = without(described).put("number", number).put("mic", isMic(run.node()));
+        ObjectNode key = without(described).put("number", number).put("mic", DescribedGear.isMic(run.node()));
         while (leads.containsKey(key)
                 && !pluggedLeads.add(List.of(setupId, leads.get(key).path("id").asText()))) {
             number++;
-            key = without(described).put("number", number).put("mic", isMic(run.node()));
+            key = without(described).put("number", number).put("mic", DescribedGear.isMic(run.node()));
         }
-        ObjectNode lead = leads.computeIfAbsent(key, each -> lead(run.get("lead"), isMic(run.node())));
+        ObjectNode lead = leads.computeIfAbsent(key, each -> named(run.get("lead"), DescribedGear.isMic(run.node())));
         pluggedLeads.add(List.of(setupId, lead.path("id").asText()));
         return lead;
     }
 
-    private ObjectNode lead(JsonPlace place, boolean isMic) {
-        JsonNode described = place.node();
-        String name = place.text("name");
-        ObjectNode lead = NODES.objectNode()
-                .put("id", mark(name))
-                .put("name", free(name, names, " "))
-                .put("kind", "lead")
-                .put("owned", 1)
-                .put("colour", "")
-                .put("note", "");
-        ObjectNode values = lead.putObject("values");
-        value(values, "length", described.path("length"));
-        value(values, "capacitancePerMetre", described.path("capacitance"));
-        perMetre(place).ifPresent(each -> {
-            value(values, "coreResistancePerMetre", NODES.textNode(each));
-            value(values, "shieldResistancePerMetre", NODES.textNode(each));
-        });
-        String connector = isMic ? "XLR three-pin" : "6.35 mm two-pole";
-        ArrayNode ends = lead.putArray("ends");
-        ends.addObject().put("id", "a").put("connector", connector).put("form", isMic ? "socket" : "plug");
-        ends.addObject().put("id", "b").put("connector", connector).put("form", "plug");
-        ArrayNode wires = lead.putArray("wires");
-        for (String contact : isMic ? List.of("1", "2", "3") : List.of("T", "S")) {
-            ObjectNode wire = wires.addObject().put("from", "a." + contact).put("to", "b." + contact);
-            if (contact.equals("1") || contact.equals("S")) {
-                wire.put("conductor", "shield");
-            }
-        }
-        return lead;
+    private ObjectNode named(JsonPlace lead, boolean isMic) {
+        String name = lead.text("name");
+        return DescribedGear.lead(lead.node(), isMic, mark(name), free(name, names, " "), perMetre(lead));
     }
 
     /** The resistance was told of both wires together, there and back. */
@@ -393,15 +290,6 @@ public final class DescribedRuns extends Mapping {
         } catch (UnreadableQuantity e) {
             // Told when the lead is read.
             return Optional.empty();
-        }
-    }
-
-    private static void value(ObjectNode values, String fact, JsonNode is) {
-        if (!is.isMissingNode()) {
-            values.putObject(fact)
-                    .put("from", "datasheet")
-                    .put("source", SOURCE)
-                    .set("is", is);
         }
     }
 
