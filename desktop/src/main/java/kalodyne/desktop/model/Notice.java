@@ -1,5 +1,6 @@
 package kalodyne.desktop.model;
 
+import java.util.Arrays;
 import kalodyne.core.findings.Severity;
 
 /**
@@ -18,5 +19,13 @@ public record Notice(Severity severity, String title, String text) {
     /** Something was done. */
     public static Notice done(String title, String text) {
         return new Notice(Severity.NOTE, title, text);
+    }
+
+    /** As much of a message of many lines as a notice has room for. */
+    public static String firstLines(String message) {
+        String[] lines = message.split("\n", -1);
+        int shown = Math.min(3, lines.length);
+        String text = String.join("\n", Arrays.copyOf(lines, shown));
+        return lines.length > shown ? text + "\n… and " + (lines.length - shown) + " more." : text;
     }
 }

@@ -5,8 +5,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -198,17 +196,7 @@ public final class StudioModel implements AutoCloseable {
 
     /** The runs that can be looked at: what is recorded first, then what is heard. */
     public List<RunChoice> runs() {
-        List<RunChoice> choices = new ArrayList<>();
-        for (boolean isRecorded : new boolean[] {true, false}) {
-            levels.traces().stream()
-                    .filter(trace -> isRecorded(trace) == isRecorded)
-                    .forEach(trace -> choices.add(new RunChoice(trace.key(), trace.name(), isRecorded)));
-        }
-        return choices;
-    }
-
-    private boolean isRecorded(Trace trace) {
-        return levels.plan(trace).isRecorded();
+        return RunChoice.all(levels);
     }
 
     /** Index of the station on which every room is focused. */
@@ -425,13 +413,5 @@ public final class StudioModel implements AutoCloseable {
     @Override
     public void close() {
         letGo();
-    }
-
-    /** As much of a message of many lines as a notice has room for. */
-    public static String firstLines(String message) {
-        String[] lines = message.split("\n", -1);
-        int shown = Math.min(3, lines.length);
-        String text = String.join("\n", Arrays.copyOf(lines, shown));
-        return lines.length > shown ? text + "\n… and " + (lines.length - shown) + " more." : text;
     }
 }

@@ -16,6 +16,7 @@ import kalodyne.core.studio.exchange.Parcel;
 import kalodyne.core.studio.exchange.StudioTables;
 import kalodyne.core.studio.exchange.StudioWriter;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.model.StudioModel;
 
 /** Brings studios and tables into the open studio, and writes it out in open formats. */
@@ -81,7 +82,7 @@ final class Exchange {
         jobs.run("Reading " + name, progress -> Incoming.of(present, file))
                 .then(incoming -> show(name, incoming))
                 .otherwise(failure ->
-                        studio.notice("This could not be brought in", StudioModel.firstLines(failure.getMessage())));
+                        studio.notice("This could not be brought in", Notice.firstLines(failure.getMessage())));
     }
 
     private void show(String name, Incoming incoming) {

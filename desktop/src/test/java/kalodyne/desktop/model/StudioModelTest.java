@@ -228,8 +228,8 @@ class StudioModelTest {
     @Test
     void long_messages_are_cut_to_what_a_notice_has_room_for() throws IOException {
         on(Studio.empty());
-        assertThat(StudioModel.firstLines("one")).isEqualTo("one");
-        assertThat(StudioModel.firstLines("1\n2\n3")).isEqualTo("1\n2\n3");
-        assertThat(StudioModel.firstLines("1\n2\n3\n4\n5")).isEqualTo("1\n2\n3\n… and 2 more.");
+        assertThat(Notice.firstLines("one")).isEqualTo("one");
+        assertThat(Notice.firstLines("1\n2\n3")).isEqualTo("1\n2\n3");
+        assertThat(Notice.firstLines("1\n2\n3\n4\n5")).isEqualTo("1\n2\n3\n… and 2 more.");
     }
 }
