@@ -7,7 +7,7 @@ import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.catalogue.CatalogueWriter;
+import kalodyne.core.gear.catalogue.CatalogueForm;
 import kalodyne.core.gear.catalogue.Profile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -31,7 +31,7 @@ public final class CatalogueCommand implements Callable<Integer> {
     public Integer call() {
         Catalogue catalogue = Catalogue.shipped();
         if (json) {
-            output.json(CatalogueWriter.write(catalogue));
+            output.json(CatalogueForm.write(catalogue));
         } else {
             print("Devices and boxes", catalogue.devices(), Device::id, Device::name);
             print("Leads and adapters", catalogue.leads(), Lead::id, Lead::name);

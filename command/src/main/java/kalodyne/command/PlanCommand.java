@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.files.json.Problem;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.files.json.Words;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Names;
 import kalodyne.core.gear.Socket;
@@ -31,7 +32,6 @@ import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.AnyStudio;
-import kalodyne.core.studio.setup.WishMapping;
 import kalodyne.core.units.UnreadableQuantity;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -260,12 +260,12 @@ public final class PlanCommand implements Callable<Integer> {
     }
 
     private <E extends Enum<E>> E one(String option, Class<E> kind, String word) throws UnreadableFile {
-        return WishMapping.of(kind, word)
+        return Words.named(kind, word)
                 .orElseThrow(() -> told(
                         "“" + Names.shown(word) + "” is nothing that " + option + " knows.",
                         "Write "
                                 + Stream.of(kind.getEnumConstants())
-                                        .map(WishMapping::word)
+                                        .map(Words::name)
                                         .collect(Collectors.joining(" or "))
                                 + "."));
     }

@@ -1,51 +1,55 @@
 package kalodyne.core.studio;
 
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
-import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Path;
-import java.util.List;
+import java.util.Optional;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.files.json.JsonPlace;
-import kalodyne.core.files.json.Mapping;
+import kalodyne.core.files.json.ObjectForm;
 import kalodyne.core.files.json.Problem;
+import kalodyne.core.files.json.Problems;
 import kalodyne.core.files.json.UnreadableFile;
-import kalodyne.core.gear.file.GearMapping;
-import kalodyne.core.gear.file.GearWriter;
-import kalodyne.core.studio.setup.SettingsMapping;
-import kalodyne.core.studio.setup.SetupMapping;
-import kalodyne.core.studio.setup.SetupWriter;
-import kalodyne.core.studio.setup.SheetMapping;
-import kalodyne.core.studio.setup.WishMapping;
+import kalodyne.core.gear.file.GearForms;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.runsheet.SessionPlan;
+import kalodyne.core.studio.setup.RigForms;
+import kalodyne.core.studio.setup.SetupForms;
+import kalodyne.core.studio.setup.SheetForms;
+import kalodyne.core.studio.setup.WishForms;
 
 /**
  * The bodies of items, as the studio file holds them: the same JSON as in an exported studio. One is made for many items, so
  * that what they have in common is read once.
  */
 final class ItemText {
-    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+    private static final ObjectForm<Item.OfStudio> STUDIO =
+            ObjectForm.of(f -> new Item.OfStudio(f.text("name", Item.OfStudio::name)));
 
-    private final GearMapping gear = new GearMapping();
-    private final SetupMapping setups = new SetupMapping();
+    /** Writing keeps nothing, so that all may share it. */
+    private static final GearForms WRITTEN = new GearForms();
 
-    static String write(Item item) {
-        ObjectNode node = switch (item.key().kind()) {
-            case STUDIO -> NODES.objectNode().put("name", ((Item.OfStudio) item).name());
-            case DEVICE -> GearWriter.device(((Item.OfDevice) item).device());
-            case LEAD -> GearWriter.lead(((Item.OfLead) item).lead());
-            case SETUP -> setup((Item.OfSetup) item);
-            case TAKE -> SetupWriter.take(((Item.OfTake) item).take());
-            case SITTING -> SheetMapping.write(((Item.OfSession) item).session());
-        };
-        return node.toString();
+    private final GearForms gear = new GearForms();
+
+    private static ObjectForm<Item.OfSetup> setup(String id) {
+        return ObjectForm.of(f -> new Item.OfSetup(
+                id,
+                f.text("name", Item.OfSetup::name),
+                f.among(RigForms.WIRING, Item.OfSetup::wiring),
+                f.valueOr("levels", RigForms.SETTINGS, Settings.NONE, Item.OfSetup::settings),
+                f.maybe("wish", WishForms.WISH, Item.OfSetup::wish),
+                f.valueOr("intention", SheetForms.PLAN, SessionPlan.USUAL, Item.OfSetup::sessionPlan)));
     }
 
-    private static ObjectNode setup(Item.OfSetup setup) {
-        ObjectNode node = NODES.objectNode().put("name", setup.name());
-        SetupWriter.wiring(node, setup.wiring());
-        SettingsMapping.write(node, setup.settings());
-        WishMapping.write(node, setup.wish());
-        SheetMapping.write(node, setup.sessionPlan());
-        return node;
+    static String write(Item item) {
+        JsonNode node = switch (item.key().kind()) {
+            case STUDIO -> STUDIO.write((Item.OfStudio) item);
+            case DEVICE -> WRITTEN.device().write(((Item.OfDevice) item).device());
+            case LEAD -> WRITTEN.lead().write(((Item.OfLead) item).lead());
+            case SETUP -> setup(item.key().path().get(0)).write((Item.OfSetup) item);
+            case TAKE -> SetupForms.TAKE.write(((Item.OfTake) item).take());
+            case SITTING -> SheetForms.SESSION.write(((Item.OfSession) item).session());
+        };
+        return node.toString();
     }
 
     /**
@@ -56,33 +60,23 @@ final class ItemText {
     Item read(Item.Key key, String body) throws UnreadableFile {
         Path place = Path.of(String.join(" ", key.path()));
         JsonPlace root = JsonFormat.STUDIO.trusted(body, place);
-        Item item = switch (key.kind()) {
-            case STUDIO -> new Item.OfStudio(root.text("name"));
-            case DEVICE -> new Item.OfDevice(read(gear, gear.device(root), place));
-            case LEAD -> new Item.OfLead(read(gear, gear.lead(root), place));
-            case SETUP ->
-                new Item.OfSetup(
-                        key.path().get(0),
-                        root.text("name"),
-                        read(setups, setups.wiring(root), place),
-                        read(setups, setups.settings(root), place),
-                        read(setups, setups.wish(root), place),
-                        read(setups, setups.sessionPlan(root), place));
-            case TAKE -> new Item.OfTake(key.path().get(0), read(setups, setups.take(root), place));
-            case SITTING -> new Item.OfSession(key.path().get(0), read(setups, setups.session(root), place));
+        Problems problems = new Problems();
+        String owner = key.path().get(0);
+        Optional<? extends Item> item = switch (key.kind()) {
+            case STUDIO -> STUDIO.read(root, problems);
+            case DEVICE -> gear.device().read(root, problems).map(Item.OfDevice::new);
+            case LEAD -> gear.lead().read(root, problems).map(Item.OfLead::new);
+            case SETUP -> setup(owner).read(root, problems);
+            case TAKE -> SetupForms.TAKE.read(root, problems).map(take -> new Item.OfTake(owner, take));
+            case SITTING -> SheetForms.SESSION.read(root, problems).map(session -> new Item.OfSession(owner, session));
         };
-        if (!item.key().equals(key)) {
+        if (item.isEmpty() || !problems.isEmpty()) {
+            throw new UnreadableFile(place, problems.all());
+        }
+        if (!item.get().key().equals(key)) {
             throw new UnreadableFile(
                     place, Problem.ofWhole("It is kept under a name that is not its own.", "Use a backup."));
         }
-        return item;
-    }
-
-    private static <T> T read(Mapping mapping, T value, Path place) throws UnreadableFile {
-        List<Problem> problems = mapping.takeProblems();
-        if (value == null || !problems.isEmpty()) {
-            throw new UnreadableFile(place, problems);
-        }
-        return value;
+        return item.get();
     }
 }

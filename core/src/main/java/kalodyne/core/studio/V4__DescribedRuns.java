@@ -17,8 +17,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Problems;
 import kalodyne.core.studio.setup.DescribedRuns;
-import kalodyne.core.studio.setup.SetupMapping;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 
@@ -292,7 +292,7 @@ public final class V4__DescribedRuns extends BaseJavaMigration {
                     now.put(key, body);
                 }
             });
-            DescribedRuns described = new DescribedRuns(new SetupMapping(), marks);
+            DescribedRuns described = new DescribedRuns(new Problems(), marks);
             for (Key key : old.inOrder("SETUP")) {
                 Body body = old.items.get(key);
                 List<JsonPlace> runs = new ArrayList<>();

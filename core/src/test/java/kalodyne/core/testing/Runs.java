@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import kalodyne.core.files.json.JsonForm;
 import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Problems;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Device;
@@ -19,8 +21,8 @@ import kalodyne.core.gear.LinearTaper;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
-import kalodyne.core.gear.file.GearMapping;
-import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.gear.file.GearForms;
+import kalodyne.core.gear.file.TaperForms;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
@@ -260,16 +262,17 @@ public final class Runs {
         ArrayNode wires = lead.putArray("wires");
         wires.addObject().put("from", "a.T").put("to", "b.T");
         wires.addObject().put("from", "a.S").put("to", "b.S").put("conductor", "shield");
-        return new GearMapping().lead(new JsonPlace(lead));
+        return read(new GearForms().lead(), lead);
     }
 
     private static Device read(ObjectNode device) {
-        GearMapping mapping = new GearMapping();
-        Device read = mapping.device(new JsonPlace(device));
-        if (read == null) {
-            throw new IllegalArgumentException(mapping.problems().toString());
-        }
-        return read;
+        return read(new GearForms().device(), device);
+    }
+
+    private static <T> T read(JsonForm<T> form, ObjectNode node) {
+        Problems problems = new Problems();
+        return form.read(new JsonPlace(node), problems)
+                .orElseThrow(() -> new IllegalArgumentException(problems.all().toString()));
     }
 
     private static ObjectNode device(String id, String name, String kind) {
@@ -295,7 +298,7 @@ public final class Runs {
                 .put("id", id)
                 .put("name", control.name())
                 .put("kind", id);
-        node.set("taper", GearWriter.taper(control.taper()));
+        node.set("taper", TaperForms.TAPER.write(control.taper()));
     }
 
     private static ObjectNode stage(ObjectNode device, String id, String name, String kind, String from) {

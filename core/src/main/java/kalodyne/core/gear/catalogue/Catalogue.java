@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.files.json.JsonPlace;
+import kalodyne.core.files.json.Problems;
 import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
@@ -63,12 +64,13 @@ public record Catalogue(List<Profile<Device>> devices, List<Profile<Lead>> leads
                     // Their form is checked by a test, not at every start.
                     JsonPlace root = JsonFormat.CATALOGUE.trusted(
                             new String(in.readAllBytes(), StandardCharsets.UTF_8), Path.of(file));
-                    CatalogueMapping mapping = new CatalogueMapping(root);
-                    devices.addAll(mapping.devices(root));
-                    leads.addAll(mapping.leads(root));
-                    if (!mapping.problems().isEmpty()) {
-                        throw new UnreadableFile(Path.of(file), mapping.problems());
+                    Problems problems = new Problems();
+                    Catalogue read = CatalogueForm.read(root, problems);
+                    if (!problems.isEmpty()) {
+                        throw new UnreadableFile(Path.of(file), problems.all());
                     }
+                    devices.addAll(read.devices());
+                    leads.addAll(read.leads());
                 } catch (IOException e) {
                     throw new UncheckedIOException(e);
                 }

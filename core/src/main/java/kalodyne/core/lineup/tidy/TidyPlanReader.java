@@ -10,16 +10,18 @@ import java.util.OptionalLong;
 import java.util.Set;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.files.json.JsonPlace;
-import kalodyne.core.files.json.Mapping;
+import kalodyne.core.files.json.Problems;
 import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Gain;
 
 /** Reads a plan from JSON: docs/formats/tidy.md. */
-public final class TidyPlanReader extends Mapping {
+public final class TidyPlanReader {
     private static final double USUAL_LEAVE_SECONDS = 0.3;
     private static final double USUAL_PAUSE_SECONDS = 2;
     private static final int USUAL_BEATS_OF_BAR = 4;
+
+    private final Problems problems = new Problems();
 
     private TidyPlanReader() {}
 
@@ -31,8 +33,8 @@ public final class TidyPlanReader extends Mapping {
     public static TidyPlan read(Path file) throws UnreadableFile {
         TidyPlanReader reader = new TidyPlanReader();
         TidyPlan plan = reader.plan(JsonFormat.TIDY.read(file), file);
-        if (!reader.problems().isEmpty()) {
-            throw new UnreadableFile(file, reader.problems());
+        if (!reader.problems.isEmpty()) {
+            throw new UnreadableFile(file, reader.problems.all());
         }
         return plan;
     }
@@ -65,7 +67,8 @@ public final class TidyPlanReader extends Mapping {
         Set<Integer> inverted = new HashSet<>(channels(place.get("invert")));
         List<Integer> channels = channels(place.get("channels"));
         if (!channels.containsAll(inverted)) {
-            problem(place.get("invert"), "It turns a channel over that is not among its channels.", "Name it in both.");
+            problems.add(
+                    place.get("invert"), "It turns a channel over that is not among its channels.", "Name it in both.");
         }
         List<FilePart.Pick> picks = channels.stream()
                 .map(channel -> new FilePart.Pick(channel - 1, inverted.contains(channel)))
@@ -98,7 +101,8 @@ public final class TidyPlanReader extends Mapping {
                     new Gain(number(place.get("differenceDb"), 0))));
         }
         if (aims.size() > 1) {
-            problem(place, "It names more than one level.", "Choose one of gainDb, peakDbfs, loudnessLufs and match.");
+            problems.add(
+                    place, "It names more than one level.", "Choose one of gainDb, peakDbfs, loudnessLufs and match.");
         }
         return aims.isEmpty() ? new LevelAim.AsItIs() : aims.get(0);
     }

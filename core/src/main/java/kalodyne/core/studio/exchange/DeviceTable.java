@@ -14,7 +14,7 @@ import kalodyne.core.files.json.Problem;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.gear.file.GearForms;
 import kalodyne.core.units.UnreadableQuantity;
 
 /**
@@ -34,7 +34,7 @@ final class DeviceTable {
     static String write(List<Device> devices) {
         List<List<String>> rows = new ArrayList<>();
         for (Device device : devices) {
-            ObjectNode node = GearWriter.device(device);
+            ObjectNode node = new GearForms().device().write(device);
             node.remove(List.of("id", "name"));
             flatten(node, "", (what, is, from) -> rows.add(List.of(device.name(), device.id(), what, is, from)));
         }
@@ -106,7 +106,7 @@ final class DeviceTable {
 
     private static void begin(ObjectNode device, String profile) {
         Catalogue.shipped().device(profile).ifPresent(known -> {
-            ObjectNode node = GearWriter.device(known.gear());
+            ObjectNode node = new GearForms().device().write(known.gear());
             node.remove(List.of("id", "name"));
             node.properties().forEach(field -> {
                 if (!device.has(field.getKey())) {

@@ -22,7 +22,7 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Names;
 import kalodyne.core.gear.Wire;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.file.GearWriter;
+import kalodyne.core.gear.file.GearForms;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** Leads and adapters as a table of one line each. */
@@ -111,7 +111,7 @@ final class LeadTable {
         if (!row.get("profile").isEmpty()) {
             Catalogue.shipped()
                     .lead(row.get("profile"))
-                    .ifPresent(profile -> node.setAll(GearWriter.lead(profile.gear())));
+                    .ifPresent(profile -> node.setAll(new GearForms().lead().write(profile.gear())));
             node.put("profile", row.get("profile"));
         }
         String wanted = row.get("id").isEmpty() ? idOf(row.get("lead")) : row.get("id");

@@ -15,11 +15,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.files.json.JsonPlace;
-import kalodyne.core.files.json.Mapping;
+import kalodyne.core.files.json.Problems;
+import kalodyne.core.files.json.Words;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Taper;
-import kalodyne.core.gear.file.TaperMapping;
+import kalodyne.core.gear.file.TaperForms;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Quantity;
 import kalodyne.core.units.UnreadableQuantity;
@@ -30,9 +31,10 @@ import kalodyne.core.units.UnreadableQuantity;
  *
  * <p>Runs into a device of one name share it, each with an input of its own; the same run in several setups is the same gear.
  */
-public final class DescribedRuns extends Mapping {
+public final class DescribedRuns {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
+    private final Problems problems;
     private final Set<String> marks;
     private final Set<String> names = new HashSet<>();
     private final List<Owned> devices = new ArrayList<>();
@@ -43,11 +45,11 @@ public final class DescribedRuns extends Mapping {
     /**
      * Begins with no runs.
      *
-     * @param larger what reads the file
+     * @param problems of the file
      * @param taken marks of other gear
      */
-    public DescribedRuns(Mapping larger, Collection<String> taken) {
-        super(larger);
+    public DescribedRuns(Problems problems, Collection<String> taken) {
+        this.problems = problems;
         this.marks = new HashSet<>(taken);
     }
 
@@ -133,7 +135,7 @@ public final class DescribedRuns extends Mapping {
         }
         Plugged now = new Plugged(from + ">" + recorder.mark() + ".adc-" + input, controls);
         if (plugged.put(List.of(setupId, place.text("name")), now) != null) {
-            problem(place.get("name"), "Another run has this name.", "Give each run a name of its own.");
+            problems.add(place.get("name"), "Another run has this name.", "Give each run a name of its own.");
         }
     }
 
@@ -143,15 +145,13 @@ public final class DescribedRuns extends Mapping {
         if (position.node().isNumber()) {
             return Optional.of(position.node().asDouble());
         }
-        TaperMapping tapers = new TaperMapping(this);
-        Taper taper = tapers.taper(control.get("taper"));
-        Dial dial = tapers.dial(control);
-        return Optional.ofNullable(build(
+        Optional<Dial> dial =
+                control.has("dial") ? TaperForms.DIAL.read(control.get("dial"), problems) : Optional.of(Dial.USUAL);
+        Optional<Taper> taper = TaperForms.TAPER.read(control.get("taper"), problems);
+        return dial.flatMap(turned -> taper.flatMap(along -> problems.make(
                 position,
-                () -> new Control(control.text("name"), taper, dial, 0)
-                        .read(position.node().asText()),
-                taper,
-                dial));
+                () -> new Control(control.text("name"), along, turned, 0)
+                        .read(position.node().asText()))));
     }
 
     /** The levels of the setup; where nobody chose an aim for it, the nearest to that of the run. */
@@ -278,10 +278,11 @@ public final class DescribedRuns extends Mapping {
 
     /** The resistance was told of both wires together, there and back. */
     private Optional<String> perMetre(JsonPlace lead) {
-        Impedance both = quantity(lead, "resistance", Quantity.IMPEDANCE);
+        Optional<Impedance> both = Words.of(Quantity.IMPEDANCE).read(lead.get("resistance"), problems);
         return metres(lead)
-                .filter(metres -> both != null && metres > 0)
-                .map(metres -> Quantity.RESISTANCE_PER_METRE.write(new Impedance(both.ohms() / 2 / metres)));
+                .filter(metres -> metres > 0)
+                .flatMap(metres -> both.map(told -> new Impedance(told.ohms() / 2 / metres))
+                        .map(Quantity.RESISTANCE_PER_METRE::write));
     }
 
     private static Optional<Double> metres(JsonPlace lead) {
