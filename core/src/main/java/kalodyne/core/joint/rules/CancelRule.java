@@ -59,7 +59,7 @@ final class CancelRule implements JointRule {
                     "The centre cancels (voice and bass vanish)",
                     (isBalanced
                                     ? "Left and right go into the two legs of one balanced input, which takes their difference. "
-                                    : "The ground is missing, so you hear the difference of left and right.  ")
+                                    : "The ground is missing, so you hear the difference of left and right. ")
                             + "Whatever is the same in both (usually voice and bass) drops by " + amount(middle) + ".",
                     isBalanced
                             ? "Take left and right to two inputs, or use one of them"

@@ -47,8 +47,8 @@ final class ShortRule implements JointRule {
                 sounding.socket(),
                 new Figure(Math.max(db, -200), "dB"),
                 "An output is shorted",
-                which + joint.name(sounding.socket()) + " lies on its own ground: only "
-                        + Print.decimal(Math.max(db, -200), 0) + " dB of it are left"
+                which + joint.name(sounding.socket()) + " lies on its own ground: it drops by "
+                        + Print.decimal(Math.min(-db, 200), 0) + " dB"
                         + (isStrong ? ", and its amplifier gets hot." : "."),
                 "Use a plug with as many poles as the socket");
     }

@@ -26,8 +26,8 @@ final class TiedOutputsRule implements JointRule {
                 new Figure(db, "dB"),
                 "Two outputs work into each other",
                 joint.name(one.socket()) + " is tied to an output of "
-                        + joint.device(other.socket()).name() + " and keeps " + Print.decimal(db, 1)
-                        + " dB of its signal; both may distort.",
+                        + joint.device(other.socket()).name() + " and drops by " + Print.decimal(-db, 1)
+                        + " dB; both may distort.",
                 "Use two inputs, a mixer, or a lead with summing resistors");
     }
 }
