@@ -3,13 +3,11 @@ package kalodyne.core.runsheet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Random;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -17,18 +15,15 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
 import kalodyne.core.testing.Plugged;
-import kalodyne.core.testing.RandomRigs;
 import kalodyne.core.units.Length;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whatever is plugged: the order that keeps gear and ears whole. Looked at from outside, by what the steps do. */
 class RunSheetTest {
@@ -61,7 +56,7 @@ class RunSheetTest {
         SheetRig rig =
                 wish == null ? Sheets.rig(Plugged.of(shelf), SessionPlan.USUAL) : Sheets.planned(shelf, wish, stereo);
         RunSheet sheet = SheetMaker.of(rig);
-        check(rig, sheet);
+        SafeOrder.check(rig, sheet);
         List<String> titles = sheet.steps().stream()
                 .map(step -> step.title()
                         + (step.act() == Act.TAKE || step.act() == Act.PLUG || step.act() == Act.CHOOSE
@@ -88,147 +83,6 @@ class RunSheetTest {
         }
     }
 
-    @ParameterizedTest
-    @ValueSource(longs = {2, 7, 18, 28, 182, 845})
-    void hundreds_of_rigs_have_a_safe_order(long seed) {
-        Random random = new Random(seed);
-        int phantoms = 0;
-        for (int i = 0; i < 50; i++) {
-            SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), SessionPlan.USUAL);
-            RunSheet sheet = SheetMaker.of(rig);
-            check(rig, sheet);
-            phantoms += (int) sheet.steps().stream()
-                    .filter(step -> step.act() == Act.PHANTOM_ON)
-                    .count();
-        }
-        assertThat(phantoms).as("of the rigs some need phantom power").isPositive();
-    }
-
-    // --- what always holds -------------------------------------------------------------------------------------
-
-    private static void check(SheetRig rig, RunSheet sheet) {
-        assertThat(sheet.steps()).extracting(Step::id).doesNotHaveDuplicates();
-        assertThat(sheet.findings()).extracting(Finding::mark).doesNotContain("sheet.contradiction");
-        sheet.steps()
-                .forEach(step -> assertThat(
-                                step.title() + step.detail() + step.reason() + step.tell() + sheet.whyNotEarlier(step))
-                        .doesNotContain("null", "NaN", "Optional", "Infinity", "  "));
-        plugsAreSafe(rig, sheet);
-        powerIsSafe(rig, sheet);
-        phantomIsSafe(rig, sheet);
-        takesAreSafe(sheet);
-    }
-
-    private static int last(RunSheet sheet, Act act, Section section) {
-        return IntStream.range(0, sheet.steps().size())
-                .filter(i -> is(sheet.steps().get(i), act, section))
-                .max()
-                .orElse(-1);
-    }
-
-    private static int first(RunSheet sheet, Act act, Section section) {
-        return IntStream.range(0, sheet.steps().size())
-                .filter(i -> is(sheet.steps().get(i), act, section))
-                .findFirst()
-                .orElse(Integer.MAX_VALUE);
-    }
-
-    private static boolean is(Step step, Act act, Section section) {
-        return step.act() == act && (section == null || step.section() == section);
-    }
-
-    /** Every lead that joins something is plugged once, and unplugged once behind that. */
-    private static void plugsAreSafe(SheetRig rig, RunSheet sheet) {
-        List<String> plugged = new ArrayList<>();
-        List<String> unplugged = new ArrayList<>();
-        sheet.steps()
-                .forEach(step -> step.gear().stream()
-                        .filter(rig.patch().leads()::containsKey)
-                        .forEach(lead -> {
-                            if (step.act() == Act.PLUG) {
-                                plugged.add(lead);
-                            } else if (step.act() == Act.UNPLUG) {
-                                unplugged.add(lead);
-                            }
-                        }));
-        assertThat(plugged).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(unplugged);
-        assertThat(last(sheet, Act.PLUG, null)).isLessThan(first(sheet, Act.SET_LEVEL, null));
-        assertThat(last(sheet, Act.TURN_DOWN, Section.QUIET)).isLessThan(first(sheet, Act.SWITCH_ON, null));
-        assertThat(last(sheet, Act.EARS_OFF, Section.QUIET)).isLessThan(first(sheet, Act.PLUG, null));
-    }
-
-    /** Speakers last up and first down; nothing is heard before all is on. */
-    private static void powerIsSafe(SheetRig rig, RunSheet sheet) {
-        int speakersOn = first(sheet, Act.SWITCH_ON, Section.SPEAKERS);
-        if (speakersOn < Integer.MAX_VALUE) {
-            for (Act thumping : List.of(Act.PLUG, Act.PHANTOM_ON)) {
-                assertThat(last(sheet, thumping, null)).isLessThan(speakersOn);
-            }
-            assertThat(last(sheet, Act.SWITCH_ON, Section.POWER)).isLessThan(speakersOn);
-            int speakersDown = first(sheet, Act.SWITCH_OFF, Section.DOWN);
-            assertThat(sheet.steps().get(speakersDown).title()).startsWith("Speakers down");
-            assertThat(speakersDown)
-                    .isLessThan(first(sheet, Act.UNPLUG, null))
-                    .isLessThan(first(sheet, Act.PHANTOM_OFF, null));
-            assertThat(first(sheet, Act.SWITCH_OFF, Section.QUIET)).isLessThan(first(sheet, Act.PLUG, null));
-        }
-        assertThat(last(sheet, Act.SWITCH_ON, null)).isLessThan(first(sheet, Act.SET_LEVEL, null));
-        long powered = rig.patch().devices().values().stream()
-                .filter(device -> device.powering().stream()
-                        .findFirst()
-                        .filter(way -> way.source() == PowerSource.MAINS_EARTHED
-                                || way.source() == PowerSource.MAINS_UNEARTHED
-                                || way.source() == PowerSource.BATTERY)
-                        .isPresent())
-                .count();
-        assertThat(sheet.steps().stream()
-                        .filter(step -> step.act() == Act.SWITCH_ON)
-                        .mapToLong(step -> step.gear().size())
-                        .sum())
-                .isGreaterThanOrEqualTo(powered);
-    }
-
-    /** On only once all of its inputs are plugged and never where something is harmed; off and a wait before a plug is pulled. */
-    private static void phantomIsSafe(SheetRig rig, RunSheet sheet) {
-        int on = first(sheet, Act.PHANTOM_ON, null);
-        if (on < Integer.MAX_VALUE) {
-            assertThat(first(sheet, Act.PHANTOM_OFF, null)).isLessThan(first(sheet, Act.WAIT, null));
-            assertThat(last(sheet, Act.PHANTOM_OFF, null)).isLessThan(first(sheet, Act.WAIT, null));
-            assertThat(first(sheet, Act.WAIT, null)).isLessThan(first(sheet, Act.UNPLUG, null));
-            sheet.steps().stream()
-                    .filter(step -> step.act() == Act.WAIT)
-                    .forEach(step -> assertThat(step.pause().orElseThrow()).isPositive());
-        }
-        for (PhantomSwitch each : rig.phantoms()) {
-            Optional<Step> switched = sheet.step(Steps.phantomOn(each.id()));
-            switched.filter(step -> step.act() == Act.PHANTOM_ON).ifPresent(step -> {
-                assertThat(each.harmed()).isEmpty();
-                int at = sheet.steps().indexOf(step);
-                each.links()
-                        .forEach(link -> assertThat(sheet.steps()
-                                        .indexOf(sheet.step(link.id()).orElseThrow()))
-                                .isLessThan(at));
-            });
-            boolean hasRibbon = each.links().stream()
-                    .flatMap(link -> link.devices().stream())
-                    .anyMatch(id -> rig.device(id)
-                            .profile()
-                            .filter(id2 -> id2.startsWith("mic-ribbon"))
-                            .isPresent());
-            assertThat(hasRibbon
-                            && switched.filter(step -> step.act() == Act.PHANTOM_ON)
-                                    .isPresent())
-                    .isFalse();
-        }
-    }
-
-    private static void takesAreSafe(RunSheet sheet) {
-        assertThat(last(sheet, Act.TEST_TAKE, null)).isLessThan(first(sheet, Act.TAKE, null));
-        assertThat(last(sheet, Act.TAKE, null)).isLessThan(first(sheet, Act.BACK_UP, null));
-        assertThat(last(sheet, Act.BACK_UP, null)).isLessThan(first(sheet, Act.CLEAR, null));
-        assertThat(last(sheet, Act.TAKE, null)).isLessThan(first(sheet, Act.FINISH, null));
-    }
-
     // --- contradictions ----------------------------------------------------------------------------------------
 
     /** One switch for two inputs: a condenser on one, a ribbon on the other. It stays off, and the way out is told. */
@@ -247,7 +101,7 @@ class RunSheetTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(stop.title()).contains(remedy);
-        assertThat(sheet.steps().indexOf(stop)).isLessThan(first(sheet, Act.PLUG, null));
+        assertThat(sheet.steps().indexOf(stop)).isLessThan(SafeOrder.first(sheet, Act.PLUG, null));
     }
 
     /** Reasons that contradict each other are named; the rest keeps its order. */

@@ -1,0 +1,27 @@
+package kalodyne.core.runsheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import kalodyne.core.testing.RandomRigs;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Rigs that nobody thought of. */
+class RandomSheetsTest {
+    @ParameterizedTest
+    @ValueSource(longs = {2, 7, 18, 28, 182, 845})
+    void hundreds_of_rigs_have_a_safe_order(long seed) {
+        Random random = new Random(seed);
+        int phantoms = 0;
+        for (int i = 0; i < 50; i++) {
+            SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), SessionPlan.USUAL);
+            RunSheet sheet = SheetMaker.of(rig);
+            SafeOrder.check(rig, sheet);
+            phantoms += (int) sheet.steps().stream()
+                    .filter(step -> step.act() == Act.PHANTOM_ON)
+                    .count();
+        }
+        assertThat(phantoms).as("of the rigs some need phantom power").isPositive();
+    }
+}
