@@ -215,7 +215,7 @@ class PlannerTest {
             synth-analogue laptop-combo | synth-analogue > nothing | | is not on the shelf
             synth-analogue headphones-32 | synth-analogue > headphones-32 | | does not record
             headphones-32 laptop-combo | headphones-32 > laptop-combo | | has no output
-            synth-analogue laptop-combo interface-2 | synth-analogue,synth-analogue > laptop-combo | | stands there twice
+            synth-analogue laptop-combo interface-2 | synth-analogue,synth-analogue > laptop-combo | | is listed twice
             drum-box-headphone phone-ctia attenuator-phone | drum-box-headphone > phone-ctia | KEEP |
             drum-box-headphone phone-ctia attenuator-phone | drum-box-headphone > phone-ctia; NOTHING | KEEP | ! No way keeps left and right apart
             mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital; NOTHING | | alone works: by One-input interface

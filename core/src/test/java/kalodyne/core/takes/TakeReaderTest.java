@@ -193,7 +193,7 @@ class TakeReaderTest {
                 Arguments.of(
                         WavBytes.floats(broken),
                         List.of("samples.unusable"),
-                        "Peaks at −8.0 dBFS: samples that are no numbers."),
+                        "Peaks at −8.0 dBFS: samples that are not numbers."),
                 Arguments.of(cut, List.of("file.cut-short"), "Peaks at −8.0 dBFS: the file is not whole."));
     }
 
