@@ -4,6 +4,7 @@ import java.util.Optional;
 import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.units.Impedance;
@@ -31,9 +32,14 @@ public final class Usual {
             case PHONO -> 1000;
             case HEADPHONE -> 22;
             case SPEAKER -> 0.1;
-            case HEADSET -> socket.power().isEmpty() ? 22 : 2200;
+            // A microphone that must be fed, or a phone that feeds one and has earphones on the other contacts.
+            case HEADSET -> isFed(socket) ? 2200 : 22;
             default -> isBalanced(socket) ? 150 : 1000;
         };
+    }
+
+    private static boolean isFed(Socket socket) {
+        return socket.power().stream().anyMatch(power -> power.role() == PowerRole.NEEDS);
     }
 
     /** Across whatever is plugged into an input, in ohms. */
