@@ -1,7 +1,7 @@
 package kalodyne.desktop.control;
 
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Tooltip;
@@ -52,7 +52,12 @@ public final class Styled<N extends Node> {
     }
 
     public Styled<N> tip(String words) {
-        ((Control) node).setTooltip(new Tooltip(words));
+        Tooltip tip = new Tooltip(words);
+        if (node instanceof Control control) {
+            control.setTooltip(tip);
+        } else {
+            Tooltip.install(node, tip);
+        }
         return this;
     }
 
@@ -62,9 +67,9 @@ public final class Styled<N extends Node> {
         return this;
     }
 
-    /** What pressing it does. */
+    /** What pressing it does, or choosing in it. */
     public Styled<N> action(Runnable action) {
-        ((ButtonBase) node).setOnAction(event -> action.run());
+        node.addEventHandler(ActionEvent.ACTION, event -> action.run());
         return this;
     }
 }
