@@ -127,7 +127,7 @@ class TidyPageTest {
         measure();
         assertThat(desk.text("#tidy-sentence")).isEqualTo("1 of 2 files can be written");
         assertThat(words()).contains("list.txt", "trio-film tidy.wav");
-        assertThat(words().stream().filter(each -> each.startsWith("This is no sound file")))
+        assertThat(words().stream().filter(each -> each.startsWith("This is not a sound file")))
                 .hasSize(1);
         Node write = desk.find("#tidy-write");
         assertThat(write.isVisible()).isTrue();
