@@ -95,7 +95,8 @@ public final class TakesModel {
     public void add(Path recording) {
         Optional<RunLevels> reading = studio.reading();
         if (reading.isEmpty()) {
-            studio.notice("There is no run yet", "A take belongs to a run. Add one in Levels first.");
+            studio.notice(
+                    "There is no run yet", "A take belongs to a run. Plug a source into something that records first.");
             return;
         }
         LevelPlan run = reading.get().plan();

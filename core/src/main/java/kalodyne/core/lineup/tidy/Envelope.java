@@ -17,6 +17,8 @@ final class Envelope {
     private static final float SILENCE_DB = -200;
     private static final double QUIET_SHARE = 0.05;
     private static final double LOUD_SHARE = 0.98;
+    /** Shorter silence is a dropout. */
+    private static final int LEAST_SILENCE_STEPS = STEPS_A_SECOND / 5;
 
     private final float[] levels;
     private final SoundHeader header;
@@ -32,8 +34,10 @@ final class Envelope {
         while (sounding < sorted.length && sorted[sounding] <= SILENCE_DB) {
             sounding++;
         }
-        floorDb = at(sorted, sounding, QUIET_SHARE);
+        double quiet = at(sorted, sounding, QUIET_SHARE);
         loudDb = at(sorted, sounding, LOUD_SHARE);
+        // What comes out of a machine may have no other quiet than nothing at all.
+        floorDb = loudDb - quiet < SoundFinder.LEAST_RANGE_DB && sounding >= LEAST_SILENCE_STEPS ? SILENCE_DB : quiet;
     }
 
     private static double at(float[] sorted, int from, double share) {

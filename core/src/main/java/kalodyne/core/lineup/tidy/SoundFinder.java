@@ -17,7 +17,7 @@ final class SoundFinder {
 
     private static final double DEAD_BELOW_LOUD_DB = 75;
     /** A room this loud against the music leaves nothing to tell pauses by. */
-    private static final double LEAST_RANGE_DB = 16;
+    static final double LEAST_RANGE_DB = 16;
     /** A noise shorter than this and much softer than the music is a cough or a chair. */
     private static final int SHORTEST_STEPS = Envelope.STEPS_A_SECOND / 2;
 
