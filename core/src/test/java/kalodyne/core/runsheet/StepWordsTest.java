@@ -1,0 +1,234 @@
+package kalodyne.core.runsheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kalodyne.core.testing.Plugged;
+import kalodyne.core.testing.Wordings;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * The steps of a sheet as somebody reads them, each kind once: by its id what is to be done, how, why, and what tells that it is right.
+ * Levels are left to {@link SameEverywhereTest}.
+ */
+class StepWordsTest {
+    /** A shelf, a wish and what becomes of stereo; or what is plugged. Then steps of its sheet. */
+    private static final String BOOK = """
+            recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 |
+            ready:leads: Lay ready: XLR lead, USB lead, A to C
+                Look at each for bent pins, cracked shells and thin spots.
+                because Every lead is named in its step. Look at each: bent pins, cracked shells and thin spots go to the bench.
+                tells 2 leads
+            charge:recorder-handheld: Hand-held recorder with two XLR inputs: full battery, for 1 h
+                because It runs on its battery: no ground loop through its supply, but it can run out.
+                tells lasts 8 h
+            room:laptop-combo: Laptop with one combined headset socket: 259 MB free for 30 min
+                48 kHz, 24 bits, 1 track.
+                because A full card or disk ends a take early.
+                tells look how much is free
+            ears-off: Headphones, 32 Ω: not on the ears
+                because Plugging and switching make pops that hurt ears.
+            down:recorder-handheld: Hand-held recorder with two XLR inputs: input level 1, volume fully down
+                because Anything left up from last time would be a surprise.
+            phantom-off:recorder-handheld.phantom: 48 V of Hand-held recorder with two XLR inputs (Input 1, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            plug:mic-dynamic-voice.out+recorder-handheld.mic-1: XLR lead: Dynamic voice microphone, Output → Hand-held recorder with two XLR inputs, Input 1, mic
+                Push it in until it clicks; never force it.
+                because The sound of Dynamic voice microphone goes this way.
+            plug:laptop-combo.usb-1+recorder-handheld.usb: USB lead, A to C: Hand-held recorder with two XLR inputs, USB → Laptop with one combined headset socket, USB 1
+                Push it in until it clicks; never force it.
+                because Hand-held recorder with two XLR inputs and Laptop with one combined headset socket talk over it.
+            plug:headphones-32.plug+recorder-handheld.phones: Plug of Headphones, 32 Ω: Hand-held recorder with two XLR inputs, Headphones / line out → Headphones, 32 Ω, Plug
+                Push it in all the way; not on the ears yet.
+                because The sound of Hand-held recorder with two XLR inputs goes this way.
+            on:recorder-handheld: Switch Hand-held recorder with two XLR inputs on, on its battery, wait until it is ready
+                because Before what receives it: a pop now stays in the lead.
+            choose:laptop-combo:input-0: Laptop with one combined headset socket: system input: “Hand-held recorder with two XLR inputs”
+                Not the built-in microphone.
+                because Else the built-in microphone is recorded: it is in there, but the app does not see it.
+            choose:laptop-combo:output-1: Laptop with one combined headset socket: system output: “Hand-held recorder with two XLR inputs” too
+                Some systems choose it for themselves, look at both.
+                because Input and output are chosen apart; the one does not follow the other.
+            choose:laptop-combo:mode-2: Laptop with one combined headset socket: hand-held recorder with two XLR inputs: stereo mode does
+                Multitrack mode gives each input its own channel.
+                because What comes as one channel cannot be taken apart later.
+            choose:laptop-combo:monitoring-3: Laptop with one combined headset socket: monitoring in the app: off, one hears it directly
+                Both together sound like an echo.
+                because What is heard twice sounds like an echo.
+            choose:laptop-combo:automatic-4: Laptop with one combined headset socket: automatic level, noise reduction and voice enhancement: off
+                Else they change the level while you play.
+                because It turns the level while you play.
+            choose:laptop-combo:format-5: Laptop with one combined headset socket: format: 24 bits, 48 kHz, the same in the system and in the app
+                because Two different rates play at the wrong speed, or not at all.
+            choose:laptop-combo:track-6: Laptop with one combined headset socket: one track, armed
+                Dynamic voice microphone, mono, from channel 1.
+                because Each source on its own track can be mixed later.
+            after:trim: Cut top and tail, on a copy
+                because Talk before and chairs after are not music. Never cut into the last sound as it fades.
+            after:back-up: Copy the takes to a second place, and open one of the copies
+                because One copy is no backup. A copy that was never opened is none either.
+            after:clear:recorder-handheld: Clear the card of Hand-held recorder with two XLR inputs
+                because Next time begins with an empty card.
+            down:ears: Headphones off the ears
+                because Switches and plugs make pops that hurt ears.
+            down:off:laptop-combo: Close the app on Laptop with one combined headset socket
+                because In reverse: what receives the sound before what makes it.
+            down:unplug: Unplug the leads
+                Plug of Headphones, 32 Ω: Hand-held recorder with two XLR inputs, Headphones / line out → Headphones, 32 Ω, Plug; USB lead, A to C: Hand-held recorder with two XLR inputs, USB → Laptop with one combined headset socket, USB 1; XLR lead: Dynamic voice microphone, Output → Hand-held recorder with two XLR inputs, Input 1, mic. Pull at the plug, never at the lead.
+                because Only now: nothing is on that a plug could harm.
+                tells 3 leads
+            down:away: Charge Hand-held recorder with two XLR inputs, Laptop with one combined headset socket; coil the leads loosely
+                because Next time begins with full batteries and leads that are whole. Knob positions are in the log.
+
+            dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP
+            room:laptop-combo: Laptop with one combined headset socket: 953 MB free for 30 min
+                44.1 kHz, 24 bits, 4 tracks.
+                because A full card or disk ends a take early.
+                tells look how much is free
+            plug:dj-player.usb+laptop-combo.usb-1: USB lead, A to B: DJ player and mixer in one, with USB, USB → Laptop with one combined headset socket, USB 1
+                Into DJ player and mixer in one, with USB first, then the other end. Wait until its lamp stays lit.
+                because This lead feeds DJ player and mixer in one, with USB: plugging it is switching it on.
+            choose:laptop-combo:output-1: Laptop with one combined headset socket: system output: stays as it is, DJ player and mixer in one, with USB plays nothing back
+                because Input and output are chosen apart; the one does not follow the other.
+            choose:laptop-combo:mode-2: Laptop with one combined headset socket: channels of DJ player and mixer in one, with USB: 1–2 the mix with the talk microphone
+                3–4 the mix without the talk microphone, 10 to 15 dB lower.
+                because What comes as one channel cannot be taken apart later.
+            choose:laptop-combo:track-5: Laptop with one combined headset socket: one track, armed
+                DJ player and mixer in one, with USB, stereo, from channels 1–2: the mix with the talk microphone; channels 3–4: the mix without the talk microphone, 10 to 15 dB lower.
+                because Each source on its own track can be mixed later.
+            down:unplug:dj-player.usb+laptop-combo.usb-1: Pull USB lead, A to B: DJ player and mixer in one, with USB goes off
+                because It is fed through this lead.
+
+            modular-output-module interface-2 laptop-combo trs-trs*2 usb-a-c speakers-powered*2 trs-xlr*2 | modular-output-module > laptop-combo; speakers-powered+speakers-powered-2 | KEEP
+            off:speakers: Speakers off, their level down: Powered studio speaker, Powered studio speaker
+                because Plugs that go in and gear that is switched on thump. Speakers that are on play it, and can break by it.
+            on:speakers-powered+speakers-powered-2: Switch Powered studio speaker and Powered studio speaker on, level down
+                because Last up, first down: every switch before them makes a thump that they would play.
+                tells last up, first down
+            down:speakers: Speakers down and off: Powered studio speaker, Powered studio speaker
+                because Last up, first down: they would play every thump that comes now.
+
+            headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia |
+            choose:phone-ctia:quiet-3: Phone with a four-pole headset socket: voice assistant, calls and notifications: off
+                Flight mode keeps the radio's buzz out too.
+                because A call or a message would be in the take.
+
+            mixer-small phone-ctia attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-ctia |
+            plug:mixer-small.main-left+phone-ctia.headset: Adapter, 3.5 mm three-pole socket to 6.35 mm three-pole plug with Attenuating lead, line to a phone's headset socket (CTIA): Small mixer, two mic and two stereo channels, Main out L → Phone with a four-pole headset socket, Headset socket
+                Put lead and adapter together first, then into the gear: adapters strain sockets.
+                because The sound of Small mixer, two mic and two stereo channels goes this way.
+
+            guitar-single-coil phone-digital ts-ts interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital |
+            choose:phone-digital:permission-2: Phone with a digital port only: allow the app the microphone, and “use this accessory” if it is asked
+                because Without it the app records silence.
+
+            mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging |
+            plug:host-adapter-charging.phone+phone-digital.port: USB lead, C to C: Host adapter with a charging socket, Plug to the phone → Phone with a digital port only, Port
+                Push it in until it clicks; never force it.
+                because Host adapter with a charging socket and Phone with a digital port only talk over it.
+
+            mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia |
+            plug:hub-charging.host+phone-ctia.port: USB lead, C to C: USB-C hub with a charging socket, Plug to the phone or computer → Phone with a four-pole headset socket, Port
+                Push it in until it clicks; never force it.
+                because USB-C hub with a charging socket and Phone with a four-pole headset socket talk over it.
+            phantom-on:interface-1.phantom: 48 V of One-input interface, bus powered (Input 1, mic): on
+                It pops once, and the microphone needs some seconds.
+                because Condenser microphone, large diaphragm works only with it.
+                tells for Condenser microphone, large diaphragm
+            down:phantom-off:interface-1.phantom: 48 V of One-input interface, bus powered (Input 1, mic): off
+                because A plug that is pulled with phantom power on gets up to 48 V on one leg.
+            down:wait: Wait 30 s: phantom power fades
+                because Capacitors in the input hold it for a while after the switch (common practice).
+
+            mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital |
+            choose:tablet-digital:mode-4: Tablet with a digital port only: some apps merge all inputs into one channel: make a short test take and look whether there are two tracks
+                because What comes as one channel cannot be taken apart later.
+            choose:tablet-digital:track-8: Tablet with a digital port only: 2 tracks, armed
+                Dynamic voice microphone, mono, from channel 1; Electric guitar, humbuckers, mono, from channel 2.
+                because Each source on its own track can be mixed later.
+
+            piano-digital mic-dynamic-voice interface-4 laptop-combo ts-ts*2 xlr-xlr usb-c-c | piano-digital,mic-dynamic-voice > laptop-combo | KEEP
+            own-speakers:piano-digital: Digital piano with line outputs: its own speakers off
+                because A microphone hears them too, and both together sound hollow.
+
+            drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP
+            plug:drum-machine.midi-in+midi-usb.midi-out: MIDI lead, five-pin DIN: USB MIDI interface, MIDI out → Drum machine, stereo outputs and MIDI, MIDI in
+                Push it in until it clicks; never force it.
+                because It carries notes and the clock, no sound.
+            clock:midi-usb>drum-machine: USB MIDI interface sets the tempo, Drum machine, stereo outputs and MIDI follows its clock
+                Send clock, start and stop there; choose external clock here. MIDI has 24 pulses a quarter.
+                because Two that keep their own time drift apart; two that follow wait for each other.
+
+            mic-condenser-large interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-condenser-large > laptop-combo; headphones-80; direct |
+            direct:interface-2: Two-input interface, bus powered: direct monitoring on
+                because So you hear yourself at once, not after the computer's delay.
+
+            wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia |
+            choose:phone-ctia:track-4: Phone with a four-pole headset socket: one track, armed
+                Wireless microphone receiver, 3.5 mm, mono, from Headset socket.
+                because Each source on its own track can be mixed later.
+
+            groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH
+            choose:phone-ctia:track-4: Phone with a four-pole headset socket: one track, armed
+                Groovebox, line out on 3.5 mm, mono, from track 1.
+                because Each source on its own track can be mixed later.
+
+            mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP
+            choose:camera-mic-in:input-0: Camera with a 3.5 mm microphone socket: choose “Microphone in” as the input
+                Set its level by hand, at its lowest step above zero first; switch automatic level off.
+                because Else the built-in microphone is recorded: it is in there, but the app does not see it.
+            after:line-up: Line up what was recorded twice
+                because Two clocks drift apart: 35 ppm are 126 ms an hour.
+
+            turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP
+            plug:phono-preamp.earth+phono-preamp.in-left+phono-preamp.in-right+turntable-mm.earth+turntable-mm.out-left+turntable-mm.out-right: RCA pair lead with an earth wire, for turntables: Turntable with a moving-magnet cartridge, Cartridge L and Cartridge R and Earth wire → Phono preamp, moving magnet and moving coil, Phono in L and Phono in R and Earth post
+                Push it in until it clicks; never force it.
+                because The ground wire takes the hum of the arm and motor away.
+            """;
+
+    static Stream<List<String>> rigs() {
+        return Wordings.read(BOOK);
+    }
+
+    @ParameterizedTest
+    @MethodSource("rigs")
+    void says(List<String> rig) {
+        String[] asked = (rig.get(0) + " ").split(" \\| ?", -1);
+        SheetRig sheetRig = asked.length == 1 || asked[1].isBlank()
+                ? Sheets.rig(Plugged.of(asked[0].strip()), SessionPlan.USUAL)
+                : Sheets.planned(asked[0], asked[1].strip(), asked[2].isBlank() ? null : asked[2].strip());
+        List<String> expected = steps(rig.get(1));
+        List<String> said = SheetMaker.of(sheetRig).steps().stream()
+                .map(StepWordsTest::words)
+                .toList();
+        assertThat(said).containsAll(expected);
+        assertThat(said.stream().filter(expected::contains)).containsExactlyElementsOf(expected);
+    }
+
+    /** A step begins where a line is not indented. */
+    private static List<String> steps(String text) {
+        List<String> steps = new ArrayList<>();
+        for (String line : text.split("\n", -1)) {
+            if (line.startsWith("    ")) {
+                steps.set(steps.size() - 1, steps.get(steps.size() - 1) + "\n" + line);
+            } else {
+                steps.add(line);
+            }
+        }
+        return steps;
+    }
+
+    private static String words(Step step) {
+        return Stream.of(
+                        step.id() + ": " + step.title(),
+                        step.detail().isEmpty() ? "" : "    " + step.detail(),
+                        step.reason().isEmpty() ? "" : "    because " + step.reason(),
+                        step.tell().isEmpty() ? "" : "    tells " + step.tell())
+                .filter(line -> !line.isEmpty())
+                .collect(Collectors.joining("\n"));
+    }
+}
