@@ -100,7 +100,7 @@ class CommandsTest {
         assertThat(analyse(take, "--setup", studio.toString(), "--json")).isZero();
         JsonNode only = json("analyse.schema.json").get(0);
         assertThat(only.get("instruction").asText())
-                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 9:30, then record again");
+                .isEqualTo("Turn gain 3 on Interface from 12:00 to 9:30, then record again");
         assertThat(only.get("comparisons").get(0).get("predicted").asText()).isEqualTo("−2.9");
         assertThat(only.get("causes").get(0).get("id").asText()).isEqualTo("gain-high");
 
@@ -386,7 +386,7 @@ class CommandsTest {
         assertThat(run.get("stages").get(1).get("ceilingDbu").isNull()).isTrue();
         assertThat(run.get("controls").get(1).get("advisedClock").asText()).isEqualTo("10:30");
         assertThat(run.get("findings").findValuesAsText("code")).contains("level.hot", "caution.plugging");
-        assertThat(run.get("nextStep").asText()).startsWith("Turn the gain 3 on Interface from 12:00 to 10:30");
+        assertThat(run.get("nextStep").asText()).startsWith("Turn gain 3 on Interface from 12:00 to 10:30");
         printed.reset();
         assertThat(levels(setup.toString())).isZero();
         assertThat(printed.toString(StandardCharsets.UTF_8))
@@ -405,7 +405,7 @@ class CommandsTest {
         assertThat(advice.get("schools").findValuesAsText("school"))
                 .containsExactly("strong-source", "work-up", "unity", "drive");
         assertThat(levels(setup.toString(), "--advise")).isZero();
-        assertThat(printed()).contains("the gain 3 on Interface from 12:00 to 10:30. A quarter hour is 1.0 dB");
+        assertThat(printed()).contains("gain 3 on Interface from 12:00 to 10:30. A quarter hour is 1.0 dB");
     }
 
     @Test

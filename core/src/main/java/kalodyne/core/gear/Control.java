@@ -32,6 +32,11 @@ public record Control(String name, Taper taper, Dial dial, double position) {
         return new Control(name, taper, dial, newPosition);
     }
 
+    /** Within a sentence: "the volume", but "gain 3". */
+    public String called() {
+        return name.chars().anyMatch(Character::isDigit) ? name : "the " + name;
+    }
+
     /** Where it stands on the clock face: "10:45". */
     public String clock() {
         return dial.clock(position);

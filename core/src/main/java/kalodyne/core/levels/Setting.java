@@ -22,6 +22,6 @@ public record Setting(String name, String owner, Control present, Control advise
 
     /** From where to where: "the gain on Interface from 10:45 to 8:45". */
     public String way() {
-        return "the " + present.name() + " on " + owner + " from " + present.clock() + " to " + advised.clock();
+        return present.called() + " on " + owner + " from " + present.clock() + " to " + advised.clock();
     }
 }

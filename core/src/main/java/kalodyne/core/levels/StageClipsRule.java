@@ -15,7 +15,7 @@ final class StageClipsRule implements LevelRule {
 
     private static Optional<Finding> finding(LevelPlan plan, StageLevel clipping, Advice advice) {
         double over = -clipping.headroom().orElseThrow().db();
-        boolean atTrack = plan.station(clipping).isEnd();
+        boolean atTrack = plan.isRecorded() && plan.station(clipping).isEnd();
         String title = atTrack ? "Cut off at the converter" : "Distorts at " + LevelRules.words(plan, clipping);
         String text = "The loudest peaks are " + Print.decimal(over, 1) + " dB above what it can take. "
                 + (atTrack

@@ -61,7 +61,7 @@ class StudioModelTest {
         studio.turn(new Object(), GAIN, 0.9);
         assertThat(position(studio)).isEqualTo(0.9);
         assertThat(studio.undoable())
-                .hasValueSatisfying(words -> assertThat(words).startsWith("turn the gain 3 on Interface"));
+                .hasValueSatisfying(words -> assertThat(words).startsWith("turn gain 3 on Interface"));
         studio.undo();
         assertThat(position(studio)).isEqualTo(0.4);
         studio.undo();

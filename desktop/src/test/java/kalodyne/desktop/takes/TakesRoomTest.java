@@ -80,8 +80,7 @@ class TakesRoomTest {
     @Test
     void the_demonstrations_second_take_is_too_hot_and_says_what_to_turn() {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it would have reached about +1 dBFS");
-        assertThat(desk.text("#next-step"))
-                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 9:30, then record again");
+        assertThat(desk.text("#next-step")).isEqualTo("Turn gain 3 on Interface from 12:00 to 9:30, then record again");
         assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.9", "0.0", "−12…−6");
         assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.50", "1,234");
         assertThat(((Waveform) desk.<Node>find("#waveform")).getAccessibleText())
@@ -155,7 +154,7 @@ class TakesRoomTest {
         desk.rest();
         assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −3.1 dBFS: 2.9 dB too hot");
         assertThat(desk.text("#next-step"))
-                .isEqualTo("Turn the gain 3 on Interface from 12:00 to 10:30, then record again");
+                .isEqualTo("Turn gain 3 on Interface from 12:00 to 10:30, then record again");
         assertThat(desk.workbench().studio().setup().takes().get(2))
                 .returns("Take 3", take -> take.name())
                 .returns(file.toString(), take -> take.file())

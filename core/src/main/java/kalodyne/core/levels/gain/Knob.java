@@ -33,7 +33,7 @@ public record Knob(String id, String owner, ControlKind kind, Control control, b
 
     /** In words: "the gain on Interface". */
     public String words() {
-        return "the " + control.name() + " on " + owner;
+        return control.called() + " on " + owner;
     }
 
     /** The least that it can be meant to add, in dB. */

@@ -132,7 +132,7 @@ class TakeVerdictTest {
         assertThat(verdict(run, takes.get(0)).sentence()).contains("right in the aim");
         TakeVerdict hot = verdict(run, takes.get(1));
         assertThat(hot.sentence()).startsWith("Cut off at 7 places");
-        assertThat(hot.instruction()).startsWith("Turn the gain 3 on Interface from 12:00 to 9:30");
+        assertThat(hot.instruction()).startsWith("Turn gain 3 on Interface from 12:00 to 9:30");
         assertThat(hot.findings()).extracting(Finding::mark).containsExactly("clip.digital", "take.source-differs");
     }
 

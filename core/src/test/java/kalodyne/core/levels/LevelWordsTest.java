@@ -1,0 +1,253 @@
+package kalodyne.core.levels;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.testing.Plugged;
+import kalodyne.core.testing.Typed;
+import kalodyne.core.testing.Wordings;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** All that is said of a run's levels, word by word: what is the case, what to do next, then what was noticed, worst first. */
+class LevelWordsTest {
+    /** A rig, knobs behind a bar, a value typed over behind another; then what is said of its first run. */
+    private static final String BOOK = """
+            synth-analogue.out ts-ts interface-2.line-1
+            Analogue synth, mono output → track 1: Loudest peaks reach −12.9 dBFS: 0.9 dB too quiet
+                → Turn gain 1 on Two-input interface, bus powered from 7:00 to 7:45, then play the loudest part
+            weak level.low: Too quiet in the track
+                The loudest peaks stay 0.9 dB under the aim. If you raise them later, the noise rises with them.
+                → Turn gain 1 on Two-input interface, bus powered from 7:00 to 7:45
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                86 % of the noise in the track, which is at −98.3 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how the volume on Analogue synth, mono output and gain 1 on Two-input interface, bus powered stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+
+            synth-analogue.out ts-ts interface-2.line-1 | synth-analogue.volume=0.3; interface-2.gain-1=0
+            Analogue synth, mono output → track 1: Loudest peaks reach −37.3 dBFS: 25.3 dB too quiet
+                → Turn gain 1 on Two-input interface, bus powered from 7:00 to 12:00, then play the loudest part
+            wrong level.low: Too quiet in the track
+                The loudest peaks stay 25.3 dB under the aim. If you raise them later, the noise rises with them.
+                → Turn gain 1 on Two-input interface, bus powered from 7:00 to 12:00
+            note noise.origin: Most noise comes from Track 1, converter 1
+                74 % of the noise in the track, which is at −106.7 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            synth-analogue.out ts-ts interface-2.line-1 | synth-analogue.volume=1; interface-2.gain-1=0.4
+            Analogue synth, mono output → track 1: Two-input interface, bus powered, preamp 1 distorts: 9.5 dB too loud for it
+                → Turn gain 1 on Two-input interface, bus powered from 11:00 to 7:45, then play the loudest part
+            wrong level.clips: Distorts at Two-input interface, bus powered, preamp 1
+                The loudest peaks are 9.5 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn gain 1 on Two-input interface, bus powered from 11:00 to 7:45
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                100 % of the noise in the track, which is at −76.5 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            synth-analogue.out ts-ts interface-2.line-1 | synth-analogue.volume=1; interface-2.gain-1=0.14
+            Analogue synth, mono output → track 1: Loudest peaks reach −5.1 dBFS: 0.9 dB too hot
+                → Turn gain 1 on Two-input interface, bus powered from 8:24 to 7:45, then play the loudest part
+            weak level.hot: Too hot at the converter
+                5.1 dB are left above the loudest peak, 0.9 dB less than the aim keeps free.
+                → Turn gain 1 on Two-input interface, bus powered from 8:24 to 7:45
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                97 % of the noise in the track, which is at −91.0 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            mic-dynamic-low.out xlr-xlr interface-2.mic-1 | interface-2.gain-1=1
+            Dynamic broadcast microphone, low output → track 1: Loudest peaks reach −5.4 dBFS: 6.6 dB too hot
+                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 3:15, then play the loudest part
+            weak level.hot: Too hot at the converter
+                5.4 dB are left above the loudest peak, 6.6 dB less than the aim keeps free.
+                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 3:15
+            note noise.origin: Most noise comes from Two-input interface, bus powered, preamp 1
+                72 % of the noise in the track, which is at −89.6 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            camera-mic.out mic-trs-trrs phone-ctia.headset
+            On-camera microphone, three-pole plug → track 1: Loudest peaks reach −10.8 dBFS: 5.2 dB too hot
+                → No knob position fits: see the findings
+            wrong level.no-fit: No knob position fits
+                With every knob at its lowest it is still 5.2 dB above the aim.
+                → Put a pad of 10 dB before the input, or use a line socket that takes more
+            weak level.hot: Too hot at the converter
+                10.8 dB are left above the loudest peak, 5.2 dB less than the aim keeps free.
+            note noise.origin: Most noise comes from Track 1, converter
+                59 % of the noise in the track, which is at −82.5 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note level.automatic: It may set the level by itself
+                Phone with a four-pole headset socket has automatic level control. While it is on, no knob decides, and pauses get noisy.
+                → Switch its automatic level off, where it can be
+
+            turntable-mm.out-left rca-rca interface-rca.in-left
+            Turntable with a moving-magnet cartridge → track 1: Loudest peaks reach −38.5 dBFS: 26.5 dB too quiet
+                → No knob position fits: see the findings
+            wrong level.no-fit: No knob position fits
+                With every knob at its highest it still lacks 26.5 dB.
+                → Add 27 dB before Line in L with a preamp or booster, or use a louder output
+            wrong level.low: Too quiet in the track
+                The loudest peaks stay 26.5 dB under the aim. If you raise them later, the noise rises with them.
+            note noise.origin: Most noise comes from Track 1, converter, left
+                100 % of the noise in the track, which is at −88.5 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            headphones-32.plug 635-plug-35-socket interface-2.phones | interface-2.monitor=1; interface-2.phones-level=1
+            Two-input interface, bus powered, playback 1 → Headphones, 32 Ω, left: Two-input interface, bus powered, headphone amplifier distorts: 6.0 dB too loud for it
+                → Turn the headphones on Two-input interface, bus powered from 5:00 to 8:15, then listen
+            harm ears.exposure: Loud for ears
+                At 106 dB a week's allowance (ITU-T H.870) is used up in 6 min, a day's (NIOSH 98-126) in 4 min.
+                → Turn down what you listen with; the recording stays as it is
+            wrong level.clips: Distorts at Two-input interface, bus powered, headphone amplifier
+                The loudest peaks are 6.0 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the headphones on Two-input interface, bus powered from 5:00 to 8:15
+            weak headphones.damping: Weakly damped headphones
+                They have 1.5 times the impedance of this output, 8 times or more is good. Their resonance may stand out by up to 4.5 dB.
+                → Judge bass on other headphones or on speakers
+            note noise.origin: Most noise comes from Two-input interface, bus powered, playback 1
+                67 % of the noise at the ears, which is at 17.9 dB SPL in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+
+            headphones-80.plug interface-2.phones | interface-2.monitor=0.3; interface-2.phones-level=0.1
+            Two-input interface, bus powered, playback 1 → Studio headphones, 80 Ω, left: Studio headphones, 80 Ω, left: 42 dB SPL on average, quieter than one works with
+                → Turn the monitor level on Two-input interface, bus powered from 10:00 to 5:00 and the headphones on Two-input interface, bus powered from 8:00 to 9:30, then listen
+            note noise.origin: Most noise comes from Two-input interface, bus powered, output 1
+                99 % of the noise at the ears, which is at −26.3 dB SPL in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note ears.full: It can get far too loud
+                With every knob fully up it is 101 dB SPL on average. Turn down before you put anything on your ears.
+            note headphones.damping: Weakly damped headphones
+                They have 3.6 times the impedance of this output, 8 times or more is good. Their resonance may stand out by up to 2.1 dB.
+                → Judge bass on other headphones or on speakers
+
+            synth-analogue.out ts-ts interface-2.line-1 |  | synth-analogue socket out loudestPeak=+21.5 dBu
+            Analogue synth, mono output → track 1: Analogue synth, mono output, Output distorts: 7.5 dB too loud for it
+                → Turn the volume on Analogue synth, mono output from 5:00 to 1:15, then play the loudest part
+            wrong level.clips: Distorts at Analogue synth, mono output, Output
+                The loudest peaks are 7.5 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the volume on Analogue synth, mono output from 5:00 to 1:15
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                86 % of the noise in the track, which is at −98.3 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how the volume on Analogue synth, mono output and gain 1 on Two-input interface, bus powered stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+
+            interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr |  | subwoofer stage high-left crossover=150 Hz
+            Two-input interface, bus powered, playback 1 → Powered studio speaker: Powered studio speaker, amplifier distorts: 1.7 dB too loud for it
+                → Turn the level on Powered studio speaker from 3:20 to 11:45, then listen
+            wrong level.clips: Distorts at Powered studio speaker, amplifier
+                The loudest peaks are 1.7 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the level on Powered studio speaker from 3:20 to 11:45
+            wrong ears.exposure: Loud for ears
+                At 88 dB a week's allowance (ITU-T H.870) is used up in 6 h 44 min, a day's (NIOSH 98-126) in 4 h 15 min.
+                → Turn down what you listen with; the recording stays as it is
+            weak sub.high: The subwoofer reaches too high
+                Above 120 Hz you can hear where it is. 80 Hz is usual.
+                → Set its crossover to 80 Hz, 120 Hz at the most
+            note noise.origin: Most noise comes from Powered studio speaker, amplifier
+                99 % of the noise at the ears, which is at 20.0 dB SPL in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how the monitor level on Two-input interface, bus powered and the level on Powered studio speaker stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+
+            interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr |  | speakers-powered device lowestFrequency=110 Hz
+            Two-input interface, bus powered, playback 1 → Powered studio speaker: Powered studio speaker, amplifier distorts: 1.7 dB too loud for it
+                → Turn the level on Powered studio speaker from 3:20 to 11:45, then listen
+            wrong level.clips: Distorts at Powered studio speaker, amplifier
+                The loudest peaks are 1.7 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the level on Powered studio speaker from 3:20 to 11:45
+            wrong ears.exposure: Loud for ears
+                At 88 dB a week's allowance (ITU-T H.870) is used up in 6 h 44 min, a day's (NIOSH 98-126) in 4 h 15 min.
+                → Turn down what you listen with; the recording stays as it is
+            weak sub.gap: A gap above the subwoofer
+                The speakers go down to 110 Hz, the subwoofer only up to 80 Hz.
+                → Set its crossover to 110 Hz
+            note noise.origin: Most noise comes from Powered studio speaker, amplifier
+                99 % of the noise at the ears, which is at 20.0 dB SPL in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how the monitor level on Two-input interface, bus powered and the level on Powered studio speaker stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+
+            synth-analogue.out ts-ts interface-2.line-1 |  | interface-2 socket line-1 maximumLevel=-10 dBu
+            Analogue synth, mono output → track 1: Two-input interface, bus powered, Input 1, line distorts: 3.1 dB too loud for it
+                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15, then play the loudest part
+            wrong level.clips: Distorts at Two-input interface, bus powered, Input 1, line
+                The loudest peaks are 3.1 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15
+            weak level.low: Too quiet in the track
+                The loudest peaks stay 0.9 dB under the aim. If you raise them later, the noise rises with them.
+                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15
+            weak value.contradiction: Two values cannot both be right
+                Two-input interface, bus powered, Input 1, line: its maximum of −10.0 dBu is below its nominal +4.0 dBu. One of the two is wrong; the higher one is used.
+                → Correct it on the shelf
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                86 % of the noise in the track, which is at −98.3 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how the volume on Analogue synth, mono output and gain 1 on Two-input interface, bus powered stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+
+            mixer-small.main-left trs-trs effect-line.in; effect-line.out trs-trs mixer-small.line-1; synth-analogue.out ts-ts mixer-small.line-2; mixer-small.main-right trs-trs interface-4.line-3
+            Analogue synth, mono output → track 3: Loudest peaks reach −21.6 dBFS: 9.6 dB too quiet
+                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 5:00 and gain 3 on Four-input interface from 7:00 to 7:45, then play the loudest part
+            wrong gain.loop: A signal comes back to where it was
+                Loop gain: −3.2 dB. From 0 dB on it howls, from −6 dB on it rings.
+                → Take the return out of the mix that feeds it, or turn its level down
+            weak level.low: Too quiet in the track
+                The loudest peaks stay 9.6 dB under the aim. If you raise them later, the noise rises with them.
+                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 5:00 and gain 3 on Four-input interface from 7:00 to 7:45
+            note noise.origin: Most noise comes from Analogue synth, mono output, Output
+                39 % of the noise in the track, which is at −103.5 dBFS in all.
+            note caution.plugging: Before you plug
+                Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note knob.untold: Knob positions unknown
+                Nobody said how 5 knobs of this run stand. Until then usual positions are assumed.
+                → Set them as advised, or turn them here to where they are
+            """;
+
+    static Stream<List<String>> rigs() {
+        return Wordings.read(BOOK);
+    }
+
+    @ParameterizedTest
+    @MethodSource("rigs")
+    void says(List<String> rig) {
+        String[] told = (rig.get(0) + "| | ").split("\\|", -1);
+        Patch patch = Typed.over(Plugged.of(told[0].strip()), told[2].isBlank() ? null : told[2].strip());
+        Map<Spot, Double> positions = new HashMap<>();
+        for (String knob : told[1].isBlank() ? new String[0] : told[1].strip().split("; ", -1)) {
+            String[] parts = knob.split("=", -1);
+            positions.put(Spot.read(parts[0]), Double.parseDouble(parts[1]));
+        }
+        SetupLevels levels = SetupLevels.of(JointRules.check(patch), patch, Settings.NONE.turned(positions));
+        Trace trace = levels.traces().get(0);
+        RunLevels run = levels.run(trace);
+        assertThat(levels.plan(trace).name() + ": " + run.verdict().sentence() + "\n    → "
+                        + run.verdict().nextStep() + "\n" + Wordings.of(run.findings()))
+                .isEqualTo(rig.get(1));
+    }
+}
