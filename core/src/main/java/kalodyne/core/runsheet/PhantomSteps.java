@@ -68,7 +68,8 @@ final class PhantomSteps implements SheetPart {
                         Section.PHANTOM,
                         Act.PHANTOM_ON,
                         each.words(rig) + ": on",
-                        rig.names(each.needing()) + " works only with it.")
+                        rig.names(each.needing()) + (each.needing().size() == 1 ? " works" : " work")
+                                + " only with it.")
                 .with("It pops once, and the microphone needs some seconds.")
                 .telling("for " + rig.names(each.needing()))
                 .noticing(Symptom.NO_SIGNAL)

@@ -188,6 +188,76 @@ class StepWordsTest {
             plug:phono-preamp.earth+phono-preamp.in-left+phono-preamp.in-right+turntable-mm.earth+turntable-mm.out-left+turntable-mm.out-right: RCA pair lead with an earth wire, for turntables: Turntable with a moving-magnet cartridge, Cartridge L and Cartridge R and Earth wire → Phono preamp, moving magnet and moving coil, Phono in L and Phono in R and Earth post
                 Push it in until it clicks; never force it.
                 because The ground wire takes the hum of the arm and motor away.
+
+            mic-condenser-large.out xlr-xlr interface-2.mic-1; mic-ribbon-passive.out xlr-xlr interface-2.mic-2
+            phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic, Input 2, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:interface-2.phantom: Stop: record them one after the other, or use another preamp for one of them
+                Until then 48 V of Two-input interface, bus powered (Input 1, mic, Input 2, mic) stays off and Condenser microphone, large diaphragm gives nothing.
+                because Condenser microphone, large diaphragm needs phantom power, Ribbon microphone, passive must not get it; one switch feeds both.
+
+            mic-condenser-large.out xlr-xlr interface-2.mic-1; mic-dynamic-voice.out xlr-xlr interface-2.mic-2; interface-2.usb usb-c-c laptop-combo.usb-2
+            phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic, Input 2, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic, Input 2, mic): on
+                It pops once, and the microphone needs some seconds.
+                because Condenser microphone, large diaphragm works only with it.
+                tells for Condenser microphone, large diaphragm
+            down:phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic, Input 2, mic): off
+                because A plug that is pulled with phantom power on gets up to 48 V on one leg.
+            down:wait: Wait 30 s: phantom power fades
+                because Capacitors in the input hold it for a while after the switch (common practice).
+
+            mic-ribbon-passive.out xlr-xlr interface-2.mic-1; interface-2.phantom=off; interface-2.usb usb-c-c laptop-combo.usb-2
+            phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:interface-2.phantom: Leave 48 V of Two-input interface, bus powered (Input 1, mic) off
+                Nothing on it needs it.
+                because The input can give 48 V, which can damage Ribbon microphone, passive while a plug goes in or comes out halfway.
+                tells Ribbon microphone, passive
+
+            mic-condenser-large.out xlr-xlr preamp-xlr.mic; preamp-xlr.out-trs trs-trs interface-2.line-1; interface-2.usb usb-c-c laptop-combo.usb-2
+            phantom-off:preamp-xlr.phantom: 48 V of External microphone preamp (Mic in): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:preamp-xlr.phantom: 48 V of External microphone preamp (Mic in): on
+                It pops once, and the microphone needs some seconds.
+                because Condenser microphone, large diaphragm works only with it.
+                tells for Condenser microphone, large diaphragm
+            down:phantom-off:preamp-xlr.phantom: 48 V of External microphone preamp (Mic in): off
+                because A plug that is pulled with phantom power on gets up to 48 V on one leg.
+            down:wait: Wait 30 s: phantom power fades
+                because Capacitors in the input hold it for a while after the switch (common practice).
+
+            mic-condenser-large.out xlr-xlr recorder-handheld.mic-1; mic-condenser-small.out xlr-xlr recorder-handheld.mic-2
+            phantom-off:recorder-handheld.phantom: 48 V of Hand-held recorder with two XLR inputs (Input 1, mic, Input 2, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:recorder-handheld.phantom: 48 V of Hand-held recorder with two XLR inputs (Input 1, mic, Input 2, mic): on
+                It pops once, and the microphone needs some seconds.
+                because Condenser microphone, large diaphragm, Condenser microphone, small diaphragm work only with it.
+                tells for Condenser microphone, large diaphragm, Condenser microphone, small diaphragm
+            down:phantom-off:recorder-handheld.phantom: 48 V of Hand-held recorder with two XLR inputs (Input 1, mic, Input 2, mic): off
+                because A plug that is pulled with phantom power on gets up to 48 V on one leg.
+            down:wait: Wait 30 s: phantom power fades
+                because Capacitors in the input hold it for a while after the switch (common practice).
+
+            mic-dynamic-low.out xlr-xlr inline-booster.in; inline-booster.out xlr-xlr interface-2.mic-1; interface-2.usb usb-c-c laptop-combo.usb-2
+            phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic): on
+                It pops once, and the microphone needs some seconds.
+                because In-line booster for dynamic and ribbon microphones works only with it.
+                tells for In-line booster for dynamic and ribbon microphones
+            down:phantom-off:interface-2.phantom: 48 V of Two-input interface, bus powered (Input 1, mic): off
+                because A plug that is pulled with phantom power on gets up to 48 V on one leg.
+            down:wait: Wait 30 s: phantom power fades
+                because Capacitors in the input hold it for a while after the switch (common practice).
+
+            preamp-xlr.out-xlr xlr-xlr mixer-small.mic-1; mic-condenser-large.out xlr-xlr mixer-small.mic-2; mixer-small.main-left trs-trs interface-2.line-1
+            phantom-off:mixer-small.phantom: 48 V of Small mixer, two mic and two stereo channels (Mic 1, Mic 2): off
+                because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
+            phantom-on:mixer-small.phantom: Stop: record them one after the other, or use another preamp for one of them
+                Until then 48 V of Small mixer, two mic and two stereo channels (Mic 1, Mic 2) stays off and Condenser microphone, large diaphragm gives nothing.
+                because Condenser microphone, large diaphragm needs phantom power, External microphone preamp must not get it; one switch feeds both.
             """;
 
     static Stream<List<String>> rigs() {
