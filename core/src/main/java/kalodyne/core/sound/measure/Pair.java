@@ -29,7 +29,10 @@ public record Pair(
         return Gain.ofPowerRatio(leftHeard / rightHeard);
     }
 
-    /** What is lost when both are added up for one loudspeaker, compared with two that have nothing in common: 0 dB or less. */
+    /**
+     * What becomes of both when they are added up for one loudspeaker, compared with two that have nothing in common: +3 dB where they
+     * are alike, nothing left where one is the other upside down.
+     */
     public Gain monoLoss() {
         double apart = leftHeard + rightHeard;
         double together = apart + 2 * heardProduct;
