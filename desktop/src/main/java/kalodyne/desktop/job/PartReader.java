@@ -2,6 +2,7 @@ package kalodyne.desktop.job;
 
 import java.io.IOException;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -17,6 +18,17 @@ public final class PartReader {
         return thread;
     });
     private final AtomicLong newest = new AtomicLong();
+    private final Executor screen;
+
+    /** Delivers on the screen's thread. */
+    public PartReader() {
+        this(Platform::runLater);
+    }
+
+    /** Delivers elsewhere. */
+    public PartReader(Executor screen) {
+        this.screen = screen;
+    }
 
     /** Reads something, and stops where it is told to. */
     @FunctionalInterface
@@ -30,7 +42,7 @@ public final class PartReader {
         reader.execute(() -> {
             try {
                 T part = reading.read(done -> newest.get() == wish);
-                Platform.runLater(() -> {
+                screen.execute(() -> {
                     if (newest.get() == wish) {
                         ready.accept(part);
                     }

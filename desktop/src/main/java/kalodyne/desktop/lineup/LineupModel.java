@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.files.FileNames;
@@ -45,8 +44,9 @@ public final class LineupModel implements AutoCloseable {
     private final PairSound sound;
     private final ReadOnlyObjectWrapper<LineupState> state =
             new ReadOnlyObjectWrapper<>(this, "state", LineupState.EMPTY);
-    private final PairView start = new PairView();
-    private final PairView end = new PairView();
+    private final PairView start;
+    private final PairView end;
+
     /** How many were begun: only the newest counts. */
     private final AtomicInteger searches = new AtomicInteger();
 
@@ -55,6 +55,8 @@ public final class LineupModel implements AutoCloseable {
         this.takes = takes;
         this.jobs = jobs;
         sound = new PairSound(speakers, studio);
+        start = new PairView(jobs::onScreen);
+        end = new PairView(jobs::onScreen);
     }
 
     public ReadOnlyObjectProperty<LineupState> stateProperty() {
@@ -193,7 +195,7 @@ public final class LineupModel implements AutoCloseable {
 
         @Override
         public void guessed(ClockLine guess) {
-            Platform.runLater(() -> {
+            jobs.onScreen(() -> {
                 if (number == searches.get() && state().isSearching()) {
                     state.set(state().guessed(guess));
                 }

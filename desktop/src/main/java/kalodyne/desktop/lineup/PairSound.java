@@ -1,7 +1,6 @@
 package kalodyne.desktop.lineup;
 
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.recording.PairPlayback;
@@ -59,7 +58,7 @@ public final class PairSound {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        Platform.runLater(this::tellDeafness);
+        studio.onScreen(this::tellDeafness);
     }
 
     private void tellDeafness() {

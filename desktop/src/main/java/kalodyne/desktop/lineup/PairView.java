@@ -1,6 +1,7 @@
 package kalodyne.desktop.lineup;
 
 import java.util.Optional;
+import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.lineup.ClockLine;
@@ -9,9 +10,14 @@ import kalodyne.desktop.job.PartReader;
 
 /** A place of both recordings as it is seen: the reference, and the other one by the clock that it has now. */
 public final class PairView {
-    private final PartReader reader = new PartReader();
+    private final PartReader reader;
     private final ReadOnlyObjectWrapper<Optional<Seen>> seen =
             new ReadOnlyObjectWrapper<>(this, "seen", Optional.empty());
+
+    /** A place that nothing is seen of yet; what is read is delivered on the screen. */
+    PairView(Executor screen) {
+        reader = new PartReader(screen);
+    }
 
     /** The samples of both. */
     public static final class Seen {

@@ -3,18 +3,14 @@ package kalodyne.desktop.model;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -22,8 +18,6 @@ import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunLevels;
@@ -31,9 +25,7 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.studio.Kept;
 import kalodyne.core.studio.OpenStudio;
-import kalodyne.core.studio.PastUnreadable;
 import kalodyne.core.studio.Starter;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
@@ -41,8 +33,6 @@ import kalodyne.core.units.Print;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
-    private static final String NOT_KEPT = "Your changes cannot be kept";
-
     private final Clock clock;
     private final Executor screen;
 
@@ -50,16 +40,10 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Optional<RunLevels>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
-    private final ReadOnlyBooleanWrapper awaited = new ReadOnlyBooleanWrapper(this, "awaited");
-    private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper(this, "kept");
     private final ReadOnlyLongWrapper pointed = new ReadOnlyLongWrapper(this, "pointed");
     private final ReadOnlyIntegerWrapper focus = new ReadOnlyIntegerWrapper(this, "focus", 0);
-    private final ObjectProperty<Optional<Notice>> notice =
-            new SimpleObjectProperty<>(this, "notice", Optional.empty());
-    private OpenStudio open;
-
-    /** Waited for before the file is given back: a copy is made of a file that stays. */
-    private CompletableFuture<Void> backup = CompletableFuture.completedFuture(null);
+    private final Notices notices = new Notices();
+    private final StudioKeeping keeping;
 
     private Setup setup = Setup.empty();
     private String setupId = "";
@@ -86,8 +70,9 @@ public final class StudioModel implements AutoCloseable {
     public StudioModel(OpenStudio open, Clock clock, Executor screen) {
         this.clock = clock;
         this.screen = screen;
+        this.keeping = new StudioKeeping(clock, screen, notices);
         this.helps = new Helps(this::refresh, screen);
-        begin(open);
+        keeping.begin(open, this::refresh);
     }
 
     /** Shows another studio, and closes the one before. */
@@ -95,28 +80,12 @@ public final class StudioModel implements AutoCloseable {
         letGo();
         setupId = "";
         runKey = "";
-        begin(other);
-    }
-
-    private void begin(OpenStudio opened) {
-        open = opened;
-        kept.set(opened.isAwaited() ? "Opening…" : opened.isReadOnly() ? "Read only" : "All changes kept");
-        opened.onKept(outcome -> screen.execute(() -> {
-            if (opened == open) {
-                showKept(outcome);
-            }
-        }));
-        opened.history().onChange(studio -> refresh());
-        refresh();
-        awaited.set(opened.isAwaited());
-        // A copy of yesterday's state before today's first edit; nobody waits for it.
-        backup = CompletableFuture.runAsync(() -> opened.backUp(clock));
+        keeping.begin(other, this::refresh);
     }
 
     /** Closes the file while going on to show what was in it, until something else is opened. */
     public void letGo() {
-        backup.join();
-        open.close();
+        keeping.letGo();
     }
 
     // --- what is shown -----------------------------------------------------------------------------------------
@@ -137,7 +106,7 @@ public final class StudioModel implements AutoCloseable {
 
     /** The file that keeps the studio. */
     public Path file() {
-        return open.file();
+        return keeping.file();
     }
 
     /** Where that lies; what is recorded and written out lies there too. */
@@ -146,7 +115,7 @@ public final class StudioModel implements AutoCloseable {
     }
 
     public boolean isReadOnly() {
-        return open.isReadOnly();
+        return keeping.isReadOnly();
     }
 
     /** The run that is looked at with all that is computed from it; empty where the setup has no run. */
@@ -172,16 +141,16 @@ public final class StudioModel implements AutoCloseable {
 
     /** Whether the studio is still being read: there is nothing to show yet. */
     public ReadOnlyBooleanProperty awaitedProperty() {
-        return awaited.getReadOnlyProperty();
+        return keeping.awaitedProperty();
     }
 
     public boolean isAwaited() {
-        return awaited.get();
+        return keeping.awaitedProperty().get();
     }
 
     /** "All changes kept · 12:04", or why not. */
     public ReadOnlyStringProperty keptProperty() {
-        return kept.getReadOnlyProperty();
+        return keeping.keptProperty();
     }
 
     /** The levels of all that is plugged. */
@@ -229,61 +198,47 @@ public final class StudioModel implements AutoCloseable {
 
     /** What went wrong last, until it is dismissed. */
     public ObjectProperty<Optional<Notice>> noticeProperty() {
-        return notice;
+        return notices.property();
     }
 
     /** What undo would take back: "turn the gain". */
     public Optional<String> undoable() {
-        return isReadOnly() ? Optional.empty() : open.history().undoable();
+        return keeping.undoable();
     }
 
     /** What redo would do again. */
     public Optional<String> redoable() {
-        return isReadOnly() ? Optional.empty() : open.history().redoable();
+        return keeping.redoable();
     }
 
     // --- commands ----------------------------------------------------------------------------------------------
 
     public void undo() {
-        step(() -> open.history().undo());
+        keeping.undo();
     }
 
     public void redo() {
-        step(() -> open.history().redo());
-    }
-
-    private void step(Runnable step) {
-        if (!isRefused()) {
-            try {
-                step.run();
-            } catch (PastUnreadable e) {
-                notice("This edit could not be taken back", e.getMessage());
-            }
-        }
+        keeping.redo();
     }
 
     /** Changes the studio as one step of a gesture, all of whose steps are undone together; null for an edit of its own. */
     public void change(Object gesture, String description, Studio after) {
-        if (!isRefused()) {
-            open.history().gesture(gesture, description, after);
-        }
-    }
-
-    private boolean isRefused() {
-        if (isReadOnly()) {
-            notice("You can look, but not change anything", open.readOnlyBecause());
-        }
-        return isReadOnly();
+        keeping.change(gesture, description, after);
     }
 
     /** Tells that something went wrong. */
     public void notice(String title, String text) {
-        notice.set(Optional.of(Notice.problem(title, text)));
+        notices.problem(title, text);
+    }
+
+    /** Runs something on the screen's thread, later. */
+    public void onScreen(Runnable task) {
+        screen.execute(task);
     }
 
     /** Tells that something was done. */
     public void tell(String title, String text) {
-        notice.set(Optional.of(Notice.done(title, text)));
+        notices.done(title, text);
     }
 
     public void showSetup(String id) {
@@ -338,9 +293,7 @@ public final class StudioModel implements AutoCloseable {
     }
 
     private void turn(Object gesture, String description, Map<String, Double> positions) {
-        if (!isRefused()) {
-            change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
-        }
+        change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
     }
 
     /** Begins the setup that is looked at with gear of the catalogue. */
@@ -354,7 +307,7 @@ public final class StudioModel implements AutoCloseable {
     }
 
     private void refresh() {
-        document.set(open.studio());
+        document.set(keeping.studio());
         setup = studio().setup(setupId)
                 .or(() -> studio().setups().stream().findFirst())
                 .orElseGet(Setup::empty);
@@ -393,21 +346,6 @@ public final class StudioModel implements AutoCloseable {
     /** What now stands where the run stood that is no longer known by its key: the renamed one, or its neighbour. */
     private Optional<RunChoice> atItsPlace(List<RunChoice> runs) {
         return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(Math.min(runPlace, runs.size() - 1)));
-    }
-
-    private void showKept(Kept outcome) {
-        if (outcome.isKept()) {
-            kept.set("All changes kept · " + LocalTime.now(clock).truncatedTo(ChronoUnit.MINUTES));
-            if (notice.get().filter(present -> present.title().equals(NOT_KEPT)).isPresent()) {
-                notice.set(Optional.empty());
-            }
-        } else {
-            kept.set("Changes are not kept");
-            notice(
-                    NOT_KEPT,
-                    outcome.file() + ": " + outcome.trouble()
-                            + ". Free some space or save a copy elsewhere; the next change tries again.");
-        }
     }
 
     @Override

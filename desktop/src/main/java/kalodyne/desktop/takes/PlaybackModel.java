@@ -3,7 +3,6 @@ package kalodyne.desktop.takes;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import kalodyne.core.recording.Playback;
@@ -42,9 +41,9 @@ public final class PlaybackModel implements AutoCloseable {
     private void run(Playback begun) {
         try {
             begun.run(speakers);
-            Platform.runLater(() -> ended(begun, Optional.empty()));
+            studio.onScreen(() -> ended(begun, Optional.empty()));
         } catch (IOException e) {
-            Platform.runLater(() -> ended(begun, Optional.of(String.valueOf(e.getMessage()))));
+            studio.onScreen(() -> ended(begun, Optional.of(String.valueOf(e.getMessage()))));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

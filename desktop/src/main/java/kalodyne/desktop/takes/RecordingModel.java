@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.gear.Device;
@@ -148,7 +147,7 @@ public final class RecordingModel implements AutoCloseable {
         }
         Thread asking = new Thread(() -> {
             List<InputDevice> found = systemInputs.get();
-            Platform.runLater(() -> show(found));
+            studio.onScreen(() -> show(found));
         });
         asking.setDaemon(true);
         asking.start();
@@ -196,12 +195,12 @@ public final class RecordingModel implements AutoCloseable {
             Recording.Ended ended = begun.recording.run(
                     from,
                     rate,
-                    () -> Platform.runLater(() -> {
+                    () -> studio.onScreen(() -> {
                         if (listening.filter(begun::equals).isPresent()) {
                             state.set(State.LISTENING);
                         }
                     }));
-            Platform.runLater(() -> ended(begun, ended));
+            studio.onScreen(() -> ended(begun, ended));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

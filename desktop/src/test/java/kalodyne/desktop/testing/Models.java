@@ -10,6 +10,7 @@ import java.util.concurrent.AbstractExecutorService;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.job.Jobs;
@@ -18,6 +19,8 @@ import kalodyne.desktop.model.StudioModel;
 /** What screens show, without a screen: work is done at once, and what would be told on the screen's thread waits for {@link #tell}. */
 public final class Models implements AutoCloseable {
     public static final Clock CLOCK = Clock.fixed(Instant.parse("2026-03-01T12:04:00Z"), ZoneOffset.UTC);
+
+    private static final int MOST_SECONDS = 30;
 
     private final ConcurrentLinkedQueue<Runnable> waiting = new ConcurrentLinkedQueue<>();
     private final StudioModel studio;
@@ -79,6 +82,19 @@ public final class Models implements AutoCloseable {
     public void tell() {
         for (Runnable task = waiting.poll(); task != null; task = waiting.poll()) {
             task.run();
+        }
+    }
+
+    /** Tells what comes from elsewhere until something is so. */
+    public void until(BooleanSupplier so) throws InterruptedException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
+        tell();
+        while (!so.getAsBoolean()) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("it did not come about in " + MOST_SECONDS + " s");
+            }
+            Thread.sleep(2);
+            tell();
         }
     }
 
