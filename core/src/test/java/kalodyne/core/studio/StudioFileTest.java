@@ -4,28 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
-import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
@@ -51,22 +41,6 @@ class StudioFileTest {
         return StudioFile.open(file, Studio.empty(), CLOCK);
     }
 
-    private static Device device(int number) {
-        var profiles = Catalogue.shipped().devices();
-        return profiles.get(number % profiles.size())
-                .gear()
-                .withId("device-" + number)
-                .withName("Device " + number);
-    }
-
-    private static Lead lead(int number) {
-        var profiles = Catalogue.shipped().leads();
-        return profiles.get(number % profiles.size())
-                .gear()
-                .withId("lead-" + number)
-                .withName("Lead " + number);
-    }
-
     @Test
     void a_studio_that_is_only_looked_at_leaves_no_file() throws IOException {
         open().close();
@@ -75,7 +49,7 @@ class StudioFileTest {
 
     @Test
     void keeps_edits_and_undoes_them_after_restarts() throws IOException {
-        Studio one = Studio.empty().with(device(1)).with(lead(1));
+        Studio one = Studio.empty().with(Numbered.device(1)).with(Numbered.lead(1));
         Studio two = one.changing("setup-1", setup -> setup.with(take("Take 1", "synth.out>interface.adc")));
         try (OpenStudio studio = open()) {
             studio.history().edit("add gear", one);
@@ -96,7 +70,7 @@ class StudioFileTest {
             studio.history().undo();
             studio.history().undo();
             assertThat(studio.studio()).isEqualTo(Studio.empty());
-            studio.history().edit("add a lead", Studio.empty().with(lead(2)));
+            studio.history().edit("add a lead", Studio.empty().with(Numbered.lead(2)));
         }
         try (OpenStudio studio = open()) {
             assertThat(studio.history().redoable()).isEmpty();
@@ -110,10 +84,13 @@ class StudioFileTest {
     void a_gesture_is_one_edit_and_one_that_returns_is_none() throws IOException {
         Object drag = new Object();
         try (OpenStudio studio = open()) {
-            studio.history().edit("add a device", Studio.empty().with(device(1)));
+            studio.history().edit("add a device", Studio.empty().with(Numbered.device(1)));
             for (int step = 0; step < 20; step++) {
                 studio.history()
-                        .gesture(drag, "rename", Studio.empty().with(device(1).withName("Step " + step)));
+                        .gesture(
+                                drag,
+                                "rename",
+                                Studio.empty().with(Numbered.device(1).withName("Step " + step)));
             }
             Object there = new Object();
             studio.history().gesture(there, "there and back", studio.studio().withName("Other"));
@@ -173,10 +150,10 @@ class StudioFileTest {
     private static Studio anyChange(Studio studio, Random random) {
         int number = random.nextInt(12);
         return switch (random.nextInt(11)) {
-            case 0, 1 -> studio.with(device(number));
-            case 2 -> studio.with(device(number).withName("Renamed " + random.nextInt(9)));
+            case 0, 1 -> studio.with(Numbered.device(number));
+            case 2 -> studio.with(Numbered.device(number).withName("Renamed " + random.nextInt(9)));
             case 3 -> studio.withoutDevice("device-" + number);
-            case 4 -> studio.with(lead(number));
+            case 4 -> studio.with(Numbered.lead(number));
             case 5 -> studio.withoutLead("lead-" + number);
             case 6 -> studio.withName("Studio " + number);
             case 7 -> {
@@ -214,7 +191,7 @@ class StudioFileTest {
     @Test
     void a_second_window_only_reads_and_says_why() throws IOException {
         try (OpenStudio first = open()) {
-            first.history().edit("add a device", Studio.empty().with(device(3)));
+            first.history().edit("add a device", Studio.empty().with(Numbered.device(3)));
             first.flush();
             try (OpenStudio second = open()) {
                 assertThat(second.isReadOnly()).isTrue();
@@ -233,7 +210,7 @@ class StudioFileTest {
     @Test
     void an_open_studio_is_not_written_over() throws IOException {
         try (OpenStudio open = open()) {
-            open.history().edit("add a device", Studio.empty().with(device(3)));
+            open.history().edit("add a device", Studio.empty().with(Numbered.device(3)));
             open.flush();
             assertThatThrownBy(() -> StudioFile.write(file, Studio.empty())).hasMessageContaining("It is already open");
         }
@@ -242,144 +219,11 @@ class StudioFileTest {
         assertThat(StudioFile.read(file)).isEqualTo(Studio.empty());
     }
 
-    @Test
-    void what_is_no_studio_is_left_alone() throws Exception {
-        Files.writeString(file, "dear diary");
-        assertThatThrownBy(this::open).hasMessageContaining("It is not a studio.");
-        assertThat(file).hasContent("dear diary");
-        Path other = folder.resolve("other.kalodyne");
-        sql(other, "CREATE TABLE diary (day TEXT)");
-        assertThatThrownBy(() -> StudioFile.open(other, Studio.empty(), CLOCK))
-                .hasMessageContaining("a database of another program");
-        assertThatThrownBy(() -> StudioFile.open(folder, Studio.empty(), CLOCK))
-                .hasMessageContaining("It is a folder.");
-        assertThatThrownBy(() -> StudioFile.read(folder.resolve("gone.kalodyne")))
-                .hasMessageContaining("There is no such file.");
-    }
-
-    @Test
-    void a_newer_file_is_left_alone() throws Exception {
-        StudioFile.write(file, Studio.empty());
-        sql(file, "PRAGMA user_version = 99");
-        byte[] before = Files.readAllBytes(file);
-        assertThatThrownBy(this::open)
-                .isInstanceOf(UnreadableFile.class)
-                .hasMessageContaining("written by a newer Kalodyne (version 99 of the file)")
-                .hasMessageContaining("export it there as JSON");
-        assertThat(Files.readAllBytes(file)).isEqualTo(before);
-    }
-
-    private static void sql(Path file, String text) throws SQLException {
-        try (Connection connection = Database.forWriting(file);
-                Statement statement = connection.createStatement()) {
-            statement.execute(text);
-        }
-    }
-
-    /** Every page but the first is overwritten in turn: the studio opens, most is there, the damaged file is kept. */
-    @Test
-    void a_damaged_file_is_rescued_and_kept() throws IOException {
-        Studio whole =
-                Studio.empty().changing("setup-1", setup -> setup.with(take("Take 1", "synth.out>interface.adc")));
-        for (int i = 0; i < 60; i++) {
-            whole = whole.with(device(i)).with(lead(i));
-        }
-        Path sound = folder.resolve("sound.kalodyne");
-        StudioFile.write(sound, whole);
-        long page = 4096;
-        long pages = Files.size(sound) / page;
-        Random random = new Random(5);
-        int damaged = 0;
-        for (int attempt = 0; attempt < 12; attempt++) {
-            Path own = Files.createDirectory(folder.resolve("attempt-" + attempt));
-            file = own.resolve("mine.kalodyne");
-            Files.copy(sound, file, StandardCopyOption.REPLACE_EXISTING);
-            byte[] noise = new byte[(int) page];
-            random.nextBytes(noise);
-            long bad = 1L + random.nextInt((int) pages - 1);
-            try (RandomAccessFile raw = new RandomAccessFile(file.toFile(), "rw")) {
-                raw.seek(bad * page);
-                raw.write(noise);
-            }
-            byte[] original = Files.readAllBytes(file);
-            try (OpenStudio studio = open()) {
-                if (studio.rescued().isEmpty()) {
-                    // The page was free, or held what is not asked for.
-                    continue;
-                }
-                damaged++;
-                assertThat(studio.rescued()).contains("Recovered: ").contains("The damaged file was kept as");
-                int found = studio.studio().devices().size()
-                        + studio.studio().leads().size();
-                assertThat(found).as(studio.rescued()).isGreaterThan(0);
-                assertThat(whole.devices()).containsAll(studio.studio().devices());
-                Path kept = own.resolve("mine damaged 2026-03-01 120400.kalodyne");
-                assertThat(Files.readAllBytes(kept)).isEqualTo(original);
-                studio.history().edit("go on", studio.studio().withName("Goes on"));
-            }
-            assertThat(StudioFile.read(file).name()).isEqualTo("Goes on");
-        }
-        assertThat(damaged).isGreaterThan(6);
-    }
-
-    @Test
-    void where_nothing_can_be_read_the_backup_takes_its_place() throws IOException {
-        try (OpenStudio studio = open()) {
-            studio.history().edit("add a device", Studio.empty().with(device(1)));
-            studio.flush();
-            studio.backUp(CLOCK);
-        }
-        Files.write(file, new byte[3000]);
-        try (OpenStudio studio = open()) {
-            assertThat(studio.rescued())
-                    .startsWith("Nothing could be read in it, so the backup of 2026-03-01 took its place.")
-                    .endsWith("The damaged file was kept as mine damaged 2026-03-01 120400.kalodyne.");
-            assertThat(studio.studio().devices()).hasSize(1);
-        }
-    }
-
-    @Test
-    void half_a_file_is_rescued_too() throws IOException {
-        Studio whole = Studio.empty();
-        for (int i = 0; i < 80; i++) {
-            whole = whole.with(device(i));
-        }
-        StudioFile.write(file, whole);
-        byte[] all = Files.readAllBytes(file);
-        Files.write(file, Arrays.copyOf(all, all.length / 2));
-        try (OpenStudio studio = open()) {
-            assertThat(studio.rescued()).contains("Recovered: ");
-            assertThat(studio.studio().devices()).hasSizeGreaterThan(10);
-            assertThat(whole.devices()).containsAll(studio.studio().devices());
-        }
-    }
-
-    @Test
-    void backups_thin_out_with_age() throws Exception {
-        StudioFile.write(file, Studio.empty());
-        Backups backups = new Backups(file);
-        LocalDate today = LocalDate.of(2026, 11, 25);
-        for (int age = 0; age < 500; age++) {
-            backups.make(today.minusDays(age).atTime(9, 0));
-        }
-        backups.prune(today);
-        List<LocalDate> days =
-                backups.list().stream().map(backup -> backup.at().toLocalDate()).toList();
-        assertThat(days)
-                .startsWith(today, today.minusDays(1), today.minusDays(6).plusDays(4));
-        assertThat(days.stream().filter(day -> day.isAfter(today.minusDays(7)))).hasSize(7);
-        assertThat(days)
-                .hasSizeBetween(20, 24)
-                .last()
-                .satisfies(oldest -> assertThat(oldest).isAfter(today.minusMonths(12)));
-        assertThat(StudioFile.read(backups.list().get(0).file())).isEqualTo(Studio.empty());
-    }
-
     /** After its file was let go nothing may change in memory that is not kept. */
     @Test
     void a_closed_studio_is_only_read() throws IOException {
         OpenStudio studio = open();
-        studio.history().edit("add a device", Studio.empty().with(device(1)));
+        studio.history().edit("add a device", Studio.empty().with(Numbered.device(1)));
         assertThat(studio.isReadOnly()).isFalse();
         studio.close();
         assertThat(studio.isReadOnly()).isTrue();
@@ -416,13 +260,13 @@ class StudioFileTest {
         List<Kept> kept = Collections.synchronizedList(new ArrayList<>());
         try (OpenStudio studio = open()) {
             studio.onKept(kept::add);
-            studio.history().edit("add a device", Studio.empty().with(device(1)));
+            studio.history().edit("add a device", Studio.empty().with(Numbered.device(1)));
             studio.flush();
             assertThat(kept)
                     .isNotEmpty()
                     .allSatisfy(each -> assertThat(each.isKept()).isFalse());
             Files.delete(away);
-            studio.history().edit("add a lead", studio.studio().with(lead(1)));
+            studio.history().edit("add a lead", studio.studio().with(Numbered.lead(1)));
             studio.flush();
             assertThat(kept.get(kept.size() - 1).isKept()).isTrue();
         }
@@ -436,7 +280,7 @@ class StudioFileTest {
         Path away = Files.writeString(folder.resolve("stick"), "a file where the folder should be");
         file = away.resolve("mine.kalodyne");
         try (OpenStudio studio = open()) {
-            studio.history().edit("add a device", Studio.empty().with(device(1)));
+            studio.history().edit("add a device", Studio.empty().with(Numbered.device(1)));
             studio.flush();
             Files.delete(away);
         }

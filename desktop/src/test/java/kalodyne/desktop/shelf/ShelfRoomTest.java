@@ -14,7 +14,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
-import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
@@ -23,7 +22,6 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
-import kalodyne.core.units.Gain;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -387,30 +385,5 @@ class ShelfRoomTest {
 
     private static Lead studioLead() {
         return Catalogue.shipped().lead("rca-y").orElseThrow().gear().withName("Only one");
-    }
-
-    @Test
-    void a_controls_range_is_what_the_manual_prints() throws IOException {
-        try (Desk desk = Desk.demo(folder)) {
-            enter(desk);
-            choose(desk, "interface");
-            assertThat(desk.text("#range-gain-1")).isEqualTo("0.0 dB to +56.0 dB");
-            assertThat(desk.shows("#range-gain-2")).isFalse();
-            desk.typeInto("#range-gain-1", "56 dB");
-            assertThat(desk.text("#item-problem")).startsWith("“56 dB” has not two ends.");
-            desk.typeInto("#range-gain-1", "−3 dB to 62 dB");
-            assertThat(desk.text("#range-gain-1")).isEqualTo("−3.0 dB to +62.0 dB");
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.text("#range-gain-1")).isEqualTo("0.0 dB to +56.0 dB");
-            choose(desk, "bass-synth");
-            desk.typeInto("#range-volume", "shut to +6 dB");
-            assertThat(studio(desk)
-                            .device("bass-synth")
-                            .orElseThrow()
-                            .controls()
-                            .get(0)
-                            .taper())
-                    .contains(new AudioTaper(new Gain(6)));
-        }
     }
 }

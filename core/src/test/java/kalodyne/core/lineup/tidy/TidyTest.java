@@ -1,7 +1,6 @@
 package kalodyne.core.lineup.tidy;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -16,7 +15,6 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import kalodyne.core.files.Progress;
-import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.sound.Broadcast;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
@@ -392,23 +390,5 @@ class TidyTest {
                         .get(0)
                         .problem())
                 .startsWith("It has too few beats that begin clearly");
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "\"cut\": {\"songs\": {}, \"bars\": {\"beatsPerMinute\": 90}} | cut",
-                "\"level\": {\"gainDb\": 3, \"peakDbfs\": -1} | level",
-                "\"level\": {\"peakDbfs\": 4} | level › peakDbfs",
-                "\"parts\": [{\"channels\": []}] | parts › 1 › channels",
-                "\"parts\": [{\"channels\": [1], \"invert\": [2]}] | parts › 1 › invert",
-                "\"as\": \"mp3\" | as",
-                "\"loud\": true | loud"
-            })
-    void a_plan_with_a_mistake_is_refused_with_its_place(String fields, String place) {
-        assertThatThrownBy(() -> plan(fields))
-                .isInstanceOf(UnreadableFile.class)
-                .hasMessageContaining(place);
     }
 }
