@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
@@ -57,17 +58,22 @@ public record Missing(String words, Price price) {
         return new Missing(lead.name() + " (" + ends(lead) + length(lead) + ")", Price.A);
     }
 
-    /** "XLR plug to 6.35 mm three-pole plug", "3.5 mm four-pole plug to two 3.5 mm three-pole sockets". */
+    /** "XLR plug to 6.35 mm three-pole plug", "two RCA plugs to two RCA plugs, with an earth wire". */
     private static String ends(Lead lead) {
         Map<String, Integer> alike = new LinkedHashMap<>();
         lead.ends().stream()
+                .filter(end -> end.connector() != Connector.EARTH_SPADE)
                 .map(end -> end.connector().word() + " " + end.form().word())
                 .forEach(words -> alike.merge(words, 1, Integer::sum));
-        if (alike.size() == 1) {
-            String words = alike.keySet().iterator().next();
-            return lead.ends().size() == 2
-                    ? words + " to " + words
-                    : counted(words, lead.ends().size());
+        return sides(alike) + (Earth.hasWire(lead) ? ", with an earth wire" : "");
+    }
+
+    /** Ends that are all alike are half of them at each side. */
+    private static String sides(Map<String, Integer> alike) {
+        Map.Entry<String, Integer> first = alike.entrySet().iterator().next();
+        if (alike.size() == 1 && first.getValue() % 2 == 0) {
+            String side = counted(first.getKey(), first.getValue() / 2);
+            return side + " to " + side;
         }
         return alike.entrySet().stream()
                 .map(entry -> counted(entry.getKey(), entry.getValue()))
