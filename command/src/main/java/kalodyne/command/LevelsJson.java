@@ -100,7 +100,7 @@ final class LevelsJson {
 
     private static ObjectNode control(Setting setting) {
         ObjectNode node = NODES.objectNode();
-        node.put("control", setting.name());
+        node.put("control", setting.control().write());
         node.put("name", setting.present().name());
         node.put("device", setting.owner());
         Output.put(node, "position", setting.present().position());
@@ -193,7 +193,7 @@ final class LevelsJson {
     private static ObjectNode knob(Flow advised, Turn turn) {
         Knob knob = turn.advised();
         ObjectNode node = NODES.objectNode();
-        node.put("control", knob.id());
+        node.put("control", knob.id().write());
         node.put("name", knob.control().name());
         node.put("device", knob.owner());
         node.put("locked", knob.isLocked());
@@ -225,7 +225,7 @@ final class LevelsJson {
         node.put("end", hindrance.end());
         Output.put(node, "byDb", hindrance.by().db());
         ArrayNode limits = node.putArray("limits");
-        hindrance.limits().forEach(knob -> limits.add(knob.id()));
+        hindrance.limits().forEach(knob -> limits.add(knob.id().write()));
         return node.put("byLock", hindrance.isByLock());
     }
 

@@ -81,7 +81,7 @@ final class PlanJson {
     /** Where a control should stand, as the levels of the same rig advise it. */
     private static ObjectNode knob(Knob knob) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("control", knob.id());
+        node.put("control", knob.id().write());
         node.put("name", knob.control().name());
         node.put("device", knob.owner());
         Output.put(node, "position", knob.control().position());

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import kalodyne.core.files.json.Problem;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
@@ -65,7 +66,7 @@ final class TakesOfRuns {
         return context.now().name().equals(name) || context.now().trace().key().equals(name);
     }
 
-    private List<TakeContext> contexts(Optional<Map<String, Double>> stood) {
+    private List<TakeContext> contexts(Optional<Map<Spot, Double>> stood) {
         List<TakeContext> all = new java.util.ArrayList<>();
         for (Trace trace : levels.traces()) {
             LevelPlan plan = levels.plan(trace);

@@ -9,10 +9,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import kalodyne.core.files.Progress;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
@@ -20,7 +20,6 @@ import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.recording.players.BassSynth;
 import kalodyne.core.recording.players.Player;
 import kalodyne.core.runsheet.Act;
-import kalodyne.core.runsheet.RigSnapshot;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SheetMaker;
@@ -38,9 +37,9 @@ import kalodyne.core.units.Gain;
 /** What the trio did in the weeks before: made-up takes, played into the runs and read like any other, and two sessions. */
 final class BoathousePast {
     private static final String CELLO = "cello.out>interface.adc-1";
-    private static final String CELLO_GAIN = "interface.gain-1";
-    private static final String PHONES = "interface.phones-level";
-    private static final String SYNTH_GAIN = "interface.gain-3";
+    private static final Spot CELLO_GAIN = Spot.read("interface.gain-1");
+    private static final Spot PHONES = Spot.read("interface.phones-level");
+    private static final Spot SYNTH_GAIN = Spot.read("interface.gain-3");
 
     /** In the second take of the synth the filter was opened: the accents come this much above its description. */
     private static final Gain OPENED_FILTER = new Gain(5);
@@ -113,7 +112,7 @@ final class BoathousePast {
         void record(LevelPlan plan, Path file) throws IOException;
     }
 
-    private void take(String name, String run, String knob, double gain, String player, String at, Recording recording)
+    private void take(String name, String run, Spot knob, double gain, String player, String at, Recording recording)
             throws IOException {
         LevelPlan plan = levels.plan(levels.trace(run).orElseThrow()).turned(Map.of(knob, gain));
         String file = "takes/" + player + "-" + name.toLowerCase(Locale.ROOT).replace(' ', '-') + ".wav";
@@ -132,7 +131,7 @@ final class BoathousePast {
     }
 
     /** All of the sheet, as people do: something is skipped each time, and it hums. */
-    private void session(RunSheet sheet, String name, Instant begun, Map<String, Double> positions) {
+    private void session(RunSheet sheet, String name, Instant begun, Map<Spot, Double> positions) {
         List<Tick> ticks = new ArrayList<>();
         Instant at = begun;
         for (Step step : sheet.steps()) {
@@ -143,11 +142,6 @@ final class BoathousePast {
             ticks.add(step.act() == Act.TEST_TAKE ? tick.noticing(Symptom.HUM) : tick);
         }
         setup = setup.with(new Session(
-                name,
-                begun,
-                true,
-                ticks,
-                setup.wiring(),
-                setup.settings().turned(new RigSnapshot(Optional.empty(), positions).spots())));
+                name, begun, true, ticks, setup.wiring(), setup.settings().turned(positions)));
     }
 }

@@ -15,7 +15,7 @@ import kalodyne.core.units.UnreadableQuantity;
  * @param item the mark under which the device or lead is in the patch
  * @param part the mark of its socket, switch or end
  */
-public record Spot(String item, String part) {
+public record Spot(String item, String part) implements Comparable<Spot> {
     private static final Pattern FORM =
             Pattern.compile("([a-z0-9][a-z0-9-]{0,59}(?:/[2-9]\\d{0,2}|/1\\d{1,2})?)\\.([a-z0-9][a-z0-9-]{0,59})");
 
@@ -47,6 +47,12 @@ public record Spot(String item, String part) {
     public static Stream<String> marks(Lead lead) {
         return IntStream.rangeClosed(1, lead.owned())
                 .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number);
+    }
+
+    /** In the order of their marks. */
+    @Override
+    public int compareTo(Spot other) {
+        return write().compareTo(other.write());
     }
 
     /** "bass-synth.out". */

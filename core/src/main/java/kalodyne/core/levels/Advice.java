@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Advised;
 import kalodyne.core.levels.gain.Hindrance;
 import kalodyne.core.levels.gain.PointId;
@@ -59,9 +60,10 @@ public record Advice(List<Setting> settings, Optional<Hindrance> obstacle) {
     }
 
     /** The advised positions of the controls that should move. */
-    public Map<String, Double> turns() {
-        Map<String, Double> turns = new LinkedHashMap<>();
-        moving().forEach(setting -> turns.put(setting.name(), setting.advised().position()));
+    public Map<Spot, Double> turns() {
+        Map<Spot, Double> turns = new LinkedHashMap<>();
+        moving().forEach(setting ->
+                turns.put(setting.control(), setting.advised().position()));
         return turns;
     }
 
@@ -70,11 +72,13 @@ public record Advice(List<Setting> settings, Optional<Hindrance> obstacle) {
         List<String> ways = moving().stream().map(Setting::way).toList();
         return ways.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Remedy("Turn " + String.join(" and ", ways), turns()));
+                : Optional.of(new Remedy("Turn " + String.join(" and ", ways), Advised.byMark(turns())));
     }
 
     /** The setting of a control of the run. */
-    public Optional<Setting> of(String name) {
-        return settings.stream().filter(setting -> setting.name().equals(name)).findFirst();
+    public Optional<Setting> of(Spot control) {
+        return settings.stream()
+                .filter(setting -> setting.control().equals(control))
+                .findFirst();
     }
 }

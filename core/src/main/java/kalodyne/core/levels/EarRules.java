@@ -13,6 +13,7 @@ import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Usual;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
@@ -84,7 +85,7 @@ final class EarRules extends RunFindings {
 
     /** With every knob on the way at its highest: what comes out when somebody does not look. */
     private void full() {
-        Map<String, Double> up = new HashMap<>();
+        Map<Spot, Double> up = new HashMap<>();
         plan.knobs().forEach(knob -> up.put(knob.id(), 1.0));
         double most = plan.turned(up).endAverage();
         if (most >= UNBEARABLE_DB && plan.endAverage() < UNBEARABLE_DB) {

@@ -145,7 +145,7 @@ public final class LeastChange {
 
     private void unlock() {
         for (Knob knob : rig.flow().knobs()) {
-            if (knob.isLocked() && settings.locked().contains(Spot.read(knob.id()))) {
+            if (knob.isLocked() && settings.locked().contains(knob.id())) {
                 Flow free = rig.flow().withKnobs(each -> each.id().equals(knob.id()) ? each.locked(false) : each);
                 offer(Change.Kind.UNLOCK, "Unlock " + knob.words(), free);
             }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
@@ -137,14 +138,14 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
     }
 
     /** Where its controls stand, by their marks. */
-    public Map<String, Double> positions() {
-        Map<String, Double> positions = new java.util.LinkedHashMap<>();
+    public Map<Spot, Double> positions() {
+        Map<Spot, Double> positions = new java.util.LinkedHashMap<>();
         knobs().forEach(knob -> positions.put(knob.id(), knob.control().position()));
         return positions;
     }
 
     /** With some controls turned, by their marks. */
-    public LevelPlan turned(Map<String, Double> positions) {
+    public LevelPlan turned(Map<Spot, Double> positions) {
         return of(trace, FlowLevels.of(flow().turned(positions)));
     }
 

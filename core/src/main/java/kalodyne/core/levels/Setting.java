@@ -1,17 +1,18 @@
 package kalodyne.core.levels;
 
 import kalodyne.core.gear.Control;
+import kalodyne.core.joint.Spot;
 
 /**
  * Where a control should stand.
  *
- * @param name under which the run knows the control
+ * @param control which one
  * @param owner the device it is on
  * @param present the control as it stands
  * @param advised the control as it should stand
  * @param isLocked whether it must stay
  */
-public record Setting(String name, String owner, Control present, Control advised, boolean isLocked) {
+public record Setting(Spot control, String owner, Control present, Control advised, boolean isLocked) {
     /** Less than a twentieth of the travel's quarter hour is the same place to a hand. */
     private static final double SAME_PLACE = 0.05;
 

@@ -12,6 +12,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.FlowLevels;
@@ -37,7 +38,7 @@ final class LevelSteps implements SheetPart {
         private final SheetRig rig;
         private final SheetDraft draft;
         private final FlowLevels advised;
-        private final Set<String> done = new HashSet<>();
+        private final Set<Spot> done = new HashSet<>();
 
         Setting(SheetRig rig, SheetDraft draft) {
             this.rig = rig;
@@ -244,7 +245,8 @@ final class LevelSteps implements SheetPart {
         }
 
         private static String id(List<Turned> group) {
-            return "level:" + group.stream().map(each -> each.knob().id()).collect(Collectors.joining("+"));
+            return "level:"
+                    + group.stream().map(each -> each.knob().id().write()).collect(Collectors.joining("+"));
         }
 
         private static String names(List<Turned> group) {

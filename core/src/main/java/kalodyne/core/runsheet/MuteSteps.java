@@ -115,7 +115,6 @@ final class MuteSteps implements SheetPart {
     private static List<DeviceControl> knobs(SheetRig rig, String id) {
         Set<String> used = rig.levels().rig().flow().knobs().stream()
                 .map(Knob::id)
-                .map(Spot::read)
                 .filter(spot -> spot.item().equals(id))
                 .map(Spot::part)
                 .collect(Collectors.toSet());

@@ -133,7 +133,7 @@ public record Recall(List<Difference> differences) {
                             Switched::control, Switched::at, (one, other) -> other, LinkedHashMap::new));
         }
 
-        void knobs(Map<String, Double> then, Map<String, Double> now) {
+        void knobs(Map<Spot, Double> then, Map<Spot, Double> now) {
             new TreeMap<>(now).forEach((control, after) -> {
                 Double before = then.get(control);
                 if (before != null && Math.abs(before - after) > SAME_PLACE) {

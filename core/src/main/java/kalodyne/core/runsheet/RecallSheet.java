@@ -68,7 +68,7 @@ public record RecallSheet(List<Desk> devices, List<PatchList.Row> rows) {
                 .map(wiring -> wiring.switches().stream()
                         .collect(Collectors.toMap(Switched::control, Switched::at, (one, other) -> other)))
                 .orElse(Map.of());
-        Map<Spot, Double> positions = stand.spots();
+        Map<Spot, Double> positions = stand.positions();
         return new RecallSheet(
                 patch.devices().entrySet().stream()
                         .filter(each -> !each.getValue().controls().isEmpty())

@@ -53,9 +53,11 @@ public final class SpotWords {
                 .findFirst();
     }
 
-    /** "Interface, gain 3". */
+    /** "Interface, gain 3"; the name alone of a control whose gear was never told. */
     public String control(Spot spot) {
-        return device(spot) + ", " + found(spot).map(DeviceControl::name).orElse(spot.part());
+        return spot.item().isEmpty()
+                ? spot.part()
+                : device(spot) + ", " + found(spot).map(DeviceControl::name).orElse(spot.part());
     }
 
     /** Where a control of what is on the shelf stands: "10:45", or a percentage of its way where its dial is not known. */
@@ -63,20 +65,7 @@ public final class SpotWords {
         return found(spot)
                 .flatMap(control -> control.taper()
                         .map(taper -> new Control(control.name(), taper, control.dial(), position).clock()))
-                .orElseGet(() -> percent(position));
-    }
-
-    /** The same by its mark; of one that cannot be read the mark itself. */
-    String control(String mark) {
-        return Spot.known(mark).map(this::control).orElse(mark);
-    }
-
-    String clock(String mark, double position) {
-        return Spot.known(mark).map(spot -> clock(spot, position)).orElseGet(() -> percent(position));
-    }
-
-    private static String percent(double position) {
-        return Math.round(100 * position) + " %";
+                .orElseGet(() -> Math.round(100 * position) + " %");
     }
 
     /** "Interface". */
@@ -85,7 +74,7 @@ public final class SpotWords {
     }
 
     /** How controls stood when a take was made: "Interface, gain 3 10:45", in the order of their marks. */
-    public List<String> eachPosition(Map<String, Double> positions) {
+    public List<String> eachPosition(Map<Spot, Double> positions) {
         return new TreeMap<>(positions)
                 .entrySet().stream()
                         .map(each -> control(each.getKey()) + " " + clock(each.getKey(), each.getValue()))

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -121,9 +120,8 @@ class NearMissTest {
 
     private static Stream<String> advised(List<Checked> joints, Patch patch) {
         SetupLevels levels = SetupLevels.of(joints, patch, Settings.NONE);
-        Map<Spot, Double> positions = new HashMap<>();
-        levels.advised().positions().forEach((mark, position) -> positions.put(Spot.read(mark), position));
-        SetupLevels followed = SetupLevels.of(joints, patch, Settings.NONE.turned(positions));
+        SetupLevels followed = SetupLevels.of(
+                joints, patch, Settings.NONE.turned(levels.advised().positions()));
         return followed.traces().stream()
                 .flatMap(trace -> followed.run(trace).findings().stream())
                 .map(each -> each.severity().word() + " " + each.mark());

@@ -80,7 +80,7 @@ class RandomRigsTest {
         Map<Spot, Double> positions = new HashMap<>();
         Settings settings = Settings.NONE;
         for (Knob knob : rig.flow().knobs()) {
-            Spot spot = Spot.read(knob.id());
+            Spot spot = knob.id();
             if (random.nextInt(3) > 0) {
                 positions.put(spot, random.nextInt(4) == 0 ? random.nextInt(2) : random.nextDouble());
             }

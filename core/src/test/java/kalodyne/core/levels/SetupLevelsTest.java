@@ -121,14 +121,14 @@ class SetupLevelsTest {
     void the_preamp_makes_the_gain_and_the_mixer_none() {
         SetupLevels levels = levels(PREAMP, Settings.NONE.with(AimSchool.EVEN));
         double preamp = levels.advised()
-                .of("preamp-strip.gain")
+                .of(Spot.read("preamp-strip.gain"))
                 .orElseThrow()
                 .advised()
                 .gain()
                 .db();
         assertThat(preamp).isBetween(60.0, 65.0);
         assertThat(levels.advised()
-                        .of("mixer-small.gain-1")
+                        .of(Spot.read("mixer-small.gain-1"))
                         .orElseThrow()
                         .advised()
                         .gain()
@@ -136,14 +136,14 @@ class SetupLevelsTest {
                 .isZero();
         SetupLevels unity = levels(PREAMP, Settings.NONE.with(GainSchool.UNITY));
         assertThat(unity.advised()
-                        .of("mixer-small.level-1")
+                        .of(Spot.read("mixer-small.level-1"))
                         .orElseThrow()
                         .advised()
                         .gain()
                         .db())
                 .isCloseTo(0, within(0.5));
         assertThat(unity.advised()
-                        .of("mixer-small.main")
+                        .of(Spot.read("mixer-small.main"))
                         .orElseThrow()
                         .advised()
                         .gain()
@@ -190,7 +190,10 @@ class SetupLevelsTest {
                             .db())
                     .isCloseTo(wish, within(1.0));
             assertThat(levels.traces()).hasSize(8);
-            assertThat(levels.advised().of("mixer-rack.main").orElseThrow().stays())
+            assertThat(levels.advised()
+                            .of(Spot.read("mixer-rack.main"))
+                            .orElseThrow()
+                            .stays())
                     .isFalse();
         }
     }
@@ -200,7 +203,11 @@ class SetupLevelsTest {
         Spot main = Spot.read("mixer-rack.main");
         Settings locked = Settings.NONE.turned(Map.of(main, 0.6)).locked(main, true);
         SetupLevels levels = levels(RACK, locked);
-        assertThat(levels.advised().of("mixer-rack.main").orElseThrow().stays()).isTrue();
+        assertThat(levels.advised()
+                        .of(Spot.read("mixer-rack.main"))
+                        .orElseThrow()
+                        .stays())
+                .isTrue();
         assertThat(advised(levels).isMet(0)).isTrue();
         Settings impossible = Settings.NONE.turned(Map.of(main, 0.0)).locked(main, true);
         SetupLevels shut = levels(RACK, impossible);
@@ -323,7 +330,7 @@ class SetupLevelsTest {
         Rig turned = rig(patch, Settings.NONE.turned(Map.of(Spot.read("mixer-rack.level-1"), 0.3)));
         assertThat(before.isTurned(turned, Settings.NONE.wanted())).isTrue();
         SetupLevels after = before.turned(turned);
-        assertThat(after.advised().positions().keySet()).contains("mixer-rack.level-1");
+        assertThat(after.advised().positions().keySet()).contains(Spot.read("mixer-rack.level-1"));
         Flow followed = after.advised().followedOn(turned.flow());
         assertThat(followed)
                 .isEqualTo(GainAdviser.advise(turned.flow(), Settings.NONE.wanted())

@@ -15,6 +15,7 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.sound.WavRecorder;
 import kalodyne.core.takes.TakeReader;
@@ -60,7 +61,7 @@ class RecordingTest {
     @ParameterizedTest
     @EnumSource(names = {"SYNTH", "DRUM_MACHINE", "INSTRUMENT", "MICROPHONE", "TURNTABLE"})
     void the_simulated_interface_gives_what_the_run_predicts(DeviceKind kind) throws Exception {
-        LevelPlan clean = BASS.turned(Map.of("interface.gain-3", 0.35));
+        LevelPlan clean = BASS.turned(Map.of(Spot.read("interface.gain-3"), 0.35));
         TakeReport take = record(clean, Double.NEGATIVE_INFINITY, kind, 20);
         assertThat(take.loudest().peakLevel().dbfs()).isCloseTo(clean.endPeak(), within(0.3));
         double floor = Math.sqrt(take.loudest().heard().noisePower().orElseThrow());
@@ -72,9 +73,9 @@ class RecordingTest {
 
     @Test
     void too_much_gain_is_cut_off_and_less_is_not() throws Exception {
-        assertThat(codes(record(BASS.turned(Map.of("interface.gain-3", 0.8)), -120, DeviceKind.SYNTH, 12)))
+        assertThat(codes(record(BASS.turned(Map.of(Spot.read("interface.gain-3"), 0.8)), -120, DeviceKind.SYNTH, 12)))
                 .contains("clip.digital");
-        assertThat(codes(record(BASS.turned(Map.of("interface.gain-3", 0.35)), -120, DeviceKind.SYNTH, 12)))
+        assertThat(codes(record(BASS.turned(Map.of(Spot.read("interface.gain-3"), 0.35)), -120, DeviceKind.SYNTH, 12)))
                 .doesNotContain("clip.digital", "clip.analogue");
     }
 

@@ -70,7 +70,9 @@ class RecallSheetTest {
     void a_switch_with_gain_stands_where_its_place_is() {
         Patch patch = Plugged.of("synth-analogue.out ts-ts mixer-small.line-1");
         RecallSheet sheet = RecallSheet.of(
-                patch, new RigSnapshot(java.util.Optional.empty(), Map.of("mixer-small.phantom", 1.0)), List.of());
+                patch,
+                new RigSnapshot(java.util.Optional.empty(), Map.of(Spot.read("mixer-small.phantom"), 1.0)),
+                List.of());
         assertThat(sheet.devices().stream()
                         .flatMap(desk -> desk.switches().stream())
                         .filter(toggle -> toggle.at().isPresent()))

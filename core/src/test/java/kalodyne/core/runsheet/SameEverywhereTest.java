@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.BusLoad;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -103,8 +104,8 @@ class SameEverywhereTest {
         assertThat(positions(way.turns())).isEqualTo(positions(levels.advised().turns()));
     }
 
-    private static Map<String, Long> positions(List<Turn> turns) {
-        Map<String, Long> positions = new LinkedHashMap<>();
+    private static Map<Spot, Long> positions(List<Turn> turns) {
+        Map<Spot, Long> positions = new LinkedHashMap<>();
         turns.forEach(turn -> positions.put(turn.present().id(), Math.round(turn.position() * 1e6)));
         return positions;
     }

@@ -75,7 +75,9 @@ class DescribedRunsTest {
         LevelPlan plan = levels.plan(levels.traces().get(0));
         assertThat(plan.endPeak()).isCloseTo(-2.83, within(0.02));
         assertThat(plan.endFloor()).isCloseTo(-88.8, within(0.05));
-        assertThat(plan.knobs()).extracting(knob -> knob.id()).containsExactly("bass-synth.volume", "interface.gain-1");
+        assertThat(plan.knobs())
+                .extracting(knob -> knob.id())
+                .containsExactly(Spot.read("bass-synth.volume"), Spot.read("interface.gain-1"));
         assertThat(JointRules.check(studio.patch(setup)))
                 .flatMap(joint -> joint.findings())
                 .noneMatch(finding -> finding.severity().compareTo(Severity.WRONG) <= 0);
@@ -141,7 +143,8 @@ class DescribedRunsTest {
                     .containsExactlyInAnyOrder(BASS, "drum-box.out-1>interface.adc-2");
             assertThat(setup.takes())
                     .extracting(Take::run, Take::positions)
-                    .containsExactly(tuple("drum-box.out-1>interface.adc-2", Map.of("interface.gain-2", 0.25)));
+                    .containsExactly(
+                            tuple("drum-box.out-1>interface.adc-2", Map.of(Spot.read("interface.gain-2"), 0.25)));
         });
     }
 
@@ -165,7 +168,9 @@ class DescribedRunsTest {
             assertThat(levels(now, setup).traces()).extracting(Trace::key).contains(BASS, GUITAR);
             assertThat(setup.takesOf(BASS))
                     .extracting(Take::note, Take::positions)
-                    .containsExactly(tuple("Too hot", Map.of("interface.gain-1", 0.55, "bass-synth.volume", 1.0)));
+                    .containsExactly(tuple(
+                            "Too hot",
+                            Map.of(Spot.read("interface.gain-1"), 0.55, Spot.read("bass-synth.volume"), 1.0)));
             assertThat(setup.takesOf(GUITAR)).hasSize(1);
             assertThat(setup.sessions()).hasSize(1);
             assertThat(setup.settings().positions())

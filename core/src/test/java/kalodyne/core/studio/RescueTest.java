@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.setup.Take;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -177,6 +178,6 @@ class RescueTest {
     }
 
     private static Take take(String name, String run) {
-        return new Take(name, run, "x.wav", Instant.EPOCH, Map.of("device-1.gain", 0.5));
+        return new Take(name, run, "x.wav", Instant.EPOCH, Map.of(Spot.read("device-1.gain"), 0.5));
     }
 }

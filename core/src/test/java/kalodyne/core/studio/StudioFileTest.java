@@ -185,7 +185,7 @@ class StudioFileTest {
     }
 
     private static Take take(String name, String run) {
-        return new Take(name, run, "x.wav", Instant.EPOCH, Map.of("device-1.gain", 0.5));
+        return new Take(name, run, "x.wav", Instant.EPOCH, Map.of(Spot.read("device-1.gain"), 0.5));
     }
 
     @Test

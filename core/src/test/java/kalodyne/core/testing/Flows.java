@@ -40,9 +40,14 @@ public final class Flows {
         return new Flow(points, knobs, ends);
     }
 
+    /** Its knobs are counted: "rack.k0". */
+    public static Spot knob(int index) {
+        return new Spot("rack", "k" + index);
+    }
+
     public int knob(ControlKind kind, Taper taper, double position) {
         String name = kind.word() + " " + knobs.size();
-        knobs.add(new Knob("k" + knobs.size(), "Rack", kind, new Control(name, taper, Dial.USUAL, position), false));
+        knobs.add(new Knob(knob(knobs.size()), "Rack", kind, new Control(name, taper, Dial.USUAL, position), false));
         return knobs.size() - 1;
     }
 

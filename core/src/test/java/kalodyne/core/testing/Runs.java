@@ -41,8 +41,8 @@ import kalodyne.core.units.Gain;
 
 /** Runs of one source, one lead and one input, as real gear that is plugged, whose numbers can be checked by hand. */
 public final class Runs {
-    public static final String VOLUME = "synth.volume";
-    public static final String GAIN = "interface.gain";
+    public static final Spot VOLUME = Spot.read("synth.volume");
+    public static final Spot GAIN = Spot.read("interface.gain");
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -87,7 +87,7 @@ public final class Runs {
             return new Run(source, metres, picofaradsPerMetre, input, newFullScale, converterNoise, aim);
         }
 
-        public Run turned(Map<String, Double> positions) {
+        public Run turned(Map<Spot, Double> positions) {
             Optional<Control> volume =
                     source.volume().map(each -> each.at(positions.getOrDefault(VOLUME, each.position())));
             Control gain =
@@ -115,8 +115,8 @@ public final class Runs {
 
         public Settings settings() {
             Map<Spot, Double> positions = new HashMap<>();
-            positions.put(Spot.read(GAIN), input.gain().position());
-            source.volume().ifPresent(volume -> positions.put(Spot.read(VOLUME), volume.position()));
+            positions.put(GAIN, input.gain().position());
+            source.volume().ifPresent(volume -> positions.put(VOLUME, volume.position()));
             return Settings.NONE.turned(positions).with(aim);
         }
 

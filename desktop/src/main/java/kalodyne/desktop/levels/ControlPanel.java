@@ -1,5 +1,6 @@
 package kalodyne.desktop.levels;
 
+import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
@@ -26,8 +27,8 @@ final class ControlPanel extends VBox {
     private final Tooltip hint = new Tooltip();
     private Setting shown;
 
-    ControlPanel(String control, StudioModel studio) {
-        String id = control.replace('.', '-');
+    ControlPanel(Spot control, StudioModel studio) {
+        String id = control.item() + "-" + control.part();
         getStyleClass().add("control-panel");
         face = new ClockFace((gesture, position) -> studio.turn(gesture, control, position));
         face.setId(id + "-face");
@@ -47,9 +48,8 @@ final class ControlPanel extends VBox {
         Styled.of(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
         lock.setOnAction(event -> studio.editSettings(
                 lock.isSelected() ? "lock a knob" : "unlock a knob",
-                settings -> settings.turned(java.util.Map.of(
-                                Spot.read(control), shown.present().position()))
-                        .locked(Spot.read(control), lock.isSelected())));
+                settings -> settings.turned(Map.of(control, shown.present().position()))
+                        .locked(control, lock.isSelected())));
         lock.managedProperty().bind(lock.visibleProperty());
         Styled.of(problem).as("problem", "small").wrap().id(id + "-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Setting;
@@ -15,8 +16,8 @@ import kalodyne.desktop.model.StudioModel;
 final class ControlStrip extends Pane {
     private final Corridor corridor;
     private final StudioModel studio;
-    private final Map<String, ControlPanel> panels = new LinkedHashMap<>();
-    private List<String> order = List.of();
+    private final Map<Spot, ControlPanel> panels = new LinkedHashMap<>();
+    private List<Spot> order = List.of();
 
     ControlStrip(Corridor corridor, StudioModel studio) {
         this.corridor = corridor;
@@ -27,16 +28,16 @@ final class ControlStrip extends Pane {
 
     void show(RunLevels run) {
         List<Setting> settings = run.advice().settings();
-        List<String> names = settings.stream().map(Setting::name).toList();
+        List<Spot> controls = settings.stream().map(Setting::control).toList();
         for (Setting setting : settings) {
-            panels.computeIfAbsent(setting.name(), name -> new ControlPanel(name, studio))
+            panels.computeIfAbsent(setting.control(), control -> new ControlPanel(control, studio))
                     .show(setting);
         }
-        if (!names.equals(order)) {
-            order = names;
+        if (!controls.equals(order)) {
+            order = controls;
             // In the order of the signal, so that Tab goes along it.
-            getChildren().setAll(names.stream().map(panels::get).toList());
-            panels.keySet().retainAll(names);
+            getChildren().setAll(controls.stream().map(panels::get).toList());
+            panels.keySet().retainAll(controls);
         }
         requestLayout();
     }
@@ -56,9 +57,9 @@ final class ControlStrip extends Pane {
         }
         corridor.measure(corridor.getWidth(), corridor.getHeight());
         double free = 0;
-        for (String name : order) {
-            ControlPanel panel = panels.get(name);
-            int stage = stage(corridor.plan(), name);
+        for (Spot control : order) {
+            ControlPanel panel = panels.get(control);
+            int stage = stage(corridor.plan(), control);
             double width = Math.max(panel.prefWidth(-1), corridor.columns().width(stage));
             double x = Math.max(free, corridor.centre(stage) - width / 2);
             panel.resizeRelocate(x, 0, width, panel.prefHeight(width));
@@ -67,7 +68,7 @@ final class ControlStrip extends Pane {
     }
 
     /** The first stage that a control acts in. */
-    private static int stage(LevelPlan plan, String knob) {
+    private static int stage(LevelPlan plan, Spot knob) {
         return IntStream.range(0, plan.stages().size())
                 .filter(i -> {
                     var acting = plan.stages().get(i).stage().knob();

@@ -6,6 +6,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import kalodyne.core.gear.Control;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Gain;
 
@@ -19,7 +20,7 @@ final class PeakDrag {
     /** Turns a control as a step of a gesture. */
     @FunctionalInterface
     interface Turn {
-        void turn(Object gesture, String control, double position);
+        void turn(Object gesture, Spot control, double position);
     }
 
     private final Corridor corridor;
@@ -37,10 +38,10 @@ final class PeakDrag {
      * What can be dragged.
      *
      * @param stage whose column it is in
-     * @param name mark of the control in the run
+     * @param id which control
      * @param control as it stood when it was grabbed
      */
-    private record Handle(int stage, String name, Control control) {}
+    private record Handle(int stage, Spot id, Control control) {}
 
     private PeakDrag(Corridor corridor, Turn turn) {
         this.corridor = corridor;
@@ -56,9 +57,7 @@ final class PeakDrag {
         corridor.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE && drag.grabbed != null) {
                 turn.turn(
-                        drag.gesture,
-                        drag.grabbed.name(),
-                        drag.grabbed.control().position());
+                        drag.gesture, drag.grabbed.id(), drag.grabbed.control().position());
                 drag.grabbed = null;
                 event.consume();
             }
@@ -91,7 +90,7 @@ final class PeakDrag {
         Gain wanted = audible(control).plus(new Gain(change));
         double exact = control.taper().positionFor(wanted);
         double position = event.isShiftDown() ? exact : control.dial().nearestQuarter(exact);
-        turn.turn(gesture, grabbed.name(), control.taper().rest(position));
+        turn.turn(gesture, grabbed.id(), control.taper().rest(position));
         event.consume();
     }
 

@@ -80,7 +80,7 @@ public record Calibrating(LevelPlan plan, Knob knob, Calibration calibration, in
         Device device = corrected.device(socket.item()).orElseThrow();
         corrected = corrected.with(
                 Corrections.source(device, socket.part(), source.sound().orElseThrow(), calibration, studio.today()));
-        Spot control = Spot.read(knob.id());
+        Spot control = knob.id();
         Device turned = corrected.device(control.item()).orElseThrow();
         return corrected.with(Corrections.knob(turned, control.part(), calibration));
     }

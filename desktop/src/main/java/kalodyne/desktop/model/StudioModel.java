@@ -3,6 +3,7 @@ package kalodyne.desktop.model;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
@@ -270,21 +272,23 @@ public final class StudioModel implements AutoCloseable {
         change(null, description, studio().with(change.apply(setup)));
     }
 
-    /** Turns one control, by its mark. */
-    public void turn(Object gesture, String control, double position) {
+    /** Turns one control. */
+    public void turn(Object gesture, Spot control, double position) {
         turn(gesture, "turn " + words(control), Map.of(control, position));
     }
 
-    private String words(String control) {
+    private String words(Spot control) {
         return reading()
                 .flatMap(present -> present.plan().flow().knob(control))
                 .map(Knob::words)
-                .orElse("the " + control);
+                .orElse("the " + control.part());
     }
 
     /** Does what a finding proposes. */
     public void apply(Remedy remedy) {
-        turn(null, "follow the advice", remedy.turns());
+        Map<Spot, Double> positions = new HashMap<>();
+        remedy.turns().forEach((mark, position) -> positions.put(Spot.read(mark), position));
+        turn(null, "follow the advice", positions);
     }
 
     /** All controls of the setup. */
@@ -292,7 +296,7 @@ public final class StudioModel implements AutoCloseable {
         turn(null, "set all as advised", levels.advised().positions());
     }
 
-    private void turn(Object gesture, String description, Map<String, Double> positions) {
+    private void turn(Object gesture, String description, Map<Spot, Double> positions) {
         change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
     }
 

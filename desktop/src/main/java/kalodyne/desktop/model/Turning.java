@@ -20,11 +20,11 @@ final class Turning {
         this.setup = setup;
     }
 
-    Setup to(Map<String, Double> positions) {
+    Setup to(Map<Spot, Double> positions) {
         Wiring wiring = setup.wiring();
         Map<Spot, Double> knobs = new HashMap<>();
-        for (Map.Entry<String, Double> each : positions.entrySet()) {
-            Spot spot = Spot.read(each.getKey());
+        for (Map.Entry<Spot, Double> each : positions.entrySet()) {
+            Spot spot = each.getKey();
             Optional<DeviceControl> named =
                     control(spot).filter(control -> control.positions().size() > 1);
             if (named.isPresent()) {

@@ -13,6 +13,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Runs;
@@ -53,7 +54,7 @@ class LevelsRoomTest {
                 .orElseThrow()
                 .plan()
                 .flow()
-                .knob("interface.gain-3")
+                .knob(Spot.read("interface.gain-3"))
                 .orElseThrow()
                 .gain()
                 .db();

@@ -27,7 +27,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** The open setup without a window. */
 class StudioModelTest {
     private static final String BASS = "bass-synth.out>interface.adc-3";
-    private static final String GAIN = "interface.gain-3";
+    private static final Spot GAIN = Spot.read("interface.gain-3");
 
     @TempDir
     Path folder;
@@ -45,7 +45,7 @@ class StudioModelTest {
     }
 
     private static double position(StudioModel studio) {
-        return studio.setup().settings().positions().get(Spot.read(GAIN));
+        return studio.setup().settings().positions().get(GAIN);
     }
 
     /** Steps of one drag are one edit; two drags are two. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.FindingCode;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.causes.Inquiry;
@@ -62,7 +63,7 @@ class TakesModelTest {
         assertThat(take.file()).isEqualTo("takes/bass.wav");
         assertThat(take.run()).isEqualTo(BASS);
         assertThat(take.at()).isEqualTo(Models.CLOCK.instant());
-        assertThat(take.positions()).containsKeys("bass-synth.volume", "interface.gain-3");
+        assertThat(take.positions()).containsKeys(Spot.read("bass-synth.volume"), Spot.read("interface.gain-3"));
         // A sine at −12 dBFS has its peak there.
         assertThat(take.judged().orElseThrow().peakDbfs().orElseThrow()).isBetween(-12.02, -11.98);
         assertThat(takes.selection().sentence()).contains("−12.0 dBFS");

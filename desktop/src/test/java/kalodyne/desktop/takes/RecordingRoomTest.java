@@ -15,6 +15,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import kalodyne.core.files.Progress;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
@@ -87,8 +88,8 @@ class RecordingRoomTest {
         assertThat(desk.text("#next-step")).isEqualTo("Leave every knob where it is: record the real take");
 
         assertThat(log()).hasSize(4);
-        assertThat(log().get(2).positions().get("interface.gain-3"))
-                .isGreaterThan(log().get(3).positions().get("interface.gain-3"));
+        assertThat(log().get(2).positions().get(Spot.read("interface.gain-3")))
+                .isGreaterThan(log().get(3).positions().get(Spot.read("interface.gain-3")));
         Path file = folder.resolve(log().get(3).file());
         assertThat(file).hasFileName("bass-synth-track-3-take-4.wav");
         assertThat(TakeReader.read(file, Progress.NONE).header().seconds()).isBetween(4.5, 8.0);

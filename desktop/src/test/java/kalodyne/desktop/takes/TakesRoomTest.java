@@ -25,6 +25,7 @@ import javafx.stage.Stage;
 import javafx.stage.StageStyle;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Provenance;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
@@ -158,7 +159,7 @@ class TakesRoomTest {
         assertThat(desk.workbench().studio().setup().takes().get(2))
                 .returns("Take 3", take -> take.name())
                 .returns(file.toString(), take -> take.file())
-                .returns(0.5, take -> take.positions().get("interface.gain-3"));
+                .returns(0.5, take -> take.positions().get(Spot.read("interface.gain-3")));
         Desk.onScreen(() -> {
             other.get().close();
             return null;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.joint.Spot;
 
 /**
  * Where the controls of a flow should stand.
@@ -24,15 +25,22 @@ public record Advised(List<Turn> turns, List<Hindrance> hindrances, boolean isPr
     }
 
     /** The advised positions of the controls that should move, by their marks. */
-    public Map<String, Double> positions() {
-        Map<String, Double> positions = new LinkedHashMap<>();
+    public Map<Spot, Double> positions() {
+        Map<Spot, Double> positions = new LinkedHashMap<>();
         turns.stream()
                 .filter(turn -> !turn.stays())
                 .forEach(turn -> positions.put(turn.present().id(), turn.position()));
         return positions;
     }
 
-    public Optional<Turn> of(String knobId) {
+    /** As findings have them, which know no gear. */
+    public static Map<String, Double> byMark(Map<Spot, Double> positions) {
+        Map<String, Double> byMark = new LinkedHashMap<>();
+        positions.forEach((control, position) -> byMark.put(control.write(), position));
+        return byMark;
+    }
+
+    public Optional<Turn> of(Spot knobId) {
         return turns.stream().filter(turn -> turn.present().id().equals(knobId)).findFirst();
     }
 
@@ -46,6 +54,6 @@ public record Advised(List<Turn> turns, List<Hindrance> hindrances, boolean isPr
                 turns.stream().filter(turn -> !turn.stays()).map(Turn::words).toList();
         return words.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Remedy("Turn " + String.join(" and ", words), positions()));
+                : Optional.of(new Remedy("Turn " + String.join(" and ", words), byMark(positions())));
     }
 }

@@ -12,6 +12,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import kalodyne.core.joint.Spot;
 
 /**
  * A whole rig as far as levels go.
@@ -95,7 +96,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
                 .findFirst();
     }
 
-    public Optional<Knob> knob(String id) {
+    public Optional<Knob> knob(Spot id) {
         return knobs.stream().filter(knob -> knob.id().equals(id)).findFirst();
     }
 
@@ -104,12 +105,12 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
     }
 
     /** With some controls turned to positions, by their marks; marks that it does not have are passed over. */
-    public Flow turned(Map<String, Double> positions) {
+    public Flow turned(Map<Spot, Double> positions) {
         return withKnobs(knob -> positions.containsKey(knob.id()) ? knob.at(positions.get(knob.id())) : knob);
     }
 
     /** With some controls locked where they stand, by their marks, and the others free. */
-    public Flow locked(Set<String> ids) {
+    public Flow locked(Set<Spot> ids) {
         return withKnobs(knob -> knob.locked(ids.contains(knob.id())));
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import kalodyne.core.joint.Spot;
 
 /**
  * Finds where all controls of a flow should stand, and says what is in the way where not everything wanted can be had.
@@ -19,7 +20,7 @@ public final class GainAdviser {
     }
 
     public static Advised advise(Flow flow, Wanted wanted) {
-        Map<String, Turn> turns = new HashMap<>();
+        Map<Spot, Turn> turns = new HashMap<>();
         List<Hindrance> hindrances = new ArrayList<>();
         boolean isProven = true;
         for (Flow part : flow.parted()) {
@@ -46,8 +47,8 @@ public final class GainAdviser {
     }
 
     /** What each control should add to the last digit, by its mark, in dB: before anything is moved to a quarter hour. */
-    static Map<String, Double> exact(Flow flow, Wanted wanted) {
-        Map<String, Double> exact = new HashMap<>();
+    static Map<Spot, Double> exact(Flow flow, Wanted wanted) {
+        Map<Spot, Double> exact = new HashMap<>();
         for (Flow part : flow.parted()) {
             double[] turns = new Solver(part, wanted).solve().turns();
             for (int k = 0; k < turns.length; k++) {
@@ -61,7 +62,7 @@ public final class GainAdviser {
         Solver.Solved solved = solver.solve();
         double[] positions = new QuarterHours(flow, solver, solved.turns()).positions();
         List<Turn> turns = new ArrayList<>();
-        Map<String, Double> byMark = new HashMap<>();
+        Map<Spot, Double> byMark = new HashMap<>();
         for (int k = 0; k < positions.length; k++) {
             Knob knob = flow.knobs().get(k);
             turns.add(new Turn(knob, positions[k]));

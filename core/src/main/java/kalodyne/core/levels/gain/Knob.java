@@ -4,6 +4,7 @@ import kalodyne.core.gear.Control;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Gain;
 
 /**
@@ -15,7 +16,7 @@ import kalodyne.core.units.Gain;
  * @param control with the position where it stands
  * @param isLocked whether its owner wants it to stay there
  */
-public record Knob(String id, String owner, ControlKind kind, Control control, boolean isLocked) {
+public record Knob(Spot id, String owner, ControlKind kind, Control control, boolean isLocked) {
     /** A volume can be shut; further down than this nobody means to set a level. */
     private static final double LEAST_DB = -60;
 

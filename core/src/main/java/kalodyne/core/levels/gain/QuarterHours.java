@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import kalodyne.core.gear.Control;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Gain;
 
 /**
@@ -117,7 +118,7 @@ final class QuarterHours {
     }
 
     private Flow turned(double[] places) {
-        Map<String, Double> byMark = new HashMap<>();
+        Map<Spot, Double> byMark = new HashMap<>();
         IntStream.range(0, places.length)
                 .forEach(k -> byMark.put(flow.knobs().get(k).id(), places[k]));
         return flow.turned(byMark);

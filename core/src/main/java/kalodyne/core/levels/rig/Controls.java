@@ -116,7 +116,7 @@ final class Controls {
                         .map(index -> index / Math.max(1.0, control.positions().size() - 1)))
                 .orElseGet(() -> untold(device, control, taper));
         return new Knob(
-                spot.write(),
+                spot,
                 device.name(),
                 control.kind(),
                 new Control(control.name(), taper, control.dial(), Math.max(0, Math.min(1, position))),

@@ -39,12 +39,12 @@ import kalodyne.core.units.Gain;
  * @param patch what is plugged
  * @param flow from every source that is plugged to every track and ear that it reaches
  * @param leads what each input is plugged by, by its mark: "Lead 7"
- * @param untold the marks of the knobs of which nobody said where they stand
+ * @param untold the knobs of which nobody said where they stand
  * @param doubts what is not known or contradicts itself
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
 public record Rig(
-        Patch patch, Flow flow, Map<String, String> leads, Set<String> untold, List<Doubt> doubts, List<Loop> loops) {
+        Patch patch, Flow flow, Map<String, String> leads, Set<Spot> untold, List<Doubt> doubts, List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** A rise above the middle by less is none. */
@@ -176,9 +176,9 @@ public record Rig(
             }
             ways.forEach(this::join);
             Flow flow = flow();
-            Set<String> untold = flow.knobs().stream()
+            Set<Spot> untold = flow.knobs().stream()
                     .map(Knob::id)
-                    .filter(id -> !controls.isTold(Spot.read(id)))
+                    .filter(control -> !controls.isTold(control))
                     .collect(Collectors.toSet());
             return new Rig(patch, flow, leads, untold, doubts, loops);
         }

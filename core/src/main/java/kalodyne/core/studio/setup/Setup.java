@@ -99,7 +99,7 @@ public record Setup(
 
     /** As everything stood then; what was not kept stays as it is. */
     public Setup as(RigSnapshot then) {
-        return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.spots()));
+        return withWiring(then.wiring().orElse(wiring)).withSettings(settings.turned(then.positions()));
     }
 
     /** With one more take. */

@@ -4,11 +4,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import kalodyne.core.files.json.Fields;
 import kalodyne.core.files.json.JsonForm;
 import kalodyne.core.files.json.ObjectForm;
 import kalodyne.core.files.json.Words;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SessionPlan;
@@ -31,12 +33,17 @@ public final class SetupForms {
     private static final ObjectForm<Inquiry.Tried> TRIED = ObjectForm.of(f -> new Inquiry.Tried(
             f.text("test", Inquiry.Tried::test), f.value("answer", JsonForm.WHOLE, Inquiry.Tried::answer)));
 
+    /** A take of a run that was described by numbers once has controls of no gear: their names are kept. */
+    private static final Words<Spot> KNOB = new Words<>(
+            text -> Spot.known(text).orElseGet(() -> new Spot("", text)),
+            spot -> spot.item().isEmpty() ? spot.part() : spot.write());
+
     public static final ObjectForm<Take> TAKE = ObjectForm.of(f -> new Take(
             f.text("name", Take::name),
             f.text("run", Take::run),
             f.text("file", Take::file),
             f.value("at", Words.MOMENT, Take::at),
-            f.map("positions", RigForms.MARK, JsonForm.NUMBER, Take::positions),
+            f.map("positions", KNOB, JsonForm.NUMBER, it -> new TreeMap<>(it.positions())),
             f.textIfAny("note", Take::note),
             f.listIfAny("tried", TRIED, Take::tried),
             f.maybe("judged", JUDGED, Take::judged)));

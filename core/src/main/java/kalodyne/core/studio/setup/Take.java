@@ -32,7 +32,7 @@ public record Take(
         String run,
         String file,
         Instant at,
-        Map<String, Double> positions,
+        Map<Spot, Double> positions,
         String note,
         List<Inquiry.Tried> tried,
         Optional<FirstVerdict> judged)
@@ -44,7 +44,7 @@ public record Take(
     }
 
     /** A take of which nothing was noted or tried. */
-    public Take(String name, String run, String file, Instant at, Map<String, Double> positions) {
+    public Take(String name, String run, String file, Instant at, Map<Spot, Double> positions) {
         this(name, run, file, at, positions, "", List.of(), Optional.empty());
     }
 
@@ -55,11 +55,11 @@ public record Take(
 
     /** The same with the marks of gear changed. */
     Take renamed(UnaryOperator<Spot> anew) {
-        UnaryOperator<String> spot =
-                text -> Spot.known(text).map(anew).map(Spot::write).orElse(text);
-        String renamed = Arrays.stream(run.split(">", -1)).map(spot).collect(Collectors.joining(">"));
-        Map<String, Double> moved = new HashMap<>();
-        positions.forEach((control, position) -> moved.put(spot.apply(control), position));
+        String renamed = Arrays.stream(run.split(">", -1))
+                .map(text -> Spot.known(text).map(anew).map(Spot::write).orElse(text))
+                .collect(Collectors.joining(">"));
+        Map<Spot, Double> moved = new HashMap<>();
+        positions.forEach((control, position) -> moved.put(anew.apply(control), position));
         return with().run(renamed).positions(moved).build();
     }
 

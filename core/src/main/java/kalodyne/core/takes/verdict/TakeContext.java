@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunJoints;
@@ -30,7 +31,7 @@ import kalodyne.core.takes.causes.Inquiry;
 public record TakeContext(
         LevelPlan now,
         Wanted wanted,
-        Map<String, Double> whenRecorded,
+        Map<Spot, Double> whenRecorded,
         List<Checked> joints,
         Optional<LevelPlan> second,
         Optional<TakeReport> reference,
@@ -42,7 +43,7 @@ public record TakeContext(
     }
 
     /** The run and nothing besides. */
-    public static TakeContext of(LevelPlan now, Wanted wanted, Map<String, Double> whenRecorded) {
+    public static TakeContext of(LevelPlan now, Wanted wanted, Map<Spot, Double> whenRecorded) {
         return new TakeContext(now, wanted, whenRecorded, List.of(), Optional.empty(), Optional.empty(), List.of());
     }
 
@@ -52,7 +53,7 @@ public record TakeContext(
      * @param joints all that is plugged
      */
     public static TakeContext of(
-            SetupLevels levels, Trace trace, Map<String, Double> whenRecorded, List<Checked> joints) {
+            SetupLevels levels, Trace trace, Map<Spot, Double> whenRecorded, List<Checked> joints) {
         LevelPlan plan = levels.plan(trace);
         return new TakeContext(
                 plan,

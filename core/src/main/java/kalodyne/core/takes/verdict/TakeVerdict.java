@@ -9,6 +9,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Advice;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
@@ -167,7 +168,7 @@ public record TakeVerdict(
         return end.miss(line.dbfs()).db();
     }
 
-    private static String instruction(LevelPlan now, Map<String, Double> whenRecorded, Advice advice) {
+    private static String instruction(LevelPlan now, Map<Spot, Double> whenRecorded, Advice advice) {
         if (advice.remedy().isPresent()) {
             return advice.remedy().get().words() + ", then record again";
         }

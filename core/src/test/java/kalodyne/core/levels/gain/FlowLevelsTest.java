@@ -182,7 +182,7 @@ class FlowLevelsTest {
         assertThat(GainAdviser.advise(flows.flow(), Wanted.USUAL).hindrances())
                 .extracting(Hindrance::kind)
                 .contains(Hindrance.Kind.TOO_QUIET_AT_HIGHEST);
-        assertThat(flows.flow().turned(Map.of("k0", 1.0)).parted()).hasSize(1);
+        assertThat(flows.flow().turned(Map.of(Flows.knob(0), 1.0)).parted()).hasSize(1);
         assertThat(List.of(levels.players(lost))).containsExactly(List.of());
     }
 }

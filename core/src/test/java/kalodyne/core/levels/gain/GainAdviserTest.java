@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import kalodyne.core.gear.SteppedTaper;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.testing.Flows;
 import kalodyne.core.units.Gain;
 import org.junit.jupiter.api.Test;
@@ -43,7 +44,7 @@ class GainAdviserTest {
                 .anyMatch(e -> levels.aimed(e) > levels.flow().ends().get(e).middle() + 1e-9);
     }
 
-    private static Flow set(Flow flow, Map<String, Double> db) {
+    private static Flow set(Flow flow, Map<Spot, Double> db) {
         return flow.withKnobs(knob ->
                 knob.isLocked() ? knob : knob.at(knob.control().taper().positionFor(new Gain(db.get(knob.id())))));
     }
@@ -73,7 +74,7 @@ class GainAdviserTest {
         assertThat(possible).isGreaterThan(60);
     }
 
-    private static double best(Flow flow, int knob, Map<String, Double> positions, boolean isBelow) {
+    private static double best(Flow flow, int knob, Map<Spot, Double> positions, boolean isBelow) {
         if (knob == flow.knobs().size()) {
             FlowLevels levels = FlowLevels.of(flow.turned(positions));
             return clips(levels) || (isBelow && isAnyAbove(levels)) ? Double.POSITIVE_INFINITY : cost(levels);
@@ -123,8 +124,9 @@ class GainAdviserTest {
         Flow flow = flows.flow();
         return random.nextInt(4) > 0
                 ? flow
-                : flow.withKnobs(knob ->
-                        knob.id().equals("k1") ? knob.at(random.nextDouble()).locked(true) : knob);
+                : flow.withKnobs(knob -> knob.id().equals(Flows.knob(1))
+                        ? knob.at(random.nextDouble()).locked(true)
+                        : knob);
     }
 
     /** Two players, each with a preamp and a fader, on one bus: all ways to set both preamps and the bus, faders as they must be. */
@@ -144,7 +146,7 @@ class GainAdviserTest {
             int bus = flows.stage("Mixer", 0, 22, NONE, -87, flows.gain(-60, 10), feeds.toArray(Feed[]::new));
             flows.track(8 + random.nextInt(14), -100, Feed.of(bus, -0.3));
             Flow flow = flows.flow();
-            Map<String, Double> exact = GainAdviser.exact(flow, Wanted.USUAL);
+            Map<Spot, Double> exact = GainAdviser.exact(flow, Wanted.USUAL);
             FlowLevels solved = FlowLevels.of(set(flow, exact));
             double best = Double.POSITIVE_INFINITY;
             double each = solved.flow().ends().get(0).middle()
@@ -158,7 +160,17 @@ class GainAdviserTest {
                         if (Math.min(faders[0], faders[1]) >= -60 && Math.max(faders[0], faders[1]) <= 10) {
                             FlowLevels trial = FlowLevels.of(set(
                                     flow,
-                                    Map.of("k0", one, "k1", faders[0], "k2", other, "k3", faders[1], "k4", main)));
+                                    Map.of(
+                                            Flows.knob(0),
+                                            one,
+                                            Flows.knob(1),
+                                            faders[0],
+                                            Flows.knob(2),
+                                            other,
+                                            Flows.knob(3),
+                                            faders[1],
+                                            Flows.knob(4),
+                                            main)));
                             best = clips(trial) ? best : Math.min(best, cost(trial));
                         }
                     }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.ControlKind;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.testing.Flows;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,9 +45,9 @@ class GainSchoolsTest {
     @ParameterizedTest
     @CsvSource({"STRONG_SOURCE, 60, -15", "WORK_UP, 50, -5", "UNITY, 45, 0", "DRIVE, 63, -18"})
     void each_school_makes_its_gain_elsewhere(GainSchool school, double preamp, double mixer) {
-        Map<String, Double> exact = GainAdviser.exact(mixed(), by(school));
-        assertThat(exact.get("k0")).isCloseTo(preamp, within(0.01));
-        assertThat(exact.get("k1") + exact.get("k2")).isCloseTo(mixer, within(0.01));
+        Map<Spot, Double> exact = GainAdviser.exact(mixed(), by(school));
+        assertThat(exact.get(Flows.knob(0))).isCloseTo(preamp, within(0.01));
+        assertThat(exact.get(Flows.knob(1)) + exact.get(Flows.knob(2))).isCloseTo(mixer, within(0.01));
         assertThat(school.title()).isNotBlank();
         assertThat(school.reason()).endsWith(".");
     }
@@ -65,7 +66,7 @@ class GainSchoolsTest {
         // Unity has a mark of its own on the panel.
         advised.positions()
                 .forEach((mark, position) -> assertThat(
-                                school == GainSchool.UNITY && !mark.equals("k0")
+                                school == GainSchool.UNITY && !mark.equals(Flows.knob(0))
                                         ? position - 60.0 / 70
                                         : position * 40 - Math.rint(position * 40))
                         .as("%s at %.4f is a quarter hour of ten hours", mark, position)
@@ -91,7 +92,9 @@ class GainSchoolsTest {
     private static String limits(Hindrance hindrance) {
         return hindrance.limits().isEmpty()
                 ? ""
-                : hindrance.limits().stream().map(Knob::id).collect(Collectors.joining(",", " for ", ""))
+                : hindrance.limits().stream()
+                                .map(knob -> knob.id().part())
+                                .collect(Collectors.joining(",", " for ", ""))
                         + (hindrance.isByLock() ? " locked" : "");
     }
 
@@ -182,10 +185,10 @@ class GainSchoolsTest {
         flows.track(18, -100, Feed.of(bus, 0));
         Map<String, Double> balance = Map.of("Player 0", first, "Player 1", second, "Player 2", third);
         Wanted asked = new Wanted(GainSchool.STRONG_SOURCE, balance);
-        Map<String, Double> exact = GainAdviser.exact(flows.flow(), asked);
+        Map<Spot, Double> exact = GainAdviser.exact(flows.flow(), asked);
         double[] onBus = new double[3];
         for (int p = 0; p < 3; p++) {
-            onBus[p] = peaks[p] + exact.get("k" + p) - wanted[p];
+            onBus[p] = peaks[p] + exact.get(Flows.knob(p)) - wanted[p];
         }
         double mean = Arrays.stream(onBus).average().orElseThrow();
         for (double each : onBus) {
@@ -197,13 +200,13 @@ class GainSchoolsTest {
     @Test
     void what_hangs_apart_is_set_apart() {
         straight(-30, 0, 60, 24, 18);
-        double alone = GainAdviser.exact(flows.flow(), Wanted.USUAL).get("k0");
+        double alone = GainAdviser.exact(flows.flow(), Wanted.USUAL).get(Flows.knob(0));
         straight(-10, 0, 60, 24, 18);
-        Map<String, Double> both = GainAdviser.exact(flows.flow(), Wanted.USUAL);
-        assertThat(both.get("k0")).isCloseTo(alone, within(1e-6));
+        Map<Spot, Double> both = GainAdviser.exact(flows.flow(), Wanted.USUAL);
+        assertThat(both.get(Flows.knob(0))).isCloseTo(alone, within(1e-6));
         // +9 dBu from −30 and from −10.
         assertThat(alone).isCloseTo(39, within(0.01));
-        assertThat(both.get("k1")).isCloseTo(19, within(0.01));
+        assertThat(both.get(Flows.knob(1))).isCloseTo(19, within(0.01));
     }
 
     /** What stands as advised is not touched; what does not is told with both places. */
@@ -212,8 +215,8 @@ class GainSchoolsTest {
         straight(-30, 0, 60, 24, 18);
         Advised advised = GainAdviser.advise(flows.flow(), Wanted.USUAL);
         assertThat(advised.remedy().orElseThrow().words()).matches("Turn (the )?gain 0 on Rack from 7:00 to 1:30");
-        assertThat(advised.of("k0").orElseThrow().position()).isCloseTo(0.65, within(1e-9));
-        assertThat(advised.of("k9")).isEmpty();
+        assertThat(advised.of(Flows.knob(0)).orElseThrow().position()).isCloseTo(0.65, within(1e-9));
+        assertThat(advised.of(Flows.knob(9))).isEmpty();
         Advised again = GainAdviser.advise(advised.followedOn(flows.flow()), Wanted.USUAL);
         assertThat(again.isFollowed()).isTrue();
         assertThat(again.remedy()).isEmpty();

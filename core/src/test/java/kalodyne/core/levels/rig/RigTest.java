@@ -159,10 +159,20 @@ class RigTest {
     @Test
     void knobs_of_which_nobody_spoke_are_known_as_such() {
         Rig rig = rig("synth-analogue.out ts-ts interface-4.line-3", "interface-4.gain-3=0.5");
-        assertThat(rig.untold()).contains("synth-analogue.volume").doesNotContain("interface-4.gain-3");
-        assertThat(rig.flow().knob("interface-4.gain-3").orElseThrow().control().position())
+        assertThat(rig.untold())
+                .contains(Spot.read("synth-analogue.volume"))
+                .doesNotContain(Spot.read("interface-4.gain-3"));
+        assertThat(rig.flow()
+                        .knob(Spot.read("interface-4.gain-3"))
+                        .orElseThrow()
+                        .control()
+                        .position())
                 .isEqualTo(0.5);
-        assertThat(rig.flow().knob("synth-analogue.volume").orElseThrow().gain().db())
+        assertThat(rig.flow()
+                        .knob(Spot.read("synth-analogue.volume"))
+                        .orElseThrow()
+                        .gain()
+                        .db())
                 .isCloseTo(0, within(1e-9));
     }
 

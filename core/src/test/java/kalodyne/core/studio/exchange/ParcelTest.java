@@ -20,6 +20,7 @@ import java.util.zip.ZipOutputStream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
@@ -66,7 +67,7 @@ class ParcelTest {
                 "bass-synth.out>interface.adc-3",
                 file,
                 Instant.EPOCH,
-                Map.of("bass-synth.volume", 1.0, "interface.gain-3", 0.35));
+                Map.of(Spot.read("bass-synth.volume"), 1.0, Spot.read("interface.gain-3"), 0.35));
     }
 
     private List<Path> write(Setup what) throws IOException {
@@ -108,7 +109,7 @@ class ParcelTest {
         String synth = take.run().substring(0, take.run().indexOf('.'));
         assertThat(synth).isNotEqualTo("bass-synth");
         assertThat(both.device(synth).orElseThrow().name()).isEqualTo("Bass synth 2");
-        assertThat(take.positions().keySet()).noneMatch(key -> key.startsWith("interface."));
+        assertThat(take.positions().keySet()).noneMatch(key -> key.item().equals("interface"));
         assertThat(copy.sessions().get(0).wiring()).isEqualTo(copy.wiring());
     }
 

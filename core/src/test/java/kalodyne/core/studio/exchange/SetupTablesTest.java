@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.SpotWords;
@@ -43,7 +44,13 @@ class SetupTablesTest {
                 "bass-synth.out>interface.adc-3",
                 "takes/one.wav",
                 Instant.parse("2026-03-01T11:52:00Z"),
-                Map.of("interface.gain-3", 0.375, "bass-synth.volume", 1.0, "gone.knob", 0.5),
+                Map.of(
+                        Spot.read("interface.gain-3"),
+                        0.375,
+                        Spot.read("bass-synth.volume"),
+                        1.0,
+                        Spot.read("gone.knob"),
+                        0.5),
                 "said \"again\", twice\nloud truck",
                 List.of(),
                 Optional.empty());

@@ -50,7 +50,7 @@ class LogBookTest {
                         SYNTH,
                         "8.wav",
                         day(8),
-                        Map.of("interface.gain-3", 0.35),
+                        Map.of(Spot.read("interface.gain-3"), 0.35),
                         "loud truck",
                         List.of(),
                         Optional.empty()));
@@ -61,7 +61,7 @@ class LogBookTest {
     }
 
     private static Take take(int number, String run, String... faults) {
-        return new Take("Take " + number, run, number + ".wav", day(number), Map.of("interface.gain-3", 0.5))
+        return new Take("Take " + number, run, number + ".wav", day(number), Map.of(Spot.read("interface.gain-3"), 0.5))
                 .with(new FirstVerdict(
                         OptionalDouble.of(-6),
                         "It was so",

@@ -66,7 +66,8 @@ class TakeVerdictTest {
         assertThat(verdict.sentence()).isEqualTo("Cut off at one place: it would have reached about +4 dBFS");
         assertThat(verdict.findings()).first().satisfies(finding -> {
             assertThat(finding.severity()).isEqualTo(Severity.WRONG);
-            assertThat(finding.remedy().orElseThrow().turns().get(Runs.GAIN)).isCloseTo(0.175, within(0.03));
+            assertThat(finding.remedy().orElseThrow().turns().get(Runs.GAIN.write()))
+                    .isCloseTo(0.175, within(0.03));
         });
     }
 
