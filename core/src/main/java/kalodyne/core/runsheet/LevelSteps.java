@@ -101,7 +101,8 @@ final class LevelSteps implements SheetPart {
                     : names(group) + " on " + first.knob().owner();
             boolean isLowest = first.knob().control().position() <= 0 && !isSwitch(first.knob());
             String title = isLowest
-                    ? name + ": play the loudest part, " + where + " stays at its lowest ("
+                    ? name + ": play the loudest part, " + where
+                            + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (")
                             + first.knob().control().clock() + ")"
                     : isOwn || isSwitch(first.knob())
                             ? name + ": " + where + " to " + place(first.knob())

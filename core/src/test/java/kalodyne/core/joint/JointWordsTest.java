@@ -122,7 +122,7 @@ class JointWordsTest {
                 Lead and input take 11.9 dB from Electric guitar, humbuckers, Output at Two-input interface, bus powered, Input 2, line, and its treble.
                 → Use an input with a higher impedance, or a DI box
             wrong response.dull: Treble is lost on the way
-                From Electric guitar, humbuckers it is 3 dB down at 1.527 kHz: the lead's capacitance or the input's load takes it.
+                From Electric guitar, humbuckers it is 3 dB down at 1.5 kHz: the lead's capacitance or the input's load takes it.
                 → Use a shorter lead, an input with a higher impedance, or a DI box close to the source
 
             hub-bus.device-1 usb-a-c mic-usb.usb
@@ -167,7 +167,7 @@ class JointWordsTest {
 
             piezo-under-saddle.out ts-ts interface-2.inst-1
             wrong response.thin: Bass is lost on the way
-                From Acoustic guitar, passive piezo under the saddle it is 3 dB down at 153.8 Hz: for a piezo this input's impedance is too low.
+                From Acoustic guitar, passive piezo under the saddle it is 3 dB down at 150 Hz: for a piezo this input's impedance is too low.
                 → Use a preamp or DI box with 5 MΩ or more
             weak joint.loading: The input loads the source too heavily
                 Lead and input take 4.6 dB from Acoustic guitar, passive piezo under the saddle, Output at Two-input interface, bus powered, Input 1, instrument.
@@ -293,12 +293,12 @@ class JointWordsTest {
                 A cartridge gives millivolts without bass: 19 dB too little at 20 Hz, as much too much at 20 kHz.
                 → Put a phono preamp between them, or use a phono input
             weak response.dull: Treble is lost on the way
-                From Turntable with a moving-magnet cartridge it is 3 dB down at 7.69 kHz: the lead's capacitance or the input's load takes it.
+                From Turntable with a moving-magnet cartridge it is 3 dB down at 7.7 kHz: the lead's capacitance or the input's load takes it.
                 → Use a shorter lead, an input with a higher impedance, or a DI box close to the source
 
             turntable-mm.out-left rca-rca phono-preamp.in-left | rca-rca lead capacitancePerMetre=400 pF/m
             weak response.dull: Treble is lost on the way
-                From Turntable with a moving-magnet cartridge it is 3 dB down at 12.07 kHz: the lead's capacitance or the input's load takes it.
+                From Turntable with a moving-magnet cartridge it is 3 dB down at 12 kHz: the lead's capacitance or the input's load takes it.
                 → Use a shorter lead, an input with a higher impedance, or a DI box close to the source
             weak cartridge.capacitance: The cartridge wants another capacitance
                 Lead and input together have 750 pF, it wants 200 pF: its treble is sharp, then gone.

@@ -1,19 +1,14 @@
 package kalodyne.core.runsheet;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.testing.Plugged;
 import kalodyne.core.testing.Wordings;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * The steps of a sheet as somebody reads them, each kind once: by its id what is to be done, how, why, and what tells that it is right.
- * Levels are left to {@link SameEverywhereTest}.
+ * Levels stand in {@link LevelStepsTest}.
  */
 class StepWordsTest {
     /** A shelf, a wish and what becomes of stereo; or what is plugged. Then steps of its sheet. */
@@ -267,38 +262,6 @@ class StepWordsTest {
     @ParameterizedTest
     @MethodSource("rigs")
     void says(List<String> rig) {
-        String[] asked = (rig.get(0) + " ").split(" \\| ?", -1);
-        SheetRig sheetRig = asked.length == 1 || asked[1].isBlank()
-                ? Sheets.rig(Plugged.of(asked[0].strip()), SessionPlan.USUAL)
-                : Sheets.planned(asked[0], asked[1].strip(), asked[2].isBlank() ? null : asked[2].strip());
-        List<String> expected = steps(rig.get(1));
-        List<String> said = SheetMaker.of(sheetRig).steps().stream()
-                .map(StepWordsTest::words)
-                .toList();
-        assertThat(said).containsAll(expected);
-        assertThat(said.stream().filter(expected::contains)).containsExactlyElementsOf(expected);
-    }
-
-    /** A step begins where a line is not indented. */
-    private static List<String> steps(String text) {
-        List<String> steps = new ArrayList<>();
-        for (String line : text.split("\n", -1)) {
-            if (line.startsWith("    ")) {
-                steps.set(steps.size() - 1, steps.get(steps.size() - 1) + "\n" + line);
-            } else {
-                steps.add(line);
-            }
-        }
-        return steps;
-    }
-
-    private static String words(Step step) {
-        return Stream.of(
-                        step.id() + ": " + step.title(),
-                        step.detail().isEmpty() ? "" : "    " + step.detail(),
-                        step.reason().isEmpty() ? "" : "    because " + step.reason(),
-                        step.tell().isEmpty() ? "" : "    tells " + step.tell())
-                .filter(line -> !line.isEmpty())
-                .collect(Collectors.joining("\n"));
+        StepBook.check(rig);
     }
 }

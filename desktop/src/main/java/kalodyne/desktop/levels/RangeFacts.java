@@ -16,13 +16,13 @@ final class RangeFacts extends GridPane {
     private final Row range = row("Peak above the noise", "dB", "The loudest peak over all noise: more is cleaner.");
     private final Row waste = row("Wasted as it stands", "dB", "This much more is left with the knobs as advised.");
     private final Row spread =
-            row("Known only to within", "± dB", "The true peak may be this far above or below. A test take tells.");
+            row("Known only to within", "± ", "dB", "The true peak may be this far above or below. A test take tells.");
     private final Row bits = row("Bits used", "", "The loudest peak above the noise, counted in bits.");
     private final Row sixteen =
             row("Extra noise at 16 bits", "dB", "This much more noise if the recorder keeps 16 bits.");
 
     /** One of the facts. */
-    private record Row(Label name, Label number, String unit) {
+    private record Row(Label name, Label number, String sign, String unit) {
         void show(double value, boolean isShown) {
             boolean isThere = isShown && Double.isFinite(value);
             for (Label each : List.of(name, number)) {
@@ -30,7 +30,7 @@ final class RangeFacts extends GridPane {
                 each.setManaged(isThere);
             }
             if (isThere) {
-                number.setText((Print.decimal(value, 1) + " " + unit).strip());
+                number.setText((sign + Print.decimal(value, 1) + " " + unit).strip());
             }
         }
     }
@@ -48,9 +48,13 @@ final class RangeFacts extends GridPane {
     }
 
     private static Row row(String words, String unit, String help) {
+        return row(words, "", unit, help);
+    }
+
+    private static Row row(String words, String sign, String unit, String help) {
         Label name = Styled.of(new Label(words)).as("small", "second").tip(help).node();
         Label number = Styled.of(new Label()).as("small").whole().node();
-        return new Row(name, number, unit);
+        return new Row(name, number, sign, unit);
     }
 
     void show(RunLevels run) {

@@ -50,7 +50,7 @@ final class ResponseRule implements JointRule {
                 way.to().socket(),
                 new Figure(hertz, "Hz"),
                 "Treble is lost on the way",
-                "From " + name(joint, way) + " it is 3 dB down at " + Print.prefixed(hertz, "Hz")
+                "From " + name(joint, way) + " it is 3 dB down at " + Print.about(hertz, "Hz")
                         + ": the lead's capacitance or the input's load takes it.",
                 "Use a shorter lead, an input with a higher impedance, or a DI box close to the source");
     }
@@ -67,7 +67,7 @@ final class ResponseRule implements JointRule {
                 way.to().socket(),
                 new Figure(hertz, "Hz"),
                 "Bass is lost on the way",
-                "From " + name(joint, way) + " it is 3 dB down at " + Print.prefixed(hertz, "Hz")
+                "From " + name(joint, way) + " it is 3 dB down at " + Print.about(hertz, "Hz")
                         + ": for a piezo this input's impedance is too low.",
                 "Use a preamp or DI box with 5 MΩ or more");
     }
