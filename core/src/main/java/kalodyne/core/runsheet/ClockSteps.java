@@ -1,7 +1,11 @@
 package kalodyne.core.runsheet;
 
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
@@ -10,23 +14,34 @@ import kalodyne.core.units.Print;
 
 /** Who beats time and who follows, where something is plugged that carries the clock. */
 final class ClockSteps implements SheetPart {
+    /** Two that are joined both ways have one clock: where a computer is behind one of them, that one's. */
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
-        for (Link link : rig.links()) {
-            if (link.isOf(SignalKind.MIDI)) {
-                add(rig, link, draft);
-            }
-        }
+        Set<Set<String>> told = new HashSet<>();
+        rig.links().stream()
+                .filter(link -> link.isOf(SignalKind.MIDI))
+                .sorted(Comparator.comparing(link -> !isOfComputer(rig, beats(rig, link))))
+                .filter(link -> told.add(Set.copyOf(link.devices())))
+                .forEach(link -> add(rig, link, draft));
+    }
+
+    private static boolean isOfComputer(SheetRig rig, String id) {
+        return rig.isHost(id) || rig.device(id).kind() == DeviceKind.MIDI;
     }
 
     /** The computer beats, where one is plugged to it; else what gives. */
-    private static void add(SheetRig rig, Link link, SheetDraft draft) {
+    private static String beats(SheetRig rig, Link link) {
         List<String> devices = link.devices();
-        String beats = devices.stream()
+        return devices.stream()
                 .filter(rig::isHost)
                 .findFirst()
                 .or(() -> devices.stream().filter(id -> gives(rig, link, id)).findFirst())
                 .orElse(devices.get(0));
+    }
+
+    private static void add(SheetRig rig, Link link, SheetDraft draft) {
+        List<String> devices = link.devices();
+        String beats = beats(rig, link);
         devices.stream().filter(id -> !id.equals(beats)).forEach(follows -> {
             String id = "clock:" + beats + ">" + follows;
             draft.add(Step.of(

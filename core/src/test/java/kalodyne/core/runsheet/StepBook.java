@@ -14,15 +14,20 @@ final class StepBook {
 
     /** Whether the sheet of a rig has the steps that the book has, word by word. */
     static void check(List<String> rig) {
-        String[] asked = (rig.get(0) + " ").split(" \\| ?", -1);
-        SheetRig sheetRig = asked.length == 1 || asked[1].isBlank()
-                ? Sheets.rig(Plugged.of(asked[0].strip()), SessionPlan.USUAL)
-                : Sheets.planned(asked[0], asked[1].strip(), asked[2].isBlank() ? null : asked[2].strip());
+        SheetRig sheetRig = rig(rig.get(0));
         List<String> expected = steps(rig.get(1));
         List<String> said =
                 SheetMaker.of(sheetRig).steps().stream().map(StepBook::words).toList();
         assertThat(said).containsAll(expected);
         assertThat(said.stream().filter(expected::contains)).containsExactlyElementsOf(expected);
+    }
+
+    /** "what is plugged", or "shelf | wish | what becomes of stereo". */
+    static SheetRig rig(String line) {
+        String[] asked = (line + " ").split(" \\| ?", -1);
+        return asked.length == 1 || asked[1].isBlank()
+                ? Sheets.rig(Plugged.of(asked[0].strip()), SessionPlan.USUAL)
+                : Sheets.planned(asked[0], asked[1].strip(), asked[2].isBlank() ? null : asked[2].strip());
     }
 
     /** A step begins where a line is not indented. */
