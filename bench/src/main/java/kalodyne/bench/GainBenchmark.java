@@ -92,7 +92,7 @@ public class GainBenchmark {
     @Benchmark
     public RunLevels turnAKnobOfTwentyStations() {
         position = (position + 0.0137) % 1;
-        Flow turned = levels.rig().flow().turned(Map.of("effect-7.output", position));
+        Flow turned = levels.rig().flow().turned(Map.of(Spot.read("effect-7.output"), position));
         SetupLevels now = levels.turned(levels.rig().with(turned));
         return now.run(now.traces().get(0));
     }
@@ -195,7 +195,7 @@ public class GainBenchmark {
 
     private static OptionalInt add(List<Knob> knobs, ControlKind kind, Taper taper) {
         Control control = new Control(kind.word(), taper, Dial.USUAL, 0);
-        knobs.add(new Knob("k" + knobs.size(), "Desk", kind, control, false));
+        knobs.add(new Knob(new Spot("desk", "k" + knobs.size()), "Desk", kind, control, false));
         return OptionalInt.of(knobs.size() - 1);
     }
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.SessionPlan;
@@ -49,7 +50,7 @@ public final class GeneratedStudio {
         for (int i = 0; i < TAKES; i++) {
             String run = "device-" + i % RUNS + ".out>device-1.adc-1";
             Instant at = Instant.EPOCH.plusSeconds(i * 3600L);
-            takes.add(new Take("Take " + i, run, "takes/" + i + ".wav", at, Map.of("device-1.gain-1", 0.5)));
+            takes.add(new Take("Take " + i, run, "takes/" + i + ".wav", at, Map.of(Spot.read("device-1.gain-1"), 0.5)));
         }
         return new Studio(
                 "Large",

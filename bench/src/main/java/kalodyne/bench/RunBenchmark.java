@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.Adviser;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.LevelRules;
@@ -30,7 +31,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 1)
 public class RunBenchmark {
     private final LevelPlan run = Boathouse.bassSynth(Boathouse.studio());
-    private final String gain = run.knobs().get(run.knobs().size() - 1).id();
+    private final Spot gain = run.knobs().get(run.knobs().size() - 1).id();
     private double position;
 
     /** What a knob's move leads to. */

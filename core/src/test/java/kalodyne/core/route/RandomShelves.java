@@ -42,7 +42,7 @@ public final class RandomShelves {
 
     /** An interface and a laptop with the usual leads, and two other things: most of what is wished of it can be had. */
     public static Shelf usual(Random random) {
-        Shelf usual = Shelf.of("interface-4 laptop-combo usb-a-c ts-ts*2 trs-trs*2 xlr-xlr mini-2ts headphones-80");
+        Shelf usual = Shelf.of("interface-2 laptop-combo usb-a-c ts-ts*2 xlr-xlr mini-2ts headphones-80");
         List<Device> devices = Stream.concat(
                         usual.devices().stream(), any(random).devices().stream().limit(2))
                 .toList();

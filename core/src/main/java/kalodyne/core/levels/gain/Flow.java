@@ -109,15 +109,6 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return withKnobs(knob -> positions.containsKey(knob.id()) ? knob.at(positions.get(knob.id())) : knob);
     }
 
-    /** With some controls locked where they stand, by their marks, and the others free. */
-    public Flow locked(Set<Spot> ids) {
-        return withKnobs(knob -> knob.locked(ids.contains(knob.id())));
-    }
-
-    public Flow withEnds(UnaryOperator<End> change) {
-        return new Flow(points, knobs, ends.stream().map(change).toList());
-    }
-
     public Flow withPoint(int index, Point point) {
         List<Point> changed = new ArrayList<>(points);
         changed.set(index, point);

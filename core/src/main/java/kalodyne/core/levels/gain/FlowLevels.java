@@ -1,6 +1,5 @@
 package kalodyne.core.levels.gain;
 
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -184,10 +183,6 @@ public final class FlowLevels {
         return Level.ofVolts(peaks.get(player)[point]);
     }
 
-    public Level average(int point, String player) {
-        return Level.ofVolts(averages.get(player)[point]);
-    }
-
     /** Who is heard at a point, the loudest first. */
     public List<String> players(int point) {
         return peaks.entrySet().stream()
@@ -205,11 +200,6 @@ public final class FlowLevels {
     /** The noise that a point adds, as a level behind it. */
     public Level added(int point) {
         return Level.ofVolts(added[point]);
-    }
-
-    /** The noise that a point adds, as it is at an end. */
-    public Level noise(int point, int end) {
-        return Level.ofVolts(Math.abs(added[point] * passed[point][at(end)]));
     }
 
     /** The part of the noise power at an end that a point makes, from 0 to 1. */
@@ -238,15 +228,6 @@ public final class FlowLevels {
             }
         }
         return false;
-    }
-
-    /** The point on a run that clips first as it gets louder; the earlier one of two. */
-    public Optional<Integer> firstToClip(Flow.Run run) {
-        return run.points().stream()
-                .filter(point -> headroom(point).isPresent())
-                .min((one, other) -> Double.compare(
-                        headroom(one).orElseThrow().db(),
-                        headroom(other).orElseThrow().db()));
     }
 
     // --- ends --------------------------------------------------------------------------------------------------
@@ -322,12 +303,5 @@ public final class FlowLevels {
             }
         }
         return new Gain(all == 0 ? 0 : Math.sqrt(square / all));
-    }
-
-    @Override
-    public String toString() {
-        return "peaks "
-                + Arrays.toString(
-                        flow.ends().stream().map(end -> peak(end.point())).toArray());
     }
 }
