@@ -65,7 +65,7 @@ final class ResistorSums {
         return new Sum(
                 "corner",
                 Group.RESISTORS,
-                "Where does a resistance with a capacitance cut?",
+                "Where does an RC filter cut?",
                 List.of(ohms, farads),
                 given -> List.of(new Answer("3 dB down at", hertz(given.of(farads), given.of(ohms)))),
                 "f = 1/(2π·R·C)");

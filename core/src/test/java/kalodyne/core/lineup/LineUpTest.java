@@ -27,7 +27,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Pairs that are written down by formula, so that their offset and drift are known to a small part of a sample. */
 class LineUpTest {
     private static final double SECONDS = 7;
-    private static final int EACH = 3;
+    private static final int EACH = 2;
 
     @TempDir
     Path folder;

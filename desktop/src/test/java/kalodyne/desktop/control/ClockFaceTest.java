@@ -140,7 +140,7 @@ class ClockFaceTest {
         "10, 50, false, 0.2",
         "60, 95, false, 1",
         "40, 95, false, 0",
-        "53, 10, false, 0.5",
+        "52, 10, false, 0.5",
         "53, 10, true, 0.514297"
     })
     void the_hand_follows_the_mouse(double x, double y, boolean shift, double to) {
