@@ -29,6 +29,9 @@ import kalodyne.desktop.model.StudioModel;
  */
 final class MeetingsView extends DownScroll {
     /** A bar is full for the loudest and empty so far below it. */
+    /** How a player is called that is what a device plays back. */
+    private static final String PLAYBACK = " playback";
+
     private static final double BAR_DB = 40;
 
     private static final double BAR_EM = 14;
@@ -173,7 +176,9 @@ final class MeetingsView extends DownScroll {
     }
 
     private String name(String player) {
-        return studio.studio().device(player).map(Device::name).orElse(player.replace(" playback", ", playback"));
+        boolean isPlayback = player.endsWith(PLAYBACK);
+        String mark = isPlayback ? player.substring(0, player.length() - PLAYBACK.length()) : player;
+        return studio.studio().device(mark).map(Device::name).orElse(mark) + (isPlayback ? "," + PLAYBACK : "");
     }
 
     private void balance(String player, String text) {
