@@ -60,12 +60,13 @@ public record Missing(String words, Price price) {
 
     /** "XLR plug to 6.35 mm three-pole plug", "two RCA plugs to two RCA plugs, with an earth wire". */
     private static String ends(Lead lead) {
+        boolean isAllEarth = lead.ends().stream().allMatch(end -> end.connector() == Connector.EARTH_SPADE);
         Map<String, Integer> alike = new LinkedHashMap<>();
         lead.ends().stream()
-                .filter(end -> end.connector() != Connector.EARTH_SPADE)
+                .filter(end -> isAllEarth || end.connector() != Connector.EARTH_SPADE)
                 .map(end -> end.connector().word() + " " + end.form().word())
                 .forEach(words -> alike.merge(words, 1, Integer::sum));
-        return sides(alike) + (Earth.hasWire(lead) ? ", with an earth wire" : "");
+        return sides(alike) + (!isAllEarth && Earth.hasWire(lead) ? ", with an earth wire" : "");
     }
 
     /** Ends that are all alike are half of them at each side. */
