@@ -39,7 +39,7 @@ record ChosenSetup(Studio studio, Setup setup, Patch patch, List<Checked> joints
                 .findFirst()
                 .orElseThrow(() -> new UnreadableFile(file, notThere(studio)));
         Patch patch = studio.patch(setup);
-        List<Checked> joints = JointRules.check(patch);
+        List<Checked> joints = JointRules.check(patch, studio.devices());
         return new ChosenSetup(studio, setup, patch, joints, SetupLevels.of(joints, patch, setup.settings()));
     }
 

@@ -93,7 +93,7 @@ public final class JointCommand implements Callable<Integer> {
     private List<Found> joints(Studio studio) throws UnreadableFile {
         List<Found> joints = studio.setups().stream()
                 .flatMap(setup -> {
-                    List<JointRules.Checked> checked = JointRules.check(studio.patch(setup));
+                    List<JointRules.Checked> checked = JointRules.check(studio.patch(setup), studio.devices());
                     return Stream.iterate(0, i -> i < checked.size(), i -> i + 1)
                             .map(i -> new Found(setup, i + 1, checked.get(i), cures(studio, setup, checked.get(i))));
                 })

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.joint.Hum;
 import kalodyne.core.joint.JointReading;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Transfer;
@@ -35,7 +36,9 @@ final class JointJson {
         ArrayNode signals = node.putArray("signals");
         ArrayNode atRest = node.putArray("atRest");
         joint.checked().reading().ifPresent(reading -> {
-            reading.ways().forEach(way -> signals.add(signal(way, reading)));
+            reading.ways()
+                    .forEach(
+                            way -> signals.add(signal(way, joint.checked().hum().get(way.to()))));
             atRest(reading, atRest);
         });
         ArrayNode findings = node.putArray("findings");
@@ -58,7 +61,7 @@ final class JointJson {
         return node;
     }
 
-    private static ObjectNode signal(Transfer way, JointReading reading) {
+    private static ObjectNode signal(Transfer way, Hum hum) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("from", way.from().socket().write());
         node.put("fromChannel", way.from().channel().word());
@@ -78,7 +81,9 @@ final class JointJson {
         Output.put(node, "highCornerHz", way.highCorner().orElse(Double.NaN));
         Output.put(node, "resonanceHz", way.resonance().hertz());
         Output.put(node, "resonanceDb", way.resonance().above().db());
-        Output.put(node, "humDbu", reading.hum().get(way.to()).dbu());
+        Output.put(node, "humDbu", hum.likely().dbu());
+        Output.put(node, "leastHumDbu", hum.least().dbu());
+        Output.put(node, "mostHumDbu", hum.most().dbu());
         return node;
     }
 

@@ -14,8 +14,11 @@ public enum FindingCode {
     BALANCED_HALF("balanced.half", "of a balanced pair one leg arrives"),
     BALANCED_LEG_OPEN(
             "balanced.leg-open",
-            "an unbalanced output, a balanced input, and a ring that touches nothing: 3 dB or more are" + " lost"),
+            "an unbalanced output, a balanced input, and a second leg that leads nowhere; weak where 3 dB or more are lost"),
     BAND_LIMITED("band.limited", "sound and noise end between 2.5 and 11.5 kHz"),
+    CARTRIDGE_KIND(
+            "cartridge.kind",
+            "a moving-coil cartridge is on an input for moving-magnet ones, or the other way round: a load ten times off"),
     CARTRIDGE_CAPACITANCE("cartridge.capacitance", "1.6 times more or less than the cartridge wants"),
     CAUTION_LINE_INTO_MIC(
             "caution.line-into-mic", "a line or headphone output brings more than −10 dBu to a mic socket"),
@@ -69,13 +72,20 @@ public enum FindingCode {
             "hiss",
             "noise without pitch in the pauses above 1 kHz; wrong where the loud places lie less than 38 dB(A)"
                     + " above, weak up to 52"),
-    HUM_GROUND_LOOP("hum.ground-loop", "hum less than 60 dB under the average signal, both ends on the mains earth"),
+    HUM_EARTH_WIRE("hum.earth-wire", "the earth wire of a turntable goes nowhere"),
+    HUM_GROUND_LOOP(
+            "hum.ground-loop",
+            "hum less than 60 dB under the average signal that flows between two mains earths, through the shields and"
+                    + " USB leads of the whole rig"),
     HUM_LEAKAGE("hum.leakage", "the same hum, from an adapter that leaks"),
     HUM_MAINS(
             "hum.mains",
             "tones at multiples of 50 or 60 Hz, mostly odd ones; wrong where the loud places lie less than 62"
                     + " dB(A) above, weak up to 75"),
     HUM_RECTIFIER("hum.rectifier", "tones at multiples of 50 or 60 Hz, mostly even ones"),
+    HUM_USB("hum.usb", "the shield of an unbalanced lead and a USB lead that power runs through close a loop"),
+    INPUT_NOT_SELECTED("input.not-selected", "a switch leaves out the input that a source is in"),
+    INPUT_SHARED("input.shared", "two sources are in inputs of one channel"),
     INSERT_OPEN("insert.open", "a plug is in an insert and nothing comes back"),
     JOINT_LOADING("joint.loading", "the input takes more of the level than it should"),
     JOINT_UNSOLVED("joint.unsolved", "the circuit of a joint has no solution"),
@@ -86,6 +96,7 @@ public enum FindingCode {
     LEVEL_CLIPS("level.clips", "the loudest peak passes a ceiling; the first one along the run"),
     LEVEL_HOT("level.hot", "the loudest peak lies above the aim"),
     LEVEL_LOW("level.low", "the loudest peak lies below the aim"),
+    LEVEL_MIC_INTO_LINE("level.mic-into-line", "a microphone brings less than −25 dBu to a line input"),
     LEVEL_NO_FIT("level.no-fit", "no position of the knobs brings the peak into the aim"),
     LEVEL_OVER("level.over", "a floating-point file goes above full scale"),
     LEVEL_OVERLOAD("level.overload", "more than the input takes"),
@@ -109,8 +120,12 @@ public enum FindingCode {
     PLUG_DOES_NOT_FIT("plug.does-not-fit", "a plug does not go into its socket"),
     POWER_BUS_SHORT(
             "power.bus-short", "more is drawn from a USB port than it gives (what it gives is a value of the gear)"),
+    POWER_BUS_DROP("power.bus-drop", "less than 4.4 V arrive at a device that lives on USB (USB 2.0, from memory)"),
     POWER_MISSING("power.missing", "less than half of the phantom or plug-in power that is needed arrives"),
+    POWER_NOT_FED("power.not-fed", "a device that lives on USB gets no power from anywhere"),
     POWER_REVERSED("power.reversed", "the power arrives the wrong way round"),
+    POWER_THROUGH_COIL(
+            "power.through-coil", "0.1 mA or more of plug-in power flow through a microphone that needs none"),
     RESPONSE_DULL("response.dull", "3 dB down below 16 kHz; a pickup below 4 kHz"),
     RESPONSE_THIN("response.thin", "bass is lost: 3 dB down above 60 Hz"),
     RIAA_DOUBLE("riaa.double", "a record was equalised twice"),
@@ -129,6 +144,7 @@ public enum FindingCode {
     SHEET_SPACE_SHORT("sheet.space-short", "free space does not hold what is planned"),
     SIGNAL_LOST("signal.lost", "nothing arrives"),
     STEREO_CANCELS("stereo.cancels", "left and right arrive against each other"),
+    STEREO_CROSSED("stereo.crossed", "the left side of a source arrives on the right one, or the other way round"),
     STEREO_CROSSTALK(
             "stereo.crosstalk", "one side is heard in the other less than 25 dB down, through a wire that both share"),
     STEREO_HALF_OUTPUT("stereo.half-output", "of a pair of outputs one is used that gives its own side only"),
@@ -142,6 +158,8 @@ public enum FindingCode {
     TAKE_OTHER_RATE("take.other-rate", "the take has another sample rate than the run"),
     TAKE_SOURCE_DIFFERS("take.source-differs", "the loudest peak lies more than 3 dB off the prediction"),
     USB_CHARGE_ONLY("usb.charge-only", "power arrives, data does not"),
+    USB_CHARGE_SOCKET("usb.charge-socket", "a device is in a hub's socket for a charger"),
+    USB_NOT_SEEN("usb.not-seen", "no computer, phone or tablet is behind the USB of what is recorded over it"),
     VALUE_CONTRADICTION("value.contradiction", "two values cannot both be right"),
     VALUE_UNKNOWN("value.unknown", "something is not known; says what was taken"),
     WHINE_USB("whine.usb", "three or more steady tones at multiples of 1,000 Hz in the pauses");

@@ -4,6 +4,8 @@ package kalodyne.core.gear;
 public enum Balance implements Coded {
     UNBALANCED("unbalanced"),
     BALANCED("balanced"),
+    /** An input of one operational amplifier, as in simple mixers: with its second leg open it loses half. */
+    ONE_AMPLIFIER("balanced, one amplifier"),
     IMPEDANCE_BALANCED("impedance balanced"),
     FLOATING("floating"),
     TRANSFORMER("transformer");

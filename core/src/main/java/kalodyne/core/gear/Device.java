@@ -73,6 +73,27 @@ public record Device(
         return sockets.stream().filter(socket -> socket.id().equals(socketId)).findFirst();
     }
 
+    /** Whether two inputs are one: a single hole, or sockets of one channel before its gain. */
+    public boolean isOneInput(Socket one, Socket other) {
+        boolean isOneHole = one.ties().opening().isPresent()
+                && one.ties().opening().equals(other.ties().opening());
+        return !one.id().equals(other.id())
+                && (isOneHole
+                        || stages.stream()
+                                .anyMatch(stage -> isGain(stage) && feeds(one, stage) && feeds(other, stage)));
+    }
+
+    private boolean isGain(Stage stage) {
+        return stage.kind() == StageKind.AMPLIFIER
+                && controls.stream()
+                        .filter(control -> stage.controls().contains(control.id()))
+                        .anyMatch(control -> control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM);
+    }
+
+    private static boolean feeds(Socket socket, Stage stage) {
+        return stage.from().contains(socket.id());
+    }
+
     public Device withProfile(String newProfile) {
         return withProfile(Optional.of(newProfile));
     }
@@ -103,6 +124,12 @@ public record Device(
                                 controlIds,
                                 power.control().stream().toList(),
                                 "control"));
+                require(
+                        "socket",
+                        socket.id(),
+                        controlIds,
+                        socket.states().stream().map(SocketState::control).toList(),
+                        "control");
                 socket.channels().forEach(pair -> require("socket", socket.id(), stageIds, pair.from(), "stage"));
             }
             Set<String> sources = new HashSet<>(socketIds);

@@ -73,7 +73,20 @@ public final class Fact<T> {
             "maximumLevel",
             "Maximum level",
             Quantity.LEVEL,
-            "Of an output: the most it gives before it clips. Of an input: the most it takes with its gain lowest.");
+            "Of an output: the most it gives before it clips. Of an input: the most it takes with its gain lowest; where it"
+                    + " is recorded, what reads 0 dBFS then. Of a socket that goes both ways: of what comes in.");
+    public static final Fact<Level> MAXIMUM_OUTPUT = of(
+            Of.SOCKET,
+            "maximumOutput",
+            "Maximum output",
+            Quantity.LEVEL,
+            "Of a socket that goes both ways: the most it gives before it clips.");
+    public static final Fact<Capacitance> COUPLING_CAPACITOR = of(
+            Of.SOCKET,
+            "couplingCapacitor",
+            "Coupling capacitor",
+            Quantity.CAPACITANCE,
+            "In series with an output, as in most instruments and players: at direct current it then looks open.");
     public static final Fact<Level> LOUDEST_PEAK = of(
             Of.SOCKET,
             "loudestPeak",

@@ -50,6 +50,13 @@ public final class Facts {
         return new Facts(Collections.unmodifiableMap(more));
     }
 
+    /** These, and what others tell in their stead. */
+    public Facts overlaid(Facts others) {
+        Map<Fact<?>, Value<?>> both = new LinkedHashMap<>(values);
+        both.putAll(others.values);
+        return both.isEmpty() ? NONE : new Facts(Collections.unmodifiableMap(both));
+    }
+
     public Facts without(Fact<?> fact) {
         Map<Fact<?>, Value<?>> fewer = new LinkedHashMap<>(values);
         fewer.remove(fact);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import kalodyne.core.units.Current;
+import kalodyne.core.units.Level;
 
 /**
  * A socket of a device.
@@ -26,6 +27,7 @@ import kalodyne.core.units.Current;
  * @param from marks of the stages that feed it
  * @param power what it feeds or is fed beside the signal
  * @param channels what a digital socket carries
+ * @param states what it is while switches of its device stand otherwise
  * @param facts {@link Fact.Of#SOCKET}
  */
 @RecordBuilder
@@ -43,6 +45,7 @@ public record Socket(
         List<String> from,
         List<SocketPower> power,
         List<ChannelPair> channels,
+        List<SocketState> states,
         Facts facts)
         implements SocketBuilder.With {
 
@@ -52,6 +55,7 @@ public record Socket(
         from = List.copyOf(from);
         power = List.copyOf(power);
         channels = List.copyOf(channels);
+        states = List.copyOf(states);
         for (Contact contact : contacts.keySet()) {
             if (!connector.contacts().contains(contact)) {
                 throw new IllegalArgumentException(
@@ -108,6 +112,26 @@ public record Socket(
     /** Whether it gives some power, needs it, and so on. */
     public boolean has(PowerKind kind, PowerRole role) {
         return power.stream().anyMatch(each -> each.kind() == kind && each.role() == role);
+    }
+
+    /** The phone's side of a headset's plug: it feeds the microphone and gives to the earphones. */
+    public boolean isHost() {
+        return way == Direction.BOTH && has(PowerKind.PLUG_IN, PowerRole.GIVES);
+    }
+
+    /** The most that it gives before it clips, where that is known. */
+    public Optional<Level> mostGiven() {
+        Optional<Level> told = way == Direction.BOTH
+                ? facts.quantity(Fact.MAXIMUM_OUTPUT)
+                        .or(() -> facts.quantity(Fact.MAXIMUM_LEVEL).filter(level -> !isHost()))
+                : facts.quantity(Fact.MAXIMUM_LEVEL);
+        return told.filter(level -> !level.isSilence());
+    }
+
+    /** The most that it takes, where that is known; earphones on a headset's plug take what they get. */
+    public Optional<Level> mostTaken() {
+        boolean isTold = way != Direction.BOTH || isHost() || contacts.containsValue(Carries.RETURN);
+        return facts.quantity(Fact.MAXIMUM_LEVEL).filter(level -> isTold && !level.isSilence());
     }
 
     /** The most that it gives on its bus, where that is known; empty where it gives none. */

@@ -9,6 +9,7 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.circuit.Element.Drive;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.Impedance;
@@ -22,8 +23,8 @@ final class AudioModel {
     /** How far the two legs of a balanced output differ, of good parts: common practice. */
     private static final double LEGS_DIFFER = 1.01;
 
-    /** Common practice for inputs of differential amplifiers. */
-    private static final double LEG_RATIO = 5;
+    /** What the sensitivity of microphones with plug-in power is told into: the resistor that feeds them, common practice. */
+    private static final double RATED_OHMS = 2200;
 
     private final SocketModel socket;
     private final Board board;
@@ -85,29 +86,37 @@ final class AudioModel {
         double ohms = Usual.loadOhms(socket.device(), socket.socket());
         if (Usual.isFloating(socket.socket())) {
             board.resistor(hot, cold, ohms);
-            socket.stray(cold);
+            socket.strayOf(hot, cold);
+        } else if (socket.isOneAmplifier()) {
+            oneAmplifier(hot, cold, ohms);
         } else {
-            double leg = legOhms(ohms);
+            // Of a mic input the maker tells what is between the legs, of a line input what one leg shows.
+            double leg = socket.socket().signal() == SignalKind.MIC ? ohms / 2 : ohms;
             board.resistor(hot, socket.ground(), leg);
             board.resistor(cold, socket.ground(), leg);
-            // Together with the legs it is what the maker tells.
-            board.resistor(hot, cold, 1 / (1 / ohms - 1 / (2 * leg)));
         }
         loadFarads(hot, cold);
         hearings.add(new InputSignal(socket.spot(), Carries.HOT, hot, cold));
     }
 
-    /** From each leg to the ground: the resistor that feeds phantom power, or else several times what is between the legs. */
-    private double legOhms(double ohms) {
-        boolean feeds = socket.power(PowerKind.PHANTOM, PowerRole.GIVES).isPresent();
-        return feeds && ohms < Phantom.OHMS ? Phantom.OHMS : LEG_RATIO * ohms;
+    /**
+     * A differential amplifier of one operational amplifier: its first leg is halved, and the second one ends where the amplifier holds it,
+     * at that half. With nothing on the second leg half of the signal is taken away.
+     */
+    private void oneAmplifier(String hot, String cold, double ohms) {
+        String half = inside("half");
+        String held = inside("held");
+        board.resistor(hot, half, ohms / 2);
+        board.resistor(half, socket.ground(), ohms / 2);
+        board.follower(held, socket.ground(), half, socket.ground(), 1);
+        board.resistor(cold, held, ohms / 2);
     }
 
     private void windingSource(String hot, String cold) {
         String inside = inside("coil");
         String source = board.voltage(inside, cold, Drive.ofAc(0));
         board.resistor(inside, hot, Usual.sourceOhms(socket.device(), socket.socket()));
-        socket.stray(cold);
+        socket.strayOf(hot, cold);
         soundings.add(new OutputSignal(socket.spot(), Carries.HOT, source, hot, cold));
     }
 
@@ -143,9 +152,21 @@ final class AudioModel {
             board.capacitor(
                     inside, node, facts.quantity(Fact.OWN_CAPACITANCE).get().farads());
         } else {
-            board.resistor(inside, node, Usual.sourceOhms(socket.device(), socket.socket()));
+            board.resistor(rated(carries, inside), node, Usual.sourceOhms(socket.device(), socket.socket()));
         }
         soundings.add(new OutputSignal(socket.spot(), carries, source, node, socket.common()));
+    }
+
+    /** A microphone with plug-in power is told by what it gives into the resistor that feeds it: open it gives more. */
+    private String rated(Carries carries, String inside) {
+        boolean isFed = socket.power(PowerKind.PLUG_IN, PowerRole.NEEDS).isPresent();
+        if (!isFed) {
+            return inside;
+        }
+        String open = inside(carries.word() + " open");
+        double ohms = Usual.sourceOhms(socket.device(), socket.socket());
+        board.follower(open, socket.common(), inside, socket.common(), 1 + ohms / RATED_OHMS);
+        return open;
     }
 
     /** A pickup or cartridge: its coil, the capacitance of its windings, the pots of the instrument fully up. */

@@ -58,10 +58,13 @@ final class Board {
         return name;
     }
 
-    void capacitor(String one, String other, double farads) {
+    /** A capacitor; gives its name. Where there is none, nothing is added. */
+    String capacitor(String one, String other, double farads) {
+        String name = name("c");
         if (farads > 0) {
-            elements.add(new Element.Capacitor(name("c"), one, other, farads));
+            elements.add(new Element.Capacitor(name, one, other, farads));
         }
+        return name;
     }
 
     void inductor(String one, String other, double henries) {

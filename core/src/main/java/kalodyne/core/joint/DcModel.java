@@ -15,8 +15,8 @@ import kalodyne.core.units.Voltage;
 
 /**
  * Puts what a socket is at rest into a circuit: the direct voltages that it feeds to microphones, and what such voltages find
- * at the other end. Everything that can be switched on is on, unless it is known to be off. Inputs keep direct voltages out; outputs are taken as they are
- * at their worst, with nothing between their amplifier and the contact.
+ * at the other end. Everything that can be switched on is on, unless it is known to be off. Inputs keep direct voltages out, and so
+ * do outputs of which it is told that a capacitor is in series; other outputs have nothing between their amplifier and the contact.
  */
 final class DcModel {
     /** Common practice for small microphone inputs and headset sockets. */
@@ -75,7 +75,8 @@ final class DcModel {
                 board.resistor(node, socket.common(), CLOSED);
             });
         }
-        if (socket.gives(Carries.HOT) && !passed.contains(Carries.HOT)) {
+        boolean isCoupled = socket.socket().facts().get(Fact.COUPLING_CAPACITOR).isPresent();
+        if (socket.gives(Carries.HOT) && !isCoupled && !passed.contains(Carries.HOT)) {
             socket.node(Carries.HOT).ifPresent(this::pair);
         }
         for (Carries carries :
@@ -84,7 +85,9 @@ final class DcModel {
                 continue;
             }
             if (socket.gives(carries)) {
-                socket.node(carries).ifPresent(this::single);
+                if (!isCoupled) {
+                    socket.node(carries).ifPresent(this::single);
+                }
             } else if (isDriver(carries)) {
                 socket.node(carries)
                         .ifPresent(node -> board.resistor(

@@ -51,8 +51,9 @@ public record JointCircuit(
      *
      * @param device its mark
      * @param source the voltage source that drives hum through it
+     * @param series the part between that source and the device's ground
      */
-    public record Earth(String device, Earthing earthing, String source) {}
+    public record Earth(String device, Earthing earthing, String source, String series) {}
 
     /**
      * A contact of a plug on a contact of a socket.
@@ -148,12 +149,13 @@ public record JointCircuit(
             Earthing earthing = Earthing.of(device);
             String ground = audio.node(id + " ground");
             String driven = audio.node(id + " earth");
-            earths.add(new Earth(id, earthing, audio.voltage(driven, Circuit.GROUND, Drive.ofAc(0))));
+            String source = audio.voltage(driven, Circuit.GROUND, Drive.ofAc(0));
+            String series = earthing.ohms() > 0
+                    ? audio.resistor(driven, ground, earthing.ohms())
+                    : audio.capacitor(driven, ground, earthing.farads());
+            earths.add(new Earth(id, earthing, source, series));
             if (earthing.ohms() > 0) {
-                audio.resistor(driven, ground, earthing.ohms());
                 rest.resistor(rest.node(id + " ground"), Circuit.GROUND, earthing.ohms());
-            } else {
-                audio.capacitor(driven, ground, earthing.farads());
             }
         }
 

@@ -16,7 +16,6 @@ import kalodyne.core.joint.circuit.Complex;
 import kalodyne.core.joint.circuit.Network;
 import kalodyne.core.joint.circuit.Solution;
 import kalodyne.core.joint.circuit.UnsolvableCircuit;
-import kalodyne.core.units.Level;
 
 /**
  * What is read from the circuits of a joint.
@@ -25,17 +24,18 @@ import kalodyne.core.units.Level;
  * @param own for each signal, what of it is left at its own socket
  * @param elsewhere for each signal, what of it is there at the contacts of the others
  * @param atRest direct voltage and current at every contact of every socket
- * @param hum what the mains makes in each received signal, as an estimate
+ * @param earth what it is to the earth of the whole rig
+ * @param isOfBus whether it is a lead that power for devices runs through
  */
 public record JointReading(
         List<Transfer> transfers,
         Map<OutputSignal, Complex> own,
         Map<OutputSignal, Map<OutputSignal, Complex>> elsewhere,
         Map<Spot, Map<Contact, Direct>> atRest,
-        Map<InputSignal, Level> hum) {
+        EarthPorts earth,
+        boolean isOfBus) {
     private static final double LOWEST = 10;
     private static final double HIGHEST = 40_000;
-    private static final double MAINS_HERTZ = 50;
     private static final double MIDDLE_HERTZ = 1000;
 
     /** Of 1 V less than this is left where another output pulls at it. */
@@ -106,7 +106,11 @@ public record JointReading(
                     .forEach(other -> others.put(other, middle.voltage(other.plus(), other.minus())));
             elsewhere.put(sounding, others);
         }
-        return new JointReading(transfers, own, elsewhere, atRest(joint), hum(audio, joint));
+        return new JointReading(transfers, own, elsewhere, atRest(joint), EarthPorts.of(joint), isOfBus(joint));
+    }
+
+    private static boolean isOfBus(JointCircuit joint) {
+        return joint.nodes().values().stream().anyMatch(contacts -> contacts.containsKey(Contact.POWER));
     }
 
     private static List<Transfer> transfers(
@@ -155,26 +159,6 @@ public record JointReading(
                     .merge(touching.plug(), -current, Double::sum);
         }
         return amperes;
-    }
-
-    /** The devices' shares add up as powers: which way round each hangs on the mains is not known. */
-    private static Map<InputSignal, Level> hum(Network audio, JointCircuit joint) throws UnsolvableCircuit {
-        Map<InputSignal, Double> squares = new LinkedHashMap<>();
-        joint.hearings().forEach(hearing -> squares.put(hearing, 0.0));
-        for (JointCircuit.Earth earth : joint.earths()) {
-            if (earth.earthing().volts() > 0) {
-                Solution solution =
-                        audio.at(List.of(MAINS_HERTZ), earth.source()).get(0);
-                squares.replaceAll((hearing, square) -> {
-                    double volts = earth.earthing().volts()
-                            * solution.voltage(hearing.plus(), hearing.minus()).magnitude();
-                    return square + volts * volts;
-                });
-            }
-        }
-        Map<InputSignal, Level> hum = new LinkedHashMap<>();
-        squares.forEach((hearing, square) -> hum.put(hearing, Level.ofVolts(Math.sqrt(square))));
-        return hum;
     }
 
     /** Signals of other sockets that are joined to this one without a resistance between them, so that it is drawn down. */

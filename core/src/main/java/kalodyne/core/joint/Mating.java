@@ -11,12 +11,17 @@ import kalodyne.core.gear.Form;
  *
  * <p>Jacks are told by where things lie along the plug: the tip, two rings' places behind it, and the place at the socket's
  * opening. A plug with fewer poles has its sleeve where another one has rings; a socket's contact touches whatever lies at its
- * own place. The sleeve contact of a socket for fewer poles sits at the opening in most sockets and one place further in in
- * some, which matters to four-pole plugs alone: there are two readings of those.
+ * own place. The sleeve contact of a three-pole socket sits one place further in in most, so that headsets in the order of CTIA find
+ * their ground there, and at the opening in some; that matters to four-pole plugs alone; that of a two-pole socket reaches over the ring of a three-pole plug in most, and
+ * joins it to the ground: there are two readings of those.
  */
 public final class Mating {
-    private static final String AT_THE_OPENING = "sleeve contact at the opening, as in most sockets";
-    private static final String FURTHER_IN = "sleeve contact further in, as in some sockets";
+    private static final String AT_THE_OPENING = "sleeve contact at the opening, as in some sockets";
+    private static final String OVER_THE_RING =
+            "sleeve contact that reaches over the ring, as in most two-pole sockets";
+    private static final String SHORT_OF_THE_RING =
+            "sleeve contact that does not reach the ring, as in some two-pole sockets";
+    private static final String FURTHER_IN = "sleeve contact further in, as in most sockets";
 
     /** Places along a jack plug, from the tip. */
     private static final int PLACES = 4;
@@ -62,11 +67,17 @@ public final class Mating {
 
     private static List<Reading> jacks(Connector plug, Connector socket) {
         int poles = socket.contacts().size();
+        if (poles == 2 && plug.contacts().size() == 3) {
+            List<Touch> apart = touches(plug, socket, PLACES - 1);
+            List<Touch> joined = new ArrayList<>(apart);
+            joined.add(new Touch(Contact.RING, Contact.SLEEVE));
+            return List.of(new Reading(OVER_THE_RING, joined), new Reading(SHORT_OF_THE_RING, apart));
+        }
         Reading usual = new Reading("", touches(plug, socket, PLACES - 1));
         Reading other = new Reading("", touches(plug, socket, PLACES - 2));
         boolean mayDiffer = poles < PLACES && !usual.touches().equals(other.touches());
         return mayDiffer
-                ? List.of(new Reading(AT_THE_OPENING, usual.touches()), new Reading(FURTHER_IN, other.touches()))
+                ? List.of(new Reading(FURTHER_IN, other.touches()), new Reading(AT_THE_OPENING, usual.touches()))
                 : List.of(usual);
     }
 

@@ -86,7 +86,7 @@ final class PassageModel {
 
     private static void floating(SocketModel socket, Carries carries, Pair pair) {
         if (carries == Carries.HOT) {
-            socket.stray(pair.minus());
+            socket.strayOf(pair.plus(), pair.minus());
         }
     }
 

@@ -27,13 +27,15 @@ import kalodyne.core.units.Gain;
  * @param pluggings between spots that are there
  * @param busy sockets of these devices with something in them that is not among the pluggings
  * @param switched those switches of these devices of which it is known how they stand
+ * @param mains how far apart the outlets are that all of it hangs on
  */
 public record Patch(
         Map<String, Device> devices,
         Map<String, Lead> leads,
         List<Plugging> pluggings,
         Set<Spot> busy,
-        List<Switched> switched) {
+        List<Switched> switched,
+        Mains mains) {
     public Patch {
         devices = new LinkedHashMap<>(devices);
         leads = new LinkedHashMap<>(leads);
@@ -46,12 +48,21 @@ public record Patch(
         }
     }
 
+    public Patch(
+            Map<String, Device> devices,
+            Map<String, Lead> leads,
+            List<Plugging> pluggings,
+            Set<Spot> busy,
+            List<Switched> switched) {
+        this(devices, leads, pluggings, busy, switched, Mains.UNKNOWN);
+    }
+
     public Patch(Map<String, Device> devices, Map<String, Lead> leads, List<Plugging> pluggings) {
-        this(devices, leads, pluggings, Set.of(), List.of());
+        this(devices, leads, pluggings, Set.of(), List.of(), Mains.UNKNOWN);
     }
 
     public Patch withSwitched(List<Switched> newSwitched) {
-        return new Patch(devices, leads, pluggings, busy, newSwitched);
+        return new Patch(devices, leads, pluggings, busy, newSwitched, mains);
     }
 
     private static void requireThere(Spot spot, Map<String, Device> devices, Map<String, Lead> leads) {
@@ -76,7 +87,7 @@ public record Patch(
                         .findFirst());
     }
 
-    Connector connector(Spot spot) {
+    public Connector connector(Spot spot) {
         return socket(spot)
                 .map(Socket::connector)
                 .orElseGet(() -> end(spot).orElseThrow().connector());
@@ -115,6 +126,16 @@ public record Patch(
         return busy.contains(spot) || isPlugged(spot);
     }
 
+    /** The same with its gear as the switches stand. */
+    public Patch asSwitched() {
+        if (switched.isEmpty()) {
+            return this;
+        }
+        Map<String, Device> now = new LinkedHashMap<>();
+        devices.forEach((id, device) -> now.put(id, SwitchedGear.of(id, device, switched)));
+        return new Patch(now, leads, pluggings, busy, switched, mains);
+    }
+
     // --- switches ----------------------------------------------------------------------------------------------
 
     /** The position of a switch, from 0 at its lowest; empty where nobody said. */
@@ -126,12 +147,29 @@ public record Patch(
                 .findFirst();
     }
 
+    /** The position that a switch is known to stand at. */
+    public Optional<String> standing(Spot control) {
+        return switched.stream()
+                .filter(each -> each.control().equals(control))
+                .map(Switched::at)
+                .findFirst();
+    }
+
     /** What a switch adds as it stands; empty where nobody said, or where it has no gain. */
     Optional<Gain> switchedGain(String device, DeviceControl control) {
         return control.taper()
                 .flatMap(taper -> position(device, control)
                         .map(index -> taper.at(
                                 index / Math.max(1.0, control.positions().size() - 1))));
+    }
+
+    /** Whether it is known to be switched on. */
+    public boolean isOn(Spot socket, SocketPower power) {
+        return power.control()
+                .flatMap(id -> control(socket.item(), id))
+                .flatMap(control -> position(socket.item(), control))
+                .filter(index -> index > 0)
+                .isPresent();
     }
 
     /** Whether it is known to be switched off. What can be on and of which nobody said is taken as on. */
@@ -264,6 +302,6 @@ public record Patch(
         List<Switched> known = switched.stream()
                 .filter(each -> some.devices.containsKey(each.control().item()))
                 .toList();
-        return new Patch(some.devices, some.leads, some.pluggings, elsewhere, known);
+        return new Patch(some.devices, some.leads, some.pluggings, elsewhere, known, Mains.UNKNOWN);
     }
 }

@@ -118,6 +118,14 @@ final class SocketModel {
         board.capacitor(node, ground(), STRAY_FARADS);
     }
 
+    /** What a winding between two contacts has against the ground, both its ends alike. */
+    void strayOf(String one, String other) {
+        List.of(one, other).forEach(node -> {
+            board.resistor(node, ground(), 2 * STRAY_OHMS);
+            board.capacitor(node, ground(), STRAY_FARADS / 2);
+        });
+    }
+
     /** Joins the contacts that carry the same. */
     void join(List<String> nodes, String to) {
         nodes.stream().filter(node -> !node.equals(to)).forEach(node -> board.resistor(node, to, CONTACT_OHMS));
@@ -131,18 +139,10 @@ final class SocketModel {
             case OUT -> carries != Carries.RETURN;
             case IN -> carries == Carries.SEND;
             case BOTH ->
-                isHost()
+                socket.isHost()
                         ? carries != Carries.MIC && carries != Carries.RETURN
                         : carries == Carries.MIC || carries == Carries.SEND;
         };
-    }
-
-    /** The phone's side of a headset's plug: it feeds the microphone. */
-    private boolean isHost() {
-        return socket.way() == Direction.BOTH
-                && power(PowerKind.PLUG_IN)
-                        .filter(each -> each.role() == PowerRole.GIVES)
-                        .isPresent();
     }
 
     Optional<SocketPower> power(PowerKind kind) {
@@ -162,6 +162,10 @@ final class SocketModel {
         return socket.balance()
                 .filter(each -> each == Balance.IMPEDANCE_BALANCED)
                 .isPresent();
+    }
+
+    boolean isOneAmplifier() {
+        return socket.balance().filter(each -> each == Balance.ONE_AMPLIFIER).isPresent();
     }
 
     /** A coil or ribbon between two contacts, tied to nothing else. */

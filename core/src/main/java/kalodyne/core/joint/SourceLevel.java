@@ -88,7 +88,7 @@ public record SourceLevel(
                 new SignalLevels(peak, average, isNoiseTooHigh ? average.plus(UNDER_PEAK) : floor),
                 new Gain(told.map(value -> spread(value.from())).orElse(UNKNOWN_DB)),
                 told.isPresent() ? Basis.TOLD : derived.isPresent() ? Basis.DERIVED : Basis.TAKEN,
-                socket.facts().quantity(Fact.MAXIMUM_LEVEL).filter(level -> !level.isSilence()),
+                socket.mostGiven(),
                 isAverageTooHigh,
                 isNoiseTooHigh);
     }
@@ -109,7 +109,7 @@ public record SourceLevel(
         Optional<Level> ofMicrophone = sensitivity(device)
                 .filter(level -> !level.isSilence())
                 .map(level -> level.plus(new Gain(LOUD_DB_SPL - PASCAL_DB_SPL)));
-        Optional<Level> maximum = socket.facts().quantity(Fact.MAXIMUM_LEVEL);
+        Optional<Level> maximum = socket.mostGiven();
         return ofMicrophone
                 .or(() -> socket.facts()
                         .quantity(Fact.NOMINAL_LEVEL)

@@ -19,9 +19,14 @@ import kalodyne.core.gear.Socket;
  *
  * @param plugged what goes into what
  * @param switches how switches stand, of those of which it is known; each once
+ * @param mains how far apart the outlets are that the gear hangs on
  */
-public record Wiring(List<Plugging> plugged, List<Switched> switches) {
+public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains mains) {
     public static final Wiring NONE = new Wiring(List.of(), List.of());
+
+    public Wiring(List<Plugging> plugged, List<Switched> switches) {
+        this(plugged, switches, Mains.UNKNOWN);
+    }
 
     public Wiring {
         plugged = List.copyOf(plugged);
@@ -29,19 +34,25 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
     }
 
     public Wiring withPlugged(List<Plugging> newPlugged) {
-        return new Wiring(newPlugged, switches);
+        return new Wiring(newPlugged, switches, mains);
+    }
+
+    /** With outlets so far apart. */
+    public Wiring with(Mains newMains) {
+        return new Wiring(plugged, switches, newMains);
     }
 
     /** With a switch that stands so, whatever was known of it. */
     public Wiring with(Switched now) {
         return new Wiring(
                 plugged,
-                Stream.concat(without(now.control()).stream(), Stream.of(now)).toList());
+                Stream.concat(without(now.control()).stream(), Stream.of(now)).toList(),
+                mains);
     }
 
     /** With a switch of which nobody knows how it stands. */
     public Wiring forgetting(Spot control) {
-        return new Wiring(plugged, without(control));
+        return new Wiring(plugged, without(control), mains);
     }
 
     private List<Switched> without(Spot control) {
@@ -91,7 +102,7 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
         List<Switched> known = switches.stream()
                 .filter(each -> devices.containsKey(each.control().item()))
                 .toList();
-        return new Patch(devices, leads, there, Set.of(), known);
+        return new Patch(devices, leads, there, Set.of(), known, mains);
     }
 
     private static boolean isThere(
@@ -107,7 +118,7 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
         List<Plugging> both = Stream.concat(plugged.stream(), other.plugged.stream())
                 .distinct()
                 .toList();
-        Wiring joined = new Wiring(both, switches);
+        Wiring joined = new Wiring(both, switches, other.mains == Mains.UNKNOWN ? mains : other.mains);
         for (Switched now : other.switches) {
             joined = joined.with(now);
         }
@@ -122,6 +133,7 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches) {
                 everything,
                 switches.stream()
                         .map(each -> new Switched(anew.apply(each.control()), each.at()))
-                        .toList());
+                        .toList(),
+                mains);
     }
 }

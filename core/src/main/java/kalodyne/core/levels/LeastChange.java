@@ -282,12 +282,13 @@ public final class LeastChange {
                 .filter(plugging -> plugging.socket().equals(other))
                 .allMatch(plugging -> !patch.readings(plugging).isEmpty());
         return isMoved && fits
-                ? Optional.of(new Patch(patch.devices(), patch.leads(), pluggings, patch.busy(), patch.switched()))
+                ? Optional.of(new Patch(
+                        patch.devices(), patch.leads(), pluggings, patch.busy(), patch.switched(), patch.mains()))
                 : Optional.empty();
     }
 
     private void tryPatch(Change.Kind kind, Spot now, Socket socket, Patch patch) {
-        List<Checked> joints = new JointChecks().check(patch);
+        List<Checked> joints = new JointChecks().check(patch, List.of());
         Rig changed = Rig.of(joints, patch, settings);
         String words = (kind == Change.Kind.OTHER_SOCKET ? "Plug it into " : "Take it from ") + socket.name() + " of "
                 + patch.devices().get(now.item()).name();

@@ -94,10 +94,9 @@ public final class RunJoints {
             if (isEntered) {
                 Gain onward = plan.levels().gain(points.get(i), end);
                 double volts = joints.stream()
-                        .flatMap(joint -> joint.reading().stream())
-                        .flatMap(reading -> reading.hum().entrySet().stream())
+                        .flatMap(joint -> joint.hum().entrySet().stream())
                         .filter(hum -> hum.getKey().socket().equals(socket(to)))
-                        .mapToDouble(hum -> hum.getValue().plus(onward).volts())
+                        .mapToDouble(hum -> hum.getValue().likely().plus(onward).volts())
                         .max()
                         .orElse(0);
                 square += volts * volts;

@@ -11,9 +11,9 @@ import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.BusLoad;
-import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Current;
 
 /** What feeds what on a way: bus power against what the ports give, phantom power, chargers for hubs and phones. */
@@ -156,11 +156,10 @@ final class Feeding {
     // --- bus power ---------------------------------------------------------------------------------------------
 
     /** What is drawn of each port that gives bus power, against what it gives; what nobody knows of a port. */
-    List<SideTask> loads(List<JointRules.Checked> joints) {
-        Stream<SideTask> known = joints.stream()
-                .flatMap(joint -> BusLoad.of(joint).stream()
-                        .filter(load -> !load.living().isEmpty())
-                        .map(load -> new SideTask(SideTask.Of.POWER, load.words(joint.patch()), load.isFed())));
+    List<SideTask> loads(Patch patch) {
+        Stream<SideTask> known = BusLoad.of(patch).stream()
+                .filter(load -> !load.living().isEmpty())
+                .map(load -> new SideTask(SideTask.Of.POWER, load.words(patch), load.isFed()));
         Stream<SideTask> unknown = hops().filter(hop -> hop.from().shape().isDigital())
                 .filter(hop -> drawn(stock.device(hop.from().device())) > 0)
                 .filter(hop -> port(hop).busSupply().isEmpty())

@@ -152,9 +152,15 @@ final class Hops {
         return patch(pluggings).parted().stream()
                 .map(part -> known.computeIfAbsent(Set.copyOf(part.pluggings()), key -> {
                     looked++;
-                    return JointRules.checkRoughly(part);
+                    return JointRules.aloneRoughly(part);
                 }))
                 .toList();
+    }
+
+    /** The same with what only all of it together tells: power and data along chains, hum. */
+    List<JointRules.Checked> together(List<Plugging> pluggings) {
+        return JointRules.together(
+                patch(pluggings), joints(pluggings), stock.devices().values());
     }
 
     /** What is plugged, with the gear that it takes. */

@@ -158,7 +158,7 @@ final class Ports {
     private List<Port> findDataIns() {
         if (isHub()) {
             Optional<Socket> up = upstream();
-            return data().filter(socket -> !socket.equals(up.orElse(null)) && !needsPower(socket))
+            return data().filter(socket -> !isUpstream(socket, up) && !needsPower(socket))
                     .map(socket -> Port.of(device, List.of(socket), 2))
                     .toList();
         }
@@ -171,7 +171,9 @@ final class Ports {
     List<Port> feeds() {
         Optional<Socket> up = upstream();
         return isHub()
-                ? data().filter(socket -> !socket.equals(up.orElse(null)) && needsPower(socket))
+                ? device.sockets().stream()
+                        .filter(socket -> socket.signal() == SignalKind.DIGITAL && needsPower(socket))
+                        .filter(socket -> !isUpstream(socket, up))
                         .map(socket -> Port.of(device, List.of(socket), 1))
                         .toList()
                 : List.of();
@@ -204,9 +206,19 @@ final class Ports {
                 && upstream().isPresent();
     }
 
-    /** The side of a hub or adapter that goes to the computer or phone. */
+    /** It, or another half of the same hole: a plug of its own beside a socket for a lead. */
+    private static boolean isUpstream(Socket socket, Optional<Socket> up) {
+        return up.filter(each -> each.equals(socket)
+                        || (each.ties().opening().isPresent()
+                                && each.ties().opening().equals(socket.ties().opening())))
+                .isPresent();
+    }
+
+    /** The side of a hub or adapter that goes to the computer or phone: its own plug where it has one. */
     private Optional<Socket> upstream() {
-        return data().filter(socket -> socket.id().equals("host") || socket.id().equals("phone"))
+        return data().filter(socket -> socket.id().equals("plug")
+                        || socket.id().equals("host")
+                        || socket.id().equals("phone"))
                 .findFirst()
                 .or(() -> data().filter(socket -> !givesPower(socket)).findFirst());
     }

@@ -89,7 +89,7 @@ final class WayMaker {
                 feeding,
                 sideTasks,
                 hops.patch(pluggings),
-                hops.joints(pluggings),
+                hops.together(pluggings),
                 missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList()),
                 present.replugging().inTheWayOf(pluggings));
     }
@@ -129,7 +129,7 @@ final class WayMaker {
                 chains.stream().map(chain -> strand(chain, joints, expected)).toList();
         Way.MonitorFeed monitoring = proposal.listening().monitoring(expected);
         List<SideTask> sideTasks = Stream.concat(
-                        proposal.sideTasks().stream(), proposal.feeding().loads(joints).stream())
+                        proposal.sideTasks().stream(), proposal.feeding().loads(proposal.patch()).stream())
                 .toList();
         Scoring scoring = new Scoring(wish, stock, strands, joints, proposal.missing(), sourceChannels(chains));
         scoring.sideTasks(monitoring, sideTasks);

@@ -174,7 +174,7 @@ final class WaySearch {
                 .filter(part -> !exactly.containsKey(part))
                 .toList();
         parts.parallelStream()
-                .map(JointRules::checkOne)
+                .map(JointRules::alone)
                 .toList()
                 .forEach(checked -> exactly.put(checked.patch(), checked));
         return ways.stream()
@@ -186,7 +186,9 @@ final class WaySearch {
     }
 
     private List<JointRules.Checked> exactly(Patch patch) {
-        return patch.parted().stream().map(exactly::get).toList();
+        List<JointRules.Checked> alone =
+                patch.parted().stream().map(exactly::get).toList();
+        return JointRules.together(patch, alone, stock.devices().values());
     }
 
     /** All that is plugged once a way is used. */

@@ -117,7 +117,7 @@ record PhantomSwitch(
                     .flatMap(plugging -> plugging.spots().stream())
                     .anyMatch(sockets::contains);
             if (isFed) {
-                JointRules.checkRoughly(part).findings().stream()
+                JointRules.aloneRoughly(part).findings().stream()
                         .filter(finding -> CODES.contains(finding.code()) || isCautioned(finding))
                         .filter(finding -> !isOfAnother(rig, finding, sockets))
                         .forEach(found::add);

@@ -85,8 +85,7 @@ final class PowerSteps implements SheetPart {
         boolean isHost = rig.isHost(id);
         String name = rig.name(id);
         String on = rig.powering(id).map(way -> ", on " + words(way.source())).orElse("");
-        String load = rig.joints().stream()
-                .flatMap(joint -> BusLoad.of(joint).stream())
+        String load = BusLoad.of(rig.patch()).stream()
                 .filter(each -> each.port().item().equals(id))
                 .map(each -> "its port gives " + each.drawn() + " of " + each.most())
                 .findFirst()

@@ -101,8 +101,7 @@ final class RunTimes {
                                 span.compareTo(neededAwake(rig)) >= 0)));
             }
         }
-        rig.joints().stream()
-                .flatMap(joint -> BusLoad.of(joint).stream())
+        BusLoad.of(rig.patch()).stream()
                 .forEach(load -> all.add(new RunSheet.Lasting(
                         rig.name(load.port().item()), load.drawn() + " drawn of " + load.most(), load.isFed())));
         return all;

@@ -160,8 +160,7 @@ public final class Searches {
                         link.id().equals(step.id()) || link.devices().stream().anyMatch(step.gear()::contains))
                 .filter(link -> link.feeders().findAny().isPresent())
                 .toList();
-        rig.joints().stream()
-                .flatMap(joint -> BusLoad.of(joint).stream())
+        BusLoad.of(rig.patch()).stream()
                 .filter(load -> links.stream().anyMatch(link -> link.sockets().contains(load.port())))
                 .forEach(load -> probes.add(new Probe(
                         "Is " + rig.name(load.port().item()) + " itself on mains, or well charged?",

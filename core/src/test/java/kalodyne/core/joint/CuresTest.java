@@ -25,11 +25,11 @@ class CuresTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             preamp-xlr.out-xlr xlr-xlr interface-2.mic-1 | xlr-trs | SOCKET | Go into Input 1, line of Two-input interface, bus powered, with XLR socket to 6.35 mm three-pole, balanced | |
-            preamp-xlr.out-xlr xlr-xlr pad-xlr.in; pad-xlr.out xlr-xlr interface-2.mic-1 | | SWITCH | Switch 48 V of Two-input interface, bus powered to “off” | harm caution.line-into-mic
+            preamp-xlr.out-xlr xlr-xlr pad-xlr.in; pad-xlr.out xlr-xlr interface-2.mic-1 | | SWITCH | Switch 48 V of Two-input interface, bus powered to “off” | wrong caution.line-into-mic
             mic-condenser-large.out xlr-xlr interface-1.mic-1; interface-1.phantom=off | | SWITCH | Switch 48 V of One-input interface, bus powered to “on” | |
             interface-2.usb usb-a-c-charge laptop-combo.usb-1 | usb-a-c | LEAD | Use USB lead, A to C instead of USB lead, A to C, charge only | |
             drum-box-headphone.phones mini-trs interface-4.line-3 | mini-2ts | BOTH_SIDES | Take left and right to Line in 3 of Four-input interface and Line in 4 of Four-input interface, with 3.5 mm three-pole to two 6.35 mm two-pole | |
-            guitar-humbucker.out ts-ts interface-2.line-2 | ts-ts ts-ts xlr-trs di-active | SOCKET | Go into Input 2, instrument of Two-input interface, bus powered, with 6.35 mm two-pole lead | |
+            guitar-humbucker.out ts-ts interface-2.line-2 | ts-ts ts-ts xlr-trs di-active | SWITCH | Switch INST 2 of Two-input interface, bus powered to “instrument” | |
             guitar-humbucker.out ts-xlr mixer-small.mic-1 | ts-ts xlr-xlr di-active | BOX | Put DI box, active between, 6.35 mm two-pole lead before it, XLR lead behind it | |
             drum-box-headphone.phones mini-trs interface-1.line-1 | | GET | Get: Mono-summing lead, 3.5 mm three-pole to 6.35 mm two-pole | |
             """)

@@ -20,37 +20,31 @@ class JointWordsTest {
     private static final String BOOK = """
             interface-2.usb usb-a-c-charge laptop-combo.usb-1
             wrong usb.charge-only: This lead only charges
-                Power reaches Laptop with one combined headset socket, USB 1, data does not: it will not be seen.
+                Power reaches Two-input interface, bus powered, USB, data does not: it will not be seen.
                 → Use a lead with data wires
 
             dj-mixer.master-left xlr-xlr interface-2.mic-1
             harm phantom.into-output: Phantom power goes backwards
-                With phantom power on, 14.0 mA and up to 0.5 V come into DJ mixer with USB, Master L, which is an output.
+                With phantom power on, 14 mA flow into DJ mixer with USB, Master L, which is an output.
                 → Use a line input, or switch phantom power off first
             harm caution.line-into-mic: Line level in a mic socket
-                It brings +23.6 dBu to a socket made for millivolts, 14.6 dB more than it takes.
-                → Use a line socket or a pad; turn the source down before you plug
-            note caution.phantom: Keep phantom power off here
-                The input can give 48 V, which can damage DJ mixer with USB while a plug goes in or comes out halfway.
-                → Check that phantom power is off before you plug
+                At its loudest it brings +23.6 dBu to a socket made for millivolts, 15 dB more than it takes.
+                → Use a line input, Input 1, line for one; turn the source down, before you plug
 
             modular-output.out 35-ts-635 interface-4.inst-1
             wrong level.overload: More than the input takes
-                The loudest peaks bring +13.0 dBu to Four-input interface, Input 1, instrument, which takes +11.0 dBu. It then distorts wherever its knob stands.
+                The loudest peaks bring +13.0 dBu to Four-input interface, Input 1, instrument, which takes +11.0 dBu. It then distorts wherever the input's knob stands.
                 → Turn the source down by 2 dB, or use a pad
 
             synth-analogue.out ts-ts interface-4.line-3 | synth-analogue socket out loudestPeak=+21.5 dBu
-            wrong level.overload: More than the input takes
-                The loudest peaks bring +20.6 dBu to Four-input interface, Line in 3, which takes +20.0 dBu. It then distorts wherever its knob stands.
-                → Turn the source down by 1 dB, or use a pad
+            weak level.overload: More than the input takes
+                The loudest peaks bring +20.7 dBu to Four-input interface, Line in 3, which takes +20.0 dBu. It then distorts wherever the input's knob stands.
+                → Turn Analogue synth, mono output down by 1 dB
 
             dj-mixer.rec-left rca-rca phono-preamp.in-left
             wrong riaa.double: A line signal in a phono input
                 It is equalised a second time and a hundred times too loud: all bass, no treble, distorted.
                 → Use a line input, or switch the built-in preamp off
-            note level.overload: It could be more than the input takes
-                Fully up, it can bring +7.9 dBu to Phono preamp, moving magnet and moving coil, Phono in L, which takes −22.0 dBu. It then distorts wherever its knob stands.
-                → Turn the source down by 30 dB, or use a pad
 
             synth-desktop.out-right ts-ts mixer-rack.in-1-left
             weak stereo.half-output: Only one side is taken
@@ -82,9 +76,9 @@ class JointWordsTest {
             wrong stereo.cancels: The centre cancels (voice and bass vanish)
                 The ground is missing, so you hear the difference of left and right. Whatever is the same in both (usually voice and bass) drops by 36 dB.
                 → Use a plug or adapter whose ground lies where the socket's does
-            wrong headset.mic-shorted: The phone keeps its own microphone
-                On its microphone contact it sees 20.96 Ω, as with plain headphones; from about 1 kΩ up it switches to what is plugged in.
-                → Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact
+            wrong headset.mic-shorted: Most phones keep their own microphone
+                On the microphone contact the phone sees 21 Ω, rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.
+                → Use a four-pole plug in the phone's order, or an adapter for it
 
             mixer-small.main-left 35-ts-635 phone-ctia.headset
             wrong output.shorted: An output is shorted
@@ -99,9 +93,9 @@ class JointWordsTest {
             wrong signal.lost: Nothing arrives
                 Of Small mixer, two mic and two stereo channels, Main out L no more than −73 dB reaches an input: no contact leads there.
                 → Use a lead or adapter whose contacts match both ends
-            wrong headset.mic-shorted: The phone keeps its own microphone
-                On its microphone contact it sees 29.96 mΩ, as with plain headphones; from about 1 kΩ up it switches to what is plugged in.
-                → Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact
+            wrong headset.mic-shorted: Most phones keep their own microphone
+                On the microphone contact the phone sees the ground, rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.
+                → Use a four-pole plug in the phone's order, or an adapter for it
 
             guitar-single-coil.out 35-ts-635 phone-ctia.headset
             wrong output.shorted: An output is shorted
@@ -113,13 +107,13 @@ class JointWordsTest {
             wrong signal.lost: Nothing arrives
                 Of Electric guitar, single-coil pickups, Output nothing reaches an input: no contact leads there.
                 → Use a lead or adapter whose contacts match both ends
-            wrong headset.mic-shorted: The phone keeps its own microphone
-                On its microphone contact it sees 29.96 mΩ, as with plain headphones; from about 1 kΩ up it switches to what is plugged in.
-                → Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact
+            wrong headset.mic-shorted: Most phones keep their own microphone
+                On the microphone contact the phone sees the ground, rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.
+                → Use a four-pole plug in the phone's order, or an adapter for it
 
             guitar-humbucker.out ts-ts interface-2.line-2
             wrong joint.loading: The input loads the source too heavily
-                Lead and input take 11.9 dB from Electric guitar, humbuckers, Output at Two-input interface, bus powered, Input 2, line, and its treble.
+                Lead and input take 11.2 dB from Electric guitar, humbuckers, Output at Two-input interface, bus powered, Input 2, line, and its treble.
                 → Use an input with a higher impedance, or a DI box
             wrong response.dull: Treble is lost on the way
                 From Electric guitar, humbuckers it is 3 dB down at 1.5 kHz: the lead's capacitance or the input's load takes it.
@@ -127,7 +121,7 @@ class JointWordsTest {
 
             hub-bus.device-1 usb-a-c mic-usb.usb
             wrong power.bus-short: This port does not feed it
-                USB microphone with a headphone socket draws 200 mA, and USB hub without an adapter, Port 1 gives 100 mA: its lamp blinks, or it drops out mid-take.
+                USB microphone with a headphone socket draws 200 mA; USB hub without an adapter, Port 1 gives 100 mA: its lamp blinks, or it drops out mid-take.
                 → Use a hub or adapter that is fed by a charger or power bank, or the device's own supply
 
             mic-condenser-large.out xlr-xlr interface-1.mic-1; interface-1.phantom=off
@@ -147,22 +141,22 @@ class JointWordsTest {
                 → Use a lead or adapter whose contacts match both ends
 
             preamp-xlr.out-xlr xlr-xlr mixer-small.mic-1; mixer-small.phantom=off
-            harm caution.line-into-mic: Line level in a mic socket
-                It brings +21.6 dBu to a socket made for millivolts, 15.6 dB more than it takes.
-                → Use a line socket or a pad; turn the source down before you plug
+            wrong caution.line-into-mic: Line level in a mic socket
+                At its loudest it brings +21.6 dBu to a socket made for millivolts, 16 dB more than it takes.
+                → Use a line input, Line 1 for one; turn the source down, before you plug
             note caution.phantom: Keep phantom power off here
-                The input can give 48 V, which can damage External microphone preamp while a plug goes in or comes out halfway.
-                → Check that phantom power is off before you plug
+                It is off. With phantom power on, 14 mA flow into External microphone preamp, Line out XLR, which is an output.
+                → Use a line input, or switch phantom power off first
 
             synth-analogue.out ts-xlr interface-2.mic-1
             harm phantom.into-output: Phantom power goes backwards
-                With phantom power on, 6.2 mA and up to 6.2 V come into Analogue synth, mono output, Output, which is an output.
+                With phantom power on, up to 48 V come to Analogue synth, mono output, Output, which is an output.
                 → Use a line input, or switch phantom power off first
             harm caution.line-into-mic: Line level in a mic socket
-                It brings +5.0 dBu to a socket made for millivolts.
-                → Use a line socket or a pad; turn the source down before you plug
+                At its loudest it brings +3.6 dBu to a socket made for millivolts.
+                → Use a line input, Input 1, line for one; turn the source down, before you plug
             weak joint.loading: The input loads the source too heavily
-                Lead and input take 3.0 dB from Analogue synth, mono output, Output at Two-input interface, bus powered, Input 1, mic.
+                Lead and input take 4.4 dB from Analogue synth, mono output, Output at Two-input interface, bus powered, Input 1, mic.
                 → Use an input with a higher impedance, or a DI box
 
             piezo-under-saddle.out ts-ts interface-2.inst-1
@@ -175,32 +169,35 @@ class JointWordsTest {
 
             synth-digital.out-left trs-ts interface-4.line-3
             weak balanced.half: Only one leg arrives
-                Both ends are balanced, the lead between them is not: 6.1 dB are lost, and what the lead picks up no longer cancels.
+                Both ends are balanced, the lead between them is not: 6 dB are lost, and what the lead picks up no longer cancels.
                 → Use a lead with three contacts at both ends
             note stereo.mono-output: Both sides in one
                 As nothing is plugged into Output R, Digital synth, stereo balanced outputs, Output L/mono gives left and right together: it is mono.
 
             mixer-rack.main-left ts-ts mixer-multitrack-usb.line-1
-            wrong hum.ground-loop: A ground loop may hum
-                Both ends are on mains earth; the current between them makes about −41.7 dBu of hum, 40 dB under the music. An estimate.
-                → Use a balanced lead, an isolator, batteries, or one outlet for both; never lift a mains earth
             weak balanced.half: Only one leg arrives
-                Both ends are balanced, the lead between them is not: 6.1 dB are lost, and what the lead picks up no longer cancels.
+                Both ends are balanced, the lead between them is not: 6 dB are lost, and what the lead picks up no longer cancels.
                 → Use a lead with three contacts at both ends
+            weak hum.ground-loop: A ground loop may hum
+                Through the shield of this lead flows what is between two mains earths: about 52 dB under the music, 43 dB at the worst, none at the best. An estimate, by how far the outlets lie apart.
+                → Use a balanced lead or an isolator, or put all of it on one outlet strip; never lift a mains earth
 
             mixer-multitrack-usb.main-left ts-ts mixer-rack.in-1-left
             weak hum.ground-loop: A ground loop may hum
-                Both ends are on mains earth; the current between them makes about −41.7 dBu of hum, 46 dB under the music. An estimate.
-                → Put both on one outlet
+                Through the shield of this lead flows what is between two mains earths: about 58 dB under the music, 49 dB at the worst, none at the best. An estimate, by how far the outlets lie apart.
+                → Use a balanced lead or an isolator, or put all of it on one outlet strip; never lift a mains earth
             note level.overload: It could be more than the input takes
-                Fully up, it can bring +22.0 dBu to Rack line mixer, eight stereo pairs, 1 L/mono, which takes +20.0 dBu. It then distorts wherever its knob stands.
-                → Turn the source down by 2 dB, or use a pad
+                Fully up, it can bring +22.0 dBu to Rack line mixer, eight stereo pairs, 1 L/mono, which takes +20.0 dBu. It then distorts wherever the input's knob stands.
+                → Turn Mixer with a USB channel for every input down by 2 dB
+            note balanced.half: Only one leg arrives
+                Both ends are balanced, the lead between them is not: what the lead picks up no longer cancels.
+                → Use a lead with three contacts at both ends
             note stereo.to-both: It is heard on both sides
                 As nothing is plugged into Rack line mixer, eight stereo pairs, 1 R, what comes into 1 L/mono goes there too: mono, in the middle.
 
             synth-analogue.out trs-trs interface-4.line-3
-            weak balanced.leg-open: One leg is not connected
-                The ring of this lead touches nothing at Analogue synth, mono output, Output: 15 dB or so are lost, and it picks up hum.
+            note balanced.leg-open: One leg is not connected
+                The ring of this lead touches nothing at Analogue synth, mono output, Output. It picks up hum; inputs of a simpler kind lose 6 dB as well. So with a sleeve contact that does not reach the ring, as in some two-pole sockets.
                 → Use a lead with two-pole plugs, or one that ties the ring to the ground at the source
 
             guitar-amp.speaker speaker-ts interface-2.line-1
@@ -253,24 +250,33 @@ class JointWordsTest {
             harm phantom.through-coil: Phantom power through a ribbon
                 With phantom power on, 6.8 mA flow through Ribbon microphone, passive, because this lead ties one leg to the ground.
                 → Keep phantom power off, or use a balanced lead from end to end
+            note balanced.half: Only one leg arrives
+                Both ends are balanced, the lead between them is not: what the lead picks up no longer cancels.
+                → Use a lead with three contacts at both ends
             note caution.phantom: Keep phantom power off here
-                The input can give 48 V, which can damage Ribbon microphone, passive while a plug goes in or comes out halfway.
+                The input can give 48 V, which can damage Ribbon microphone, passive while a plug goes in or comes out halfway. There are jacks on the way: while one slides in or out, 48 V pulse through it.
                 → Check that phantom power is off before you plug
 
             mic-dynamic-voice.out xlr-ts trs-socket-xlr-plug interface-2.mic-1
             wrong phantom.through-coil: Phantom power through a microphone's coil
                 With phantom power on, 6.9 mA flow through Dynamic voice microphone, because this lead ties one leg to the ground.
                 → Keep phantom power off, or use a balanced lead from end to end
+            note balanced.half: Only one leg arrives
+                Both ends are balanced, the lead between them is not: what the lead picks up no longer cancels.
+                → Use a lead with three contacts at both ends
 
             mic-dynamic-voice.out xlr-headset phone-ctia.headset | mic-dynamic-voice socket out sourceImpedance=700 Ω
-            weak headset.mic-shorted: The phone keeps its own microphone
-                On its microphone contact it sees 700.4 Ω, as with plain headphones; from about 1 kΩ up it switches to what is plugged in.
-                → Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact
+            weak headset.mic-shorted: Some phones keep their own microphone
+                On the microphone contact the phone sees 700 Ω, rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.
+                → Use a lead with about 1 to 2 kΩ in the microphone's wire; record a test take and tap the source to see which microphone is heard
+            note power.through-coil: Plug-in power through a microphone's coil
+                760 µA of plug-in power flow through Dynamic voice microphone: that does no harm, and moves its coil a little out of the middle.
+                → Switch plug-in power off where it can be, or use an adapter with a capacitor or transformer
 
             mic-dynamic-voice.out xlr-headset phone-ctia.headset | mic-dynamic-voice socket out sourceImpedance=80 kΩ
-            weak headset.mic-open: The phone may not detect this
-                Hardly any current flows through its microphone contact; many phones then stay on their own microphone.
-                → Use an adapter with 1 to 2 kΩ across the microphone contact
+            weak headset.mic-open: The phone may not notice this
+                Hardly any direct current flows through its microphone contact. Many phones take it all the same, some stay on their own microphone.
+                → Use a lead or adapter with 1 to 2 kΩ across the microphone contact
 
             groovebox.out mini-mini phone-ctia.headset
             wrong outputs.tied: Two outputs work into each other
@@ -279,14 +285,14 @@ class JointWordsTest {
             wrong signal.lost: Nothing arrives
                 Of Groovebox, line out on 3.5 mm, Output no more than −75 dB reaches an input: no contact leads there.
                 → Use a lead or adapter whose contacts match both ends
-            wrong headset.mic-shorted: The phone keeps its own microphone
-                On its microphone contact it sees 29.99 mΩ, as with plain headphones; from about 1 kΩ up it switches to what is plugged in.
-                → Use a four-pole plug in the phone's order, with 1 kΩ or more on the microphone contact
+            wrong headset.mic-shorted: Most phones keep their own microphone
+                On the microphone contact the phone sees the ground, rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.
+                → Use a four-pole plug in the phone's order, or an adapter for it
 
             mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic
-            harm caution.line-into-mic: Line level in a mic socket
-                It brings +13.9 dBu to a socket made for millivolts, 31.9 dB more than it takes.
-                → Use a line socket or a pad; turn the source down before you plug
+            wrong caution.line-into-mic: Line level in a mic socket
+                At its loudest it brings +13.9 dBu to a socket made for millivolts, 32 dB more than it takes.
+                → Use an attenuating lead, or turn the source's volume nearly down, before you plug
 
             turntable-mm.out-left rca-rca interface-rca.in-left
             wrong riaa.missing: No phono preamp on the way
@@ -295,6 +301,9 @@ class JointWordsTest {
             weak response.dull: Treble is lost on the way
                 From Turntable with a moving-magnet cartridge it is 3 dB down at 7.7 kHz: the lead's capacitance or the input's load takes it.
                 → Use a shorter lead, an input with a higher impedance, or a DI box close to the source
+            weak hum.earth-wire: The earth wire is not connected
+                Without its earth wire Turntable with a moving-magnet cartridge usually hums: arm and motor are tied to nothing.
+                → Join its earth wire to bare metal of what it is plugged into, its case for one
 
             turntable-mm.out-left rca-rca phono-preamp.in-left | rca-rca lead capacitancePerMetre=400 pF/m
             weak response.dull: Treble is lost on the way
@@ -303,16 +312,19 @@ class JointWordsTest {
             weak cartridge.capacitance: The cartridge wants another capacitance
                 Lead and input together have 750 pF, it wants 200 pF: its treble is sharp, then gone.
                 → Use a shorter lead, or one with less capacitance
+            weak hum.earth-wire: The earth wire is not connected
+                Without its earth wire Turntable with a moving-magnet cartridge usually hums: arm and motor are tied to nothing.
+                → Join its earth wire to the earth post of the phono input
 
             turntable-mm.out-left rca-rca phono-preamp.in-left | turntable-mm device wantedCapacitance=500 pF
             weak cartridge.capacitance: The cartridge wants another capacitance
                 Lead and input together have 300 pF, it wants 500 pF: its treble is a little dull.
                 → Use a lead with more capacitance
+            weak hum.earth-wire: The earth wire is not connected
+                Without its earth wire Turntable with a moving-magnet cartridge usually hums: arm and motor are tied to nothing.
+                → Join its earth wire to the earth post of the phono input
 
             turntable-preamp.out-left rca-rca phono-preamp.in-left
-            wrong level.overload: More than the input takes
-                The loudest peaks bring +3.9 dBu to Phono preamp, moving magnet and moving coil, Phono in L, which takes −22.0 dBu. It then distorts wherever its knob stands.
-                → Turn the source down by 26 dB, or use a pad
             wrong riaa.double: A line signal in a phono input
                 It is equalised a second time and a hundred times too loud: all bass, no treble, distorted.
                 → Use a line input, or switch the built-in preamp off

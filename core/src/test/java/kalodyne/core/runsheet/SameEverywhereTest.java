@@ -39,7 +39,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class SameEverywhereTest {
     private static final double DB = 0.05;
     /** For each seed; 300 in all were run when this was written. */
-    private static final int SHELVES = 25;
+    private static final int SHELVES = 15;
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -72,7 +72,7 @@ class SameEverywhereTest {
     }
 
     @ParameterizedTest
-    @ValueSource(longs = {1, 4, 9, 16, 25, 36})
+    @ValueSource(longs = {1, 4})
     void on_any_shelf(long seed) {
         Random random = new Random(seed);
         int agreed = 0;
@@ -161,7 +161,7 @@ class SameEverywhereTest {
                         .map(SideTask::words)
                         .toList());
         for (Checked joint : joints) {
-            for (BusLoad load : BusLoad.of(joint)) {
+            for (BusLoad load : BusLoad.of(joint.patch())) {
                 String amperes = load.drawn();
                 if (!load.living().isEmpty()) {
                     assertThat(told).contains(amperes);

@@ -94,7 +94,10 @@ public final class PaperModel {
                         entry -> entry.isTake() ? setup.as(entry.stand()).stand() : entry.stand())
                 .orElseGet(setup::stand);
         Patch patch = studio.studio().patch(setup.withWiring(stand.wiring().orElse(setup.wiring())));
-        RecallSheet sheet = RecallSheet.of(patch, stand, PatchList.of(patch, JointRules.check(patch)));
+        RecallSheet sheet = RecallSheet.of(
+                patch,
+                stand,
+                PatchList.of(patch, JointRules.check(patch, studio.studio().devices())));
         String when = DAY.format(then.map(Entry::at).orElseGet(clock::instant).atZone(clock.getZone()));
         return RecallPaper.of(sheet, studio.studio().name(), setup.name(), "as it stood on " + when, size);
     }

@@ -29,7 +29,7 @@ final class PluggedLevels {
         if (!now.equals(inputs)) {
             inputs = now;
             patch = studio.patch(setup);
-            joints = checks.check(patch);
+            joints = checks.check(patch, studio.devices());
         }
         Rig rig = Rig.of(joints, patch, setup.settings());
         levels = levels != null && levels.isTurned(rig, setup.settings().wanted())

@@ -119,6 +119,7 @@ final class SocketPage {
                 was.from(),
                 was.power(),
                 was.channels(),
+                was.states(),
                 was.facts());
     }
 

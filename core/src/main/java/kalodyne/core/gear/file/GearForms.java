@@ -39,6 +39,7 @@ import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.SocketPower;
+import kalodyne.core.gear.SocketState;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
 import kalodyne.core.gear.Wire;
@@ -67,6 +68,7 @@ public final class GearForms {
 
     private final JsonForm<Facts> socketFacts;
     private final ObjectForm<SocketPower> socketPower;
+    private final ObjectForm<SocketState> socketState;
     private final ObjectForm<Stage> stage;
     private final ObjectForm<Powering> powering;
     private final ObjectForm<Wire> wire;
@@ -96,6 +98,11 @@ public final class GearForms {
                 f.value("role", choice(PowerRole.class), SocketPower::role),
                 f.maybe("control", JsonForm.TEXT, SocketPower::control),
                 f.valueOr("values", ofPower, Facts.NONE, SocketPower::facts)));
+        socketState = ObjectForm.of(f -> new SocketState(
+                f.text("control", SocketState::control),
+                f.text("at", SocketState::at),
+                f.maybe("signal", choice(SignalKind.class), SocketState::signal),
+                f.valueOr("values", socketFacts, Facts.NONE, SocketState::facts)));
         JsonForm<Facts> ofStage = facts.of(Fact.Of.STAGE);
         stage = ObjectForm.of(f -> new Stage(
                 f.text("id", Stage::id),
@@ -186,6 +193,7 @@ public final class GearForms {
                 f.listIfAny("from", JsonForm.TEXT, Socket::from),
                 f.listIfAny("power", socketPower, Socket::power),
                 f.listIfAny("channels", CHANNELS, Socket::channels),
+                f.listIfAny("states", socketState, Socket::states),
                 f.valueOr("values", socketFacts, Facts.NONE, Socket::facts));
     }
 

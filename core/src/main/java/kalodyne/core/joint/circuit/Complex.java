@@ -27,6 +27,10 @@ public record Complex(double re, double im) {
         return new Complex(re + other.re, im + other.im);
     }
 
+    public Complex times(Complex other) {
+        return new Complex(re * other.re - im * other.im, re * other.im + im * other.re);
+    }
+
     public Complex times(double factor) {
         return new Complex(re * factor, im * factor);
     }

@@ -7,17 +7,31 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.SwitchedGear;
 import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.Usual;
 import kalodyne.core.units.Capacitance;
+import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 
-/** A magnetic cartridge that sees another capacitance than it wants: lead and input together. */
+/**
+ * A cartridge on a phono input: a moving coil wants some 100 Ω and 20 dB more gain than a moving magnet, which wants 47 kΩ and a
+ * capacitance, lead and input together.
+ */
 final class CartridgeRule implements JointRule {
     /** Further off than this its treble is bent audibly; common practice. */
     private static final double NEAR = 1.6;
+
+    /** A load that is this many times off is that of the other kind of cartridge. */
+    private static final double OTHER_KIND = 20;
+
+    /** What a moving coil gives less than a moving magnet; common practice. */
+    private static final double LESS_DB = 20;
 
     @Override
     public Stream<Finding> check(Joint joint) {
@@ -25,7 +39,47 @@ final class CartridgeRule implements JointRule {
                 .filter(sounding -> joint.socket(sounding.socket()).signal() == SignalKind.PHONO)
                 .flatMap(sounding -> joint.best(sounding).stream())
                 .filter(way -> joint.socket(way.to().socket()).signal() == SignalKind.PHONO && !way.isLost())
-                .flatMap(way -> check(joint, way));
+                .flatMap(way -> Stream.concat(kind(joint, way), check(joint, way)));
+    }
+
+    private static Stream<Finding> kind(Joint joint, Transfer way) {
+        Spot input = way.to().socket();
+        Optional<Double> wanted = joint.device(way.from().socket())
+                .facts()
+                .quantity(Fact.WANTED_LOAD)
+                .map(Impedance::ohms);
+        double load = Usual.loadOhms(joint.device(input), joint.socket(input));
+        boolean isCoil = wanted.filter(ohms -> load > OTHER_KIND * ohms).isPresent();
+        boolean isMagnet = wanted.filter(ohms -> ohms > OTHER_KIND * load).isPresent();
+        if (!isCoil && !isMagnet) {
+            return Stream.empty();
+        }
+        String name = joint.device(way.from().socket()).name();
+        String position = isCoil ? "MC" : "MM";
+        Optional<String> control = SwitchedGear.choosing(joint.device(input), joint.socket(input))
+                .filter(each -> each.positions().contains(position))
+                .map(DeviceControl::name)
+                .findFirst();
+        return Joint.found(
+                FindingCode.CARTRIDGE_KIND,
+                isCoil ? Severity.WEAK : Severity.WRONG,
+                input,
+                new Figure(load, "Ω"),
+                isCoil
+                        ? "A moving-coil cartridge on a moving-magnet input"
+                        : "A moving-magnet cartridge on a moving-coil input",
+                isCoil
+                        ? name + " has a moving coil (MC): here it is some " + Print.decimal(LESS_DB, 0)
+                                + " dB too quiet, and sees " + Print.about(load, "Ω") + " in place of about "
+                                + Print.about(wanted.get(), "Ω") + "."
+                        : name + " has a moving magnet (MM): here it sees " + Print.about(load, "Ω") + " in place of "
+                                + Print.about(wanted.get(), "Ω") + ", and loses most of its level and all its treble.",
+                control.map(switched -> "Switch " + switched + " of "
+                                + joint.device(input).name() + " to “" + position + "”")
+                        .orElse(
+                                isCoil
+                                        ? "Use an input for moving coils, or a step-up transformer or preamp before this one"
+                                        : "Use an input for moving magnets"));
     }
 
     private static Stream<Finding> check(Joint joint, Transfer way) {

@@ -2,6 +2,7 @@ package kalodyne.core.joint.rules;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +21,11 @@ import kalodyne.core.joint.Wiring;
 /** What would make a joint better, of what one owns: every change is tried out on the circuit before it is told. */
 public final class Cures {
     private static final int MOST = 5;
+
+    /** Switches that can be to blame for what is noticed of a joint. */
+    private static final Set<ControlKind> SWITCHED =
+            EnumSet.of(ControlKind.PHANTOM, ControlKind.GROUND_LIFT, ControlKind.INPUT_SELECT);
+
     private static final int MOST_OF_A_KIND = 2;
     private static final int MOST_TO_COMPARE = 6;
 
@@ -48,7 +54,9 @@ public final class Cures {
         Trial trial = new Trial(joint, devices, leads, wiring);
         List<Cure> all = new ArrayList<>(switches(trial));
         Optional<Ends> ends = Ends.of(joint);
+        all.addAll(PairBetween.of(trial));
         ends.ifPresent(two -> {
+            all.addAll(OtherPorts.of(trial, two));
             all.addAll(otherLeads(trial, two, MOST_OF_A_KIND));
             all.addAll(OtherSockets.of(trial, two));
             all.addAll(SidesApart.of(trial, two));
@@ -56,9 +64,11 @@ public final class Cures {
         });
         // What would have to be got is told only where it does better than all that is there.
         int owned = better(joint, all).mapToInt(Cure::rank).max().orElse(0);
+        // A lead mends what is wrong with the joint by itself, not what only the whole rig tells.
+        int byItself = JointRules.checkOne(joint.patch()).rank();
         ends.stream()
                 .flatMap(two -> toGet(two).stream())
-                .filter(cure -> cure.rank() > owned)
+                .filter(cure -> cure.rank() > owned && cure.rank() > byItself)
                 .forEach(all::add);
         List<Cure> best = new ArrayList<>();
         better(joint, all)
@@ -81,8 +91,11 @@ public final class Cures {
         return all;
     }
 
+    /** A switch is told where it takes the worst away, not where it makes less of what is wrong. */
     private static Stream<Cure> better(JointRules.Checked joint, List<Cure> cures) {
-        return cures.stream().filter(cure -> cure.isBetterThan(joint));
+        return cures.stream()
+                .filter(cure -> cure.isBetterThan(joint))
+                .filter(cure -> cure.kind() != Cure.Kind.SWITCH || cure.rank() > joint.rank());
     }
 
     // --- switches ----------------------------------------------------------------------------------------------
@@ -90,8 +103,8 @@ public final class Cures {
     private static List<Cure> switches(Trial trial) {
         return trial.joint().patch().devices().entrySet().stream()
                 .flatMap(entry -> entry.getValue().controls().stream()
-                        .filter(control ->
-                                control.kind() == ControlKind.PHANTOM || control.kind() == ControlKind.GROUND_LIFT)
+                        .filter(control -> SWITCHED.contains(control.kind())
+                                && !control.positions().isEmpty())
                         .flatMap(control -> control.positions().stream().map(at -> {
                             Switched now = new Switched(new Spot(entry.getKey(), control.id()), at);
                             return trial.cure(

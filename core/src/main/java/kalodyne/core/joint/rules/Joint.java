@@ -10,8 +10,10 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.JointCircuit;
@@ -25,6 +27,11 @@ import kalodyne.core.joint.Transfer;
 
 /** What is plugged together, with what was read from it: what rules look at. */
 record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
+    /** What is led to what. */
+    Contacts contacts() {
+        return Contacts.of(this);
+    }
+
     Socket socket(Spot spot) {
         return patch.socket(spot).orElseThrow();
     }
@@ -73,6 +80,29 @@ record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
     /** The leads of a way, where no box lies between. */
     Optional<LeadPath> path(Transfer way) {
         return LeadPath.between(patch, way.from().socket(), way.to().socket());
+    }
+
+    /** Whether a headset is plugged where one only listens: its microphone is not meant then. */
+    boolean isForListening(Spot headset) {
+        return socket(headset).signal() == SignalKind.HEADSET
+                && !socket(headset).isHost()
+                && circuit.hearings().stream()
+                        .allMatch(hearing -> hearing.socket().item().equals(headset.item()));
+    }
+
+    /** Whether a lead on the way has resistors built in. */
+    boolean hasResistors(Transfer way) {
+        return path(way).stream()
+                .flatMap(path -> path.leads().stream())
+                .flatMap(lead -> lead.wires().stream())
+                .anyMatch(wire -> wire.facts().get(Fact.RESISTOR).isPresent());
+    }
+
+    /** Whether what comes out of a socket can be turned down at its own device. */
+    boolean hasVolume(Spot output) {
+        return device(output).controls().stream()
+                .anyMatch(
+                        control -> control.kind().isVolume() && control.taper().isPresent());
     }
 
     boolean arrives(OutputSignal sounding) {

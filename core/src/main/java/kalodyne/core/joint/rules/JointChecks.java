@@ -1,8 +1,10 @@
 package kalodyne.core.joint.rules;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules.Checked;
 
@@ -13,18 +15,22 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 public final class JointChecks {
     private Map<Patch, Checked> known = Map.of();
 
-    /** All that is plugged now, each part that hangs together by itself. */
-    public List<Checked> check(Patch now) {
+    /**
+     * All that is plugged now, in the parts that hang together.
+     *
+     * @param shelf all gear that is owned
+     */
+    public List<Checked> check(Patch now, Collection<Device> shelf) {
         List<Patch> parts = now.parted();
         List<Checked> all = parts.parallelStream()
                 .map(part -> {
                     Checked before = known.get(part);
-                    return before == null ? JointRules.checkOne(part) : before;
+                    return before == null ? JointRules.alone(part) : before;
                 })
                 .toList();
         Map<Patch, Checked> next = new HashMap<>();
         all.forEach(checked -> next.put(checked.patch(), checked));
         known = next;
-        return all;
+        return JointRules.together(now, all, shelf);
     }
 }

@@ -1,6 +1,7 @@
 package kalodyne.core.joint.rules;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,12 +9,15 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Hum;
+import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.JointCircuit;
 import kalodyne.core.joint.JointMap;
 import kalodyne.core.joint.JointReading;
@@ -29,16 +33,17 @@ public final class JointRules {
             new SpeakerRule(),
             new PhantomRule(),
             new PowerMissingRule(),
-            new BusPowerRule(),
             new OverloadRule(),
+            new MicIntoLineRule(),
+            new CoilPowerRule(),
             new RiaaRule(),
             new ShortRule(),
             new TiedOutputsRule(),
             new CancelRule(),
+            new CrossedRule(),
             new LostRule(),
             new HeadsetRule(),
             new MidiRule(),
-            new DataRule(),
             new HalfRule(),
             new CrosstalkRule(),
             new InsertRule(),
@@ -48,7 +53,6 @@ public final class JointRules {
             new LoadingRule(),
             new ResponseRule(),
             new CartridgeRule(),
-            new HumEstimateRule(),
             new LengthRule(),
             new PhantomCaution());
 
@@ -61,10 +65,23 @@ public final class JointRules {
      * @param circuit as the likelier reading of its pluggings makes it
      * @param reading empty where it has no solution
      * @param findings worst first
+     * @param hum what the mains makes in each received signal
      */
-    public record Checked(Patch patch, JointCircuit circuit, Optional<JointReading> reading, List<Finding> findings) {
+    public record Checked(
+            Patch patch,
+            JointCircuit circuit,
+            Optional<JointReading> reading,
+            List<Finding> findings,
+            Map<InputSignal, Hum> hum) {
         public Checked {
             findings = List.copyOf(findings);
+            hum = Map.copyOf(hum);
+        }
+
+        /** With what the whole rig makes of it. */
+        Checked with(Map<InputSignal, Hum> newHum, List<Finding> more) {
+            List<Finding> all = Stream.concat(findings.stream(), more.stream()).toList();
+            return new Checked(patch, circuit, reading, Finding.worstFirst(all), newHum);
         }
 
         /** The worst that was noticed, notes left out. */
@@ -94,19 +111,44 @@ public final class JointRules {
         }
     }
 
-    /** Computes all that is plugged, each part that hangs together by itself. */
+    /** Computes all that is plugged, in the parts that hang together. */
     public static List<Checked> check(Patch patch) {
-        return new JointChecks().check(patch);
+        return new JointChecks().check(patch, List.of());
     }
 
-    /** Computes something that hangs together. */
+    /**
+     * The same beside what else there is on the shelf.
+     *
+     * @param shelf all gear that is owned
+     */
+    public static List<Checked> check(Patch patch, Collection<Device> shelf) {
+        return new JointChecks().check(patch, shelf);
+    }
+
+    /** Computes something that hangs together, with the hum that there were if nothing else were plugged. */
     public static Checked checkOne(Patch part) {
+        return RigRules.withHum(alone(part));
+    }
+
+    /** Computes it by itself; what only the whole rig tells is left out. */
+    public static Checked alone(Patch part) {
         return checkOne(part, JointReading::of);
     }
 
     /** The same at fewer frequencies, for comparing many. */
-    public static Checked checkRoughly(Patch part) {
+    public static Checked aloneRoughly(Patch part) {
         return checkOne(part, JointReading::roughly);
+    }
+
+    /**
+     * Joints that were computed by themselves, with what only all of them together tell.
+     *
+     * @param shelf all gear that is owned
+     */
+    public static List<Checked> together(Patch whole, List<Checked> alone, Collection<Device> shelf) {
+        boolean isHostOwned =
+                Stream.concat(shelf.stream(), whole.devices().values().stream()).anyMatch(Supplies::isHost);
+        return RigRules.added(whole, alone, isHostOwned);
     }
 
     /** Solves a joint's circuit. */
@@ -115,16 +157,17 @@ public final class JointRules {
     }
 
     private static Checked checkOne(Patch part, Solver solver) {
-        JointCircuit likelier = JointCircuit.of(part);
+        Patch gear = part.asSwitched();
+        JointCircuit likelier = JointCircuit.of(gear);
         Optional<JointReading> reading = Optional.empty();
         // By code and place: what two readings agree on is said once.
         Map<List<Object>, Finding> findings = new LinkedHashMap<>();
         for (Map<Plugging, Integer> variant : variants(part)) {
-            JointCircuit circuit = variant.isEmpty() ? likelier : JointCircuit.of(part, variant);
+            JointCircuit circuit = variant.isEmpty() ? likelier : JointCircuit.of(gear, variant);
             try {
                 JointReading solved = solver.solve(circuit);
                 reading = variant.isEmpty() ? Optional.of(solved) : reading;
-                Joint joint = new Joint(part, circuit, solved);
+                Joint joint = new Joint(gear, circuit, solved);
                 ALL.stream()
                         .flatMap(rule -> rule.check(joint))
                         .map(finding -> variant.isEmpty() ? finding : inSomeSockets(finding, part, variant))
@@ -134,7 +177,7 @@ public final class JointRules {
                 findings.putIfAbsent(List.of(unsolved.code(), unsolved.place()), unsolved);
             }
         }
-        return new Checked(part, likelier, reading, Finding.worstFirst(List.copyOf(findings.values())));
+        return new Checked(part, likelier, reading, Finding.worstFirst(List.copyOf(findings.values())), Map.of());
     }
 
     /** The likelier reading of everything, and each other reading of one plugging. */
@@ -156,7 +199,8 @@ public final class JointRules {
         Mating.Reading reading = part.readings(plugging).get(variant.get(plugging));
         return new Finding(
                 finding.code(),
-                finding.severity(),
+                // What is wrong in some sockets alone is not yet wrong here.
+                finding.severity() == Severity.WRONG ? Severity.WEAK : finding.severity(),
                 finding.place(),
                 finding.figure(),
                 finding.title(),

@@ -5,7 +5,6 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Transfer;
@@ -24,7 +23,7 @@ final class LengthRule implements JointRule {
         return joint.circuit().soundings().stream()
                 .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.SPEAKER)
                 .flatMap(sounding -> joint.best(sounding).stream())
-                .filter(way -> !way.isLost() && metres(joint, way) > MARGIN * longest(way))
+                .filter(way -> !way.isLost() && metres(joint, way) > MARGIN * longest(joint, way))
                 .limit(1)
                 .flatMap(way -> Joint.found(
                         FindingCode.LEAD_LONG,
@@ -32,9 +31,12 @@ final class LengthRule implements JointRule {
                         way.to().socket(),
                         new Figure(metres(joint, way), "m"),
                         "A long lead for this",
-                        Print.decimal(metres(joint, way), 1) + " m, where about " + Print.decimal(longest(way), 0)
+                        Print.decimal(metres(joint, way), 1) + " m, where about "
+                                + Print.decimal(longest(joint, way), 0)
                                 + " m are usual: it picks up more hum and radio.",
-                        isBalanced(way) ? "Use a shorter lead" : "Use a balanced lead, or a DI box at the source"));
+                        HalfRule.isBalanced(joint, way)
+                                ? "Use a shorter lead"
+                                : "Use a balanced lead, or a DI box at the source"));
     }
 
     /** Of the leads on the way; 0 where a box lies between. */
@@ -45,11 +47,7 @@ final class LengthRule implements JointRule {
                 .sum();
     }
 
-    private static boolean isBalanced(Transfer way) {
-        return way.from().channel() == Carries.HOT && way.to().channel() == Carries.HOT;
-    }
-
-    private static double longest(Transfer way) {
-        return isBalanced(way) ? BALANCED_METRES : UNBALANCED_METRES;
+    private static double longest(Joint joint, Transfer way) {
+        return HalfRule.isBalanced(joint, way) ? BALANCED_METRES : UNBALANCED_METRES;
     }
 }

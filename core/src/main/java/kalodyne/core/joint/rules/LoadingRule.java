@@ -59,8 +59,8 @@ final class LoadingRule implements JointRule {
                 && (to == SignalKind.MIC || to == SignalKind.HEADSET)
                 && loss < SERIOUS_DB;
         // Of a balanced pair half is left where one leg lies on the ground, which weighs nothing down.
-        boolean isHalf = sounding.channel() == Carries.HOT
-                && HalfRule.isHalf(joint.best(sounding).orElseThrow());
+        boolean isHalf =
+                sounding.channel() == Carries.HOT && joint.contacts().isOnGround(sounding.socket(), Carries.COLD);
         if (isHalf
                 || isDriver
                 || isMicrophone

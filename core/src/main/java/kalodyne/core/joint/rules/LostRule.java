@@ -19,6 +19,8 @@ final class LostRule implements JointRule {
         return isHeard
                 ? joint.circuit().soundings().stream()
                         .filter(sounding -> joint.socket(sounding.socket()).signal() != SignalKind.CONTROL)
+                        .filter(sounding ->
+                                sounding.channel() != Carries.MIC || !joint.isForListening(sounding.socket()))
                         .filter(sounding -> !joint.from(sounding).isEmpty() && !joint.arrives(sounding))
                         .flatMap(sounding -> found(joint, sounding))
                 : Stream.empty();

@@ -16,7 +16,6 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugger;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Level;
 
 /** Which leads of those that lie in the drawer join two sockets, and what would come of each. */
 public final class Offers {
@@ -151,9 +150,8 @@ public final class Offers {
 
     /** Of the input where most of it is expected; a balanced lead has less. */
     private static double hum(Offer offer) {
-        return offer.checked().reading().stream()
-                .flatMap(reading -> reading.hum().values().stream())
-                .mapToDouble(Level::dbu)
+        return offer.checked().hum().values().stream()
+                .mapToDouble(hum -> hum.likely().dbu())
                 .max()
                 .orElse(0);
     }

@@ -6,15 +6,13 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.gear.Fact;
-import kalodyne.core.joint.LeadPath;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
 /**
  * An unbalanced output in a balanced input by a lead of three poles, whose ring touches nothing at the source: the second leg
- * hangs in the air and follows the first.
+ * hangs in the air. What that costs depends on how the input is built: hardly anything, or half of the signal.
  */
 final class OpenLegRule implements JointRule {
     private static final double NOTICEABLE_DB = 3;
@@ -25,16 +23,9 @@ final class OpenLegRule implements JointRule {
                 .filter(sounding -> sounding.channel() != Carries.HOT)
                 .flatMap(sounding -> joint.best(sounding).stream())
                 .filter(way -> way.to().channel() == Carries.HOT && !way.isLost())
-                .filter(way ->
-                        joint.path(way).filter(path -> !hasResistors(path)).isPresent())
-                .filter(way -> lost(joint, way) > NOTICEABLE_DB)
+                .filter(way -> joint.path(way).isPresent()
+                        && joint.contacts().isOpen(way.to().socket(), Carries.COLD))
                 .flatMap(way -> found(joint, way));
-    }
-
-    private static boolean hasResistors(LeadPath path) {
-        return path.leads().stream()
-                .flatMap(lead -> lead.wires().stream())
-                .anyMatch(wire -> wire.facts().get(Fact.RESISTOR).isPresent());
     }
 
     /** Between the source's own socket and the input. */
@@ -45,15 +36,18 @@ final class OpenLegRule implements JointRule {
 
     private static Stream<Finding> found(Joint joint, Transfer way) {
         double lost = lost(joint, way);
+        boolean isMuch = lost > NOTICEABLE_DB;
         return Joint.found(
                 FindingCode.BALANCED_LEG_OPEN,
-                Severity.WEAK,
+                isMuch ? Severity.WEAK : Severity.NOTE,
                 way.to().socket(),
                 new Figure(lost, "dB"),
                 "One leg is not connected",
                 "The ring of this lead touches nothing at "
-                        + joint.name(way.from().socket()) + ": " + Print.decimal(lost, 0)
-                        + " dB or so are lost, and it picks up hum.",
+                        + joint.name(way.from().socket()) + ". "
+                        + (isMuch
+                                ? "This input then loses " + Print.decimal(lost, 0) + " dB, and it picks up hum."
+                                : "It picks up hum; inputs of a simpler kind lose 6 dB as well."),
                 "Use a lead with two-pole plugs, or one that ties the ring to the ground at the source");
     }
 }

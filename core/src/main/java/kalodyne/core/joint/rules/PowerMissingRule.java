@@ -27,6 +27,7 @@ final class PowerMissingRule implements JointRule {
     @Override
     public Stream<Finding> check(Joint joint) {
         return joint.spots()
+                .filter(spot -> !joint.isForListening(spot))
                 .flatMap(spot -> joint.socket(spot).power().stream()
                         .filter(power -> power.role() == PowerRole.NEEDS && power.kind() != PowerKind.BUS)
                         .flatMap(power -> check(joint, spot, power)));

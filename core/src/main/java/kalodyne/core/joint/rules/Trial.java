@@ -2,6 +2,7 @@ package kalodyne.core.joint.rules;
 
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
@@ -22,6 +24,7 @@ final class Trial {
     private final Wiring wiring;
     private final Wiring without;
     private final Offers offers;
+    private final Map<Patch, JointRules.Checked> known = new HashMap<>();
 
     Trial(JointRules.Checked joint, Map<String, Device> devices, List<Lead> leads, Wiring wiring) {
         this.joint = joint;
@@ -95,9 +98,12 @@ final class Trial {
         Function<String, Optional<Device>> device = id -> Optional.ofNullable(devices.get(id));
         Function<String, Optional<Lead>> lead =
                 id -> leads.stream().filter(each -> each.id().equals(id)).findFirst();
-        List<JointRules.Checked> joints = after.patch(device, lead).parted().stream()
-                .filter(part -> part.pluggings().stream().anyMatch(touched::contains))
-                .map(JointRules::checkOne)
+        Patch whole = after.patch(device, lead);
+        List<JointRules.Checked> alone = whole.parted().stream()
+                .map(part -> known.computeIfAbsent(part, JointRules::alone))
+                .toList();
+        List<JointRules.Checked> joints = JointRules.together(whole, alone, devices.values()).stream()
+                .filter(checked -> checked.patch().pluggings().stream().anyMatch(touched::contains))
                 .toList();
         return new Cure(kind, words, Optional.of(after), joints);
     }

@@ -69,6 +69,11 @@ final class Controls {
                 .findFirst();
     }
 
+    /** The position that a switch is known to stand at. */
+    Optional<String> standing(String id, DeviceControl control) {
+        return patch.standing(new Spot(id, control.id()));
+    }
+
     /** Where a switch stands, from 0 at its lowest; empty where nobody said. */
     Optional<Integer> position(String id, DeviceControl control) {
         Spot spot = new Spot(id, control.id());

@@ -16,6 +16,7 @@ import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.StageKind;
+import kalodyne.core.joint.InputSwitch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.gain.Sound;
@@ -44,6 +45,7 @@ final class DeviceDrafts {
     private final EarLevels listening;
     private final DraftBook book;
     private final TrackDrafts tracks;
+    private final InputPaths inputs;
 
     DeviceDrafts(String id, Device device, Controls controls, List<Doubt> doubts) {
         this.id = id;
@@ -55,6 +57,7 @@ final class DeviceDrafts {
         this.listening = new EarLevels(doubts);
         this.book = new DraftBook(id);
         this.tracks = new TrackDrafts(id, device, sides, book);
+        this.inputs = new InputPaths(device);
     }
 
     /**
@@ -105,7 +108,8 @@ final class DeviceDrafts {
     // --- inputs ------------------------------------------------------------------------------------------------
 
     private void receive(Signal signal) {
-        PointDraft draft = book.add(id(signal), label(signal)).clippingAt(ceiling(signal.socket()));
+        PointDraft draft = book.add(id(signal), label(signal))
+                .clippingAt(ceiling(signal.socket(), signal.socket().mostTaken()));
         book.know(signal.socket().id(), signal.side(), draft);
         if (signal.carries() == Carries.MIC) {
             book.know(signal.socket().id() + ":mic", Side.MIDDLE, draft);
@@ -118,8 +122,7 @@ final class DeviceDrafts {
                 : signal.socket().name() + ", " + signal.side().word();
     }
 
-    private Optional<Level> ceiling(Socket socket) {
-        Optional<Level> most = socket.facts().quantity(Fact.MAXIMUM_LEVEL).filter(level -> !level.isSilence());
+    private Optional<Level> ceiling(Socket socket, Optional<Level> most) {
         Optional<Level> nominal = socket.facts().quantity(Fact.NOMINAL_LEVEL);
         if (most.isPresent() && nominal.isPresent() && most.get().compareTo(nominal.get()) < 0) {
             doubts.add(new Doubt(
@@ -184,7 +187,9 @@ final class DeviceDrafts {
         PointDraft draft = book.add(stageId, stage.name());
         links.forEach(draft::fedBy);
         draft.turnedBy(control.map(this::spot));
-        draft.with(stage.facts().quantity(Fact.STAGE_GAIN).orElse(Gain.NONE));
+        draft.with(inputs.within(stage)
+                .or(() -> stage.facts().quantity(Fact.STAGE_GAIN))
+                .orElse(Gain.NONE));
         Optional<Level> ceiling = stage.facts().quantity(Fact.STAGE_CEILING);
         Level in = stage.facts().quantity(Fact.INPUT_NOISE).orElse(Level.SILENCE);
         Level out = stage.facts().quantity(Fact.OUTPUT_NOISE).orElse(Level.SILENCE);
@@ -217,8 +222,10 @@ final class DeviceDrafts {
                     && !isMonitored
                     && before.filter(each -> each.kind() != StageKind.TO_ANALOGUE)
                             .isPresent();
-            if (!isOff && !isMuted) {
-                source(from, side).forEach(draft -> links.add(Link.of(draft.id(), pan(before, side))));
+            boolean isHeard = InputSwitch.isHeard(device, stage, from, control -> controls.standing(id, control));
+            if (isHeard && !isOff && !isMuted) {
+                double db = pan(before, side) + inputs.before(stage, from).db();
+                source(from, side).forEach(draft -> links.add(Link.of(draft.id(), db)));
             }
         }
         return links.stream()
@@ -276,20 +283,30 @@ final class DeviceDrafts {
     private void give(Signal signal) {
         Socket socket = signal.socket();
         List<Link> links = socket.from().stream()
-                .flatMap(from -> source(from, signal.side()).stream())
+                .flatMap(from -> given(from, signal).stream())
                 .map(draft -> Link.of(draft.id(), 0))
                 .distinct()
                 .toList();
         if (!socket.from().isEmpty() && links.isEmpty()) {
             return;
         }
-        PointDraft draft = book.add(id(signal), label(signal)).clippingAt(ceiling(socket));
+        PointDraft draft = book.add(id(signal), label(signal)).clippingAt(ceiling(socket, socket.mostGiven()));
         draft.turnedBy(Controls.atOutput(device, socket).map(this::spot));
         if (socket.from().isEmpty()) {
             draft.with(sounds.of(id, device, socket));
         } else {
             links.forEach(draft::fedBy);
         }
+    }
+
+    /** The send of an insert is taken before the fader. */
+    private List<PointDraft> given(String from, Signal signal) {
+        Map<Side, PointDraft> before =
+                signal.carries() == Carries.SEND ? book.beforeVolume(Stage.fedBy(from)) : Map.of();
+        return before.isEmpty()
+                ? source(from, signal.side())
+                : List.of(before.getOrDefault(
+                        signal.side(), before.values().iterator().next()));
     }
 
     /** With a usual converter behind each of its line outputs, where it records nothing itself. */

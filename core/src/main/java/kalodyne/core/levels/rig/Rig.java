@@ -138,7 +138,7 @@ public record Rig(
         Building(List<JointRules.Checked> joints, Patch patch, Settings settings, String gathering) {
             this.gathering = gathering;
             this.joints = joints;
-            this.patch = patch;
+            this.patch = patch.asSwitched();
             this.settings = settings;
             this.controls = new Controls(patch, settings);
         }

@@ -34,7 +34,7 @@ public final class Judging {
     /** Of any setup of a studio. */
     public static Judging of(Studio studio, Setup setup) {
         Patch patch = studio.patch(setup);
-        List<Checked> joints = JointRules.check(patch);
+        List<Checked> joints = JointRules.check(patch, studio.devices());
         return new Judging(SetupLevels.of(joints, patch, setup.settings()), joints);
     }
 
