@@ -90,8 +90,14 @@ public record Device(
                         .anyMatch(control -> control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM);
     }
 
-    private static boolean feeds(Socket socket, Stage stage) {
-        return stage.from().contains(socket.id());
+    /** Straight, or through a stage of its own. */
+    private boolean feeds(Socket socket, Stage stage) {
+        return stage.from().contains(socket.id())
+                || stages.stream()
+                        .filter(before -> stage.from().contains(before.id())
+                                && before.controls().isEmpty()
+                                && before.kind() == StageKind.AMPLIFIER)
+                        .anyMatch(before -> before.from().contains(socket.id()));
     }
 
     public Device withProfile(String newProfile) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.units.BitRate;
 import kalodyne.core.units.Capacitance;
 import kalodyne.core.units.Current;
 import kalodyne.core.units.DigitalLevel;
@@ -226,6 +227,13 @@ public final class Fact<T> {
             of(Of.DEVICE, "lowestFrequency", "Goes down to", Quantity.FREQUENCY, "3 dB below the middle.");
     public static final Fact<Energy> STORED_ENERGY =
             of(Of.DEVICE, "storedEnergy", "Holds", Quantity.ENERGY, "What its battery holds when full.");
+
+    public static final Fact<BitRate> FILM_RATE = of(
+            Of.DEVICE,
+            "filmRate",
+            "Bit rate of its film",
+            Quantity.BIT_RATE,
+            "What a film takes of its card, picture and sound together.");
 
     // --- of one way of powering -------------------------------------------------------------------------------------
 

@@ -20,6 +20,9 @@ public record Provenance(Origin origin, Optional<Ground> ground, String source, 
             "(typical|datasheet|measured)(?: \\((standard|common practice|estimate)\\))?(?: (\\d{4}-\\d{2}-\\d{2}))?(?:: (.*))?",
             Pattern.DOTALL);
 
+    /** The source of values that older versions kept with a run, before gear was: they are gains and levels as such, no data sheet's. */
+    public static final String DESCRIBED = "as it was described in a run without gear";
+
     /** How a value was come by. */
     public enum Origin implements Coded {
         TYPICAL("typical"),

@@ -192,6 +192,7 @@ public record Patch(
                         .filter(control -> !control.positions().isEmpty())
                         .filter(control -> passing.contains(entry.getKey() + " " + control.id())
                                 || isFeeding(entry.getKey(), control)
+                                || isChoosing(entry.getKey(), control)
                                 || isLifting(entry.getKey(), control))
                         .map(control -> new Spot(entry.getKey(), control.id())))
                 .toList();
@@ -202,6 +203,17 @@ public record Patch(
                 .filter(socket -> isPlugged(new Spot(device, socket.id())))
                 .flatMap(socket -> socket.power().stream())
                 .anyMatch(power -> power.control().filter(control.id()::equals).isPresent());
+    }
+
+    /** Whether it makes something else of a socket here, or leaves it out. */
+    private boolean isChoosing(String id, DeviceControl control) {
+        Device device = devices.get(id);
+        return device.sockets().stream()
+                .filter(socket -> isPlugged(new Spot(id, socket.id())))
+                .anyMatch(socket -> SwitchedGear.choosing(device, socket).anyMatch(control::equals)
+                        || InputSwitch.leavingOut(device, socket, each -> Optional.of(""))
+                                .filter(control::equals)
+                                .isPresent());
     }
 
     private boolean isLifting(String device, DeviceControl control) {

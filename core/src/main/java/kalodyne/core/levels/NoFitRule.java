@@ -18,13 +18,19 @@ final class NoFitRule implements LevelRule {
             int station = station(plan, obstacle);
             return LevelRules.found(
                     FindingCode.LEVEL_NO_FIT,
-                    plan.isRecorded() ? Severity.WRONG : Severity.WEAK,
+                    isSpoilt(plan, obstacle) ? Severity.WRONG : Severity.WEAK,
                     station,
                     LevelRules.decibels(obstacle.by().db()),
                     "No knob position fits",
                     reason(plan, obstacle),
                     Optional.of(Remedy.byHand(cure(plan, obstacle))));
         });
+    }
+
+    /** What is only louder than the aim, and not cut off, can be used. */
+    private static boolean isSpoilt(LevelPlan plan, Hindrance obstacle) {
+        boolean isWhole = obstacle.kind() == Hindrance.Kind.TOO_HOT_AT_LOWEST && plan.endPeak() < 0;
+        return plan.isRecorded() && !isWhole;
     }
 
     private static int station(LevelPlan plan, Hindrance obstacle) {
@@ -97,7 +103,7 @@ final class NoFitRule implements LevelRule {
 
     /** Pads are sold in steps of 10 dB (common practice). */
     private static String pad(double decibels) {
-        return "Put a pad of " + (long) Math.ceil(decibels / 10) * 10
-                + " dB before the input, or use a line socket that takes more";
+        return "Make the source softer; for a line source a pad of " + (long) Math.ceil(decibels / 10) * 10
+                + " dB does it, or an input that takes more";
     }
 }

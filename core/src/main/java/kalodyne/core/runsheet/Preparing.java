@@ -12,6 +12,7 @@ import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
+import kalodyne.core.sums.Stored;
 import kalodyne.core.units.Print;
 
 /** What is made ready before anything is plugged: leads, batteries, space. */
@@ -88,7 +89,7 @@ final class Preparing implements SheetPart {
     }
 
     private static void space(SheetRig rig, Recorders recorders, String id, SheetDraft draft) {
-        RecordingFormat format = RunTimes.format(rig, recorders, id);
+        Stored format = RunTimes.stored(rig, recorders, id);
         Duration length = Duration.ofMinutes(rig.sessionPlan().minutes());
         long needed = format.bytes(length);
         draft.add(Step.of(

@@ -12,6 +12,7 @@ import kalodyne.core.joint.rules.BusLoad;
 import kalodyne.core.sums.Battery;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
+import kalodyne.core.sums.Stored;
 import kalodyne.core.units.Current;
 import kalodyne.core.units.RunningTime;
 import kalodyne.core.units.Voltage;
@@ -58,8 +59,17 @@ final class RunTimes {
                         watts.filter(each -> each > 0).map(each -> new Battery(energy.wattHours(), each).lasting()));
     }
 
+    /** What a recorder makes of its card: a film where it films, else the sound alone. */
+    static Stored stored(SheetRig rig, Recorders recorders, String recorder) {
+        return rig.device(recorder)
+                .facts()
+                .quantity(Fact.FILM_RATE)
+                .map(rate -> Stored.film(rate.bitsPerSecond(), rate + ", film and sound"))
+                .orElseGet(() -> format(rig, recorders, recorder).stored());
+    }
+
     /** What is recorded: as intended, else 24 bits and 48 kHz, as far as what makes the numbers can do that. */
-    static RecordingFormat format(SheetRig rig, Recorders recorders, String recorder) {
+    private static RecordingFormat format(SheetRig rig, Recorders recorders, String recorder) {
         Device converter = recorders.senders(recorder).stream()
                 .findFirst()
                 .map(rig::device)
@@ -81,7 +91,7 @@ final class RunTimes {
         List<RunSheet.Lasting> all = new ArrayList<>();
         Recorders recorders = rig.recorders();
         for (String id : recorders.ids()) {
-            RecordingFormat format = format(rig, recorders, id);
+            Stored format = stored(rig, recorders, id);
             Duration length = Duration.ofMinutes(rig.sessionPlan().minutes());
             Long free = rig.sessionPlan().freeBytes().get(id);
             all.add(new RunSheet.Lasting(

@@ -1,6 +1,5 @@
 package kalodyne.core.sums;
 
-import java.time.Duration;
 import kalodyne.core.units.Print;
 
 /**
@@ -28,14 +27,9 @@ public record RecordingFormat(int sampleRateHz, int bits, int channels) {
         return (long) sampleRateHz * bytes * channels;
     }
 
-    /** What a recording of some length takes. */
-    public long bytes(Duration length) {
-        return Math.round(bytesPerSecond() * (length.toMillis() / 1000.0));
-    }
-
-    /** How long free space lasts. */
-    public Duration lasting(long freeBytes) {
-        return Duration.ofSeconds(freeBytes / bytesPerSecond());
+    /** What that makes of a card or disk. */
+    public Stored stored() {
+        return new Stored(bytesPerSecond(), words());
     }
 
     /** "48 kHz, 24 bits, 4 tracks". */

@@ -36,15 +36,16 @@ final class TimeSums {
                     RecordingFormat format =
                             new RecordingFormat((int) Math.round(given.of(rate)), given.of(bits), given.of(tracks));
                     Duration length = Duration.ofMillis(Math.round(given.of(minutes) * 60_000));
-                    long bytes = format.bytes(length);
+                    long bytes = format.stored().bytes(length);
                     return List.of(
                             new Answer("This length takes", Spans.bytes(bytes)),
                             new Answer(
                                     "The free space lasts",
-                                    Spans.words(format.lasting(Math.round(given.of(free) * GIGA)))),
+                                    Spans.words(format.stored().lasting(Math.round(given.of(free) * GIGA)))),
                             new Answer(
                                     "A plain WAV file ends at",
-                                    Spans.words(format.lasting(RecordingFormat.MOST_OF_PLAIN_WAV)) + " (4 GB)"));
+                                    Spans.words(format.stored().lasting(RecordingFormat.MOST_OF_PLAIN_WAV))
+                                            + " (4 GB)"));
                 },
                 "Sample rate · bytes a sample · tracks; GB are 10⁹ bytes");
     }

@@ -78,6 +78,10 @@ public final class Quantity<T> {
     public static final Quantity<Energy> ENERGY = new Quantity<>("energy", "37 Wh", "Wh", Energy::wattHours)
             .with("Wh", Sign.FROM_ZERO, Energy::new, SiPrefix.NONE);
 
+    public static final Quantity<BitRate> BIT_RATE = new Quantity<>(
+                    "bit rate", "28 Mbit/s", "Mbit/s", SiPrefix.MEGA, BitRate::bitsPerSecond)
+            .with("bit/s", Sign.ABOVE_ZERO, BitRate::new, SiPrefix.KILO, SiPrefix.MEGA);
+
     public static final Quantity<RunningTime> RUNNING_TIME = new Quantity<>(
                     "running time", "5.5 h", "h", RunningTime::hours)
             .with("h", Sign.FROM_ZERO, RunningTime::new, SiPrefix.NONE)

@@ -21,13 +21,13 @@ class LevelWordsTest {
     /** A rig, knobs behind a bar, a value typed over behind another; then what is said of its first run. */
     private static final String BOOK = """
             synth-analogue.out ts-ts interface-2.line-1
-            Analogue synth, mono output → track 1: Loudest peaks reach −12.9 dBFS: 0.9 dB too quiet
+            Analogue synth, mono output → track 1: Loudest peaks reach −12.8 dBFS: 0.8 dB too quiet
                 → Turn gain 1 on Two-input interface, bus powered from 7:00 to 7:45, then play the loudest part
             weak level.low: Too quiet in the track
-                The loudest peaks stay 0.9 dB under the aim. If you raise them later, the noise rises with them.
+                The loudest peaks stay 0.8 dB under the aim. If you raise them later, the noise rises with them.
                 → Turn gain 1 on Two-input interface, bus powered from 7:00 to 7:45
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                86 % of the noise in the track, which is at −98.3 dBFS in all.
+                86 % of the noise in the track, which is at −98.2 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note knob.untold: Knob positions unknown
@@ -46,48 +46,48 @@ class LevelWordsTest {
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
 
             synth-analogue.out ts-ts interface-2.line-1 | synth-analogue.volume=1; interface-2.gain-1=0.4
-            Analogue synth, mono output → track 1: Two-input interface, bus powered, preamp 1 distorts: 9.5 dB too loud for it
+            Analogue synth, mono output → track 1: Two-input interface, bus powered, preamp 1 distorts: 7.6 dB too loud for it
                 → Turn gain 1 on Two-input interface, bus powered from 11:00 to 7:45, then play the loudest part
             wrong level.clips: Distorts at Two-input interface, bus powered, preamp 1
-                The loudest peaks are 9.5 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                The loudest peaks are 7.6 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
                 → Turn gain 1 on Two-input interface, bus powered from 11:00 to 7:45
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                100 % of the noise in the track, which is at −76.5 dBFS in all.
+                100 % of the noise in the track, which is at −76.4 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
 
             synth-analogue.out ts-ts interface-2.line-1 | synth-analogue.volume=1; interface-2.gain-1=0.14
-            Analogue synth, mono output → track 1: Loudest peaks reach −5.1 dBFS: 0.9 dB too hot
+            Analogue synth, mono output → track 1: Loudest peaks reach −5.0 dBFS: 1.0 dB too hot
                 → Turn gain 1 on Two-input interface, bus powered from 8:24 to 7:45, then play the loudest part
             weak level.hot: Too hot at the converter
-                5.1 dB are left above the loudest peak, 0.9 dB less than the aim keeps free.
+                5.0 dB are left above the loudest peak, 1.0 dB less than the aim keeps free.
                 → Turn gain 1 on Two-input interface, bus powered from 8:24 to 7:45
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                97 % of the noise in the track, which is at −91.0 dBFS in all.
+                97 % of the noise in the track, which is at −90.9 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
 
             mic-dynamic-low.out xlr-xlr interface-2.mic-1 | interface-2.gain-1=1
-            Dynamic broadcast microphone, low output → track 1: Loudest peaks reach −5.4 dBFS: 6.6 dB too hot
-                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 3:15, then play the loudest part
-            weak level.hot: Too hot at the converter
-                5.4 dB are left above the loudest peak, 6.6 dB less than the aim keeps free.
-                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 3:15
+            Dynamic broadcast microphone, low output → track 1: Two-input interface, bus powered, preamp 1 distorts: 3.6 dB too loud for it
+                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 1:15, then play the loudest part
+            wrong level.clips: Distorts at Two-input interface, bus powered, preamp 1
+                The loudest peaks are 3.6 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn gain 1 on Two-input interface, bus powered from 5:00 to 1:15
             note noise.origin: Most noise comes from Two-input interface, bus powered, preamp 1
-                72 % of the noise in the track, which is at −89.6 dBFS in all.
+                73 % of the noise in the track, which is at −78.6 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
 
             camera-mic.out mic-trs-trrs phone-ctia.headset
-            On-camera microphone, three-pole plug → track 1: Loudest peaks reach −10.8 dBFS: 5.2 dB too hot
+            On-camera microphone, three-pole plug → track 1: Loudest peaks reach −4.8 dBFS: 11.2 dB too hot
                 → No knob position fits: see the findings
-            wrong level.no-fit: No knob position fits
-                With every knob at its lowest it is still 5.2 dB above the aim.
-                → Put a pad of 10 dB before the input, or use a line socket that takes more
+            weak level.no-fit: No knob position fits
+                With every knob at its lowest it is still 11.2 dB above the aim.
+                → Make the source softer; for a line source a pad of 20 dB does it, or an input that takes more
             weak level.hot: Too hot at the converter
-                10.8 dB are left above the loudest peak, 5.2 dB less than the aim keeps free.
+                4.8 dB are left above the loudest peak, 11.2 dB less than the aim keeps free.
             note noise.origin: Most noise comes from Track 1, converter
-                59 % of the noise in the track, which is at −82.5 dBFS in all.
+                42 % of the noise in the track, which is at −81.0 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note level.automatic: It may set the level by itself
@@ -120,15 +120,15 @@ class LevelWordsTest {
                 They have 1.5 times the impedance of this output, 8 times or more is good. Their resonance may stand out by up to 4.5 dB.
                 → Judge bass on other headphones or on speakers
             note noise.origin: Most noise comes from Two-input interface, bus powered, playback 1
-                67 % of the noise at the ears, which is at 17.9 dB SPL in all.
+                100 % of the noise at the ears, which is at 16.2 dB SPL in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
 
             headphones-80.plug interface-2.phones | interface-2.monitor=0.3; interface-2.phones-level=0.1
-            Two-input interface, bus powered, playback 1 → Studio headphones, 80 Ω, left: Studio headphones, 80 Ω, left: 42 dB SPL on average, quieter than one works with
-                → Turn the monitor level on Two-input interface, bus powered from 10:00 to 5:00 and the headphones on Two-input interface, bus powered from 8:00 to 9:30, then listen
-            note noise.origin: Most noise comes from Two-input interface, bus powered, output 1
-                99 % of the noise at the ears, which is at −26.3 dB SPL in all.
+            Two-input interface, bus powered, playback 1 → Studio headphones, 80 Ω, left: Studio headphones, 80 Ω, left: 67 dB SPL on average, quieter than one works with
+                → Turn the headphones on Two-input interface, bus powered from 8:00 to 9:30, then listen
+            note noise.origin: Most noise comes from Two-input interface, bus powered, playback 1
+                100 % of the noise at the ears, which is at −23.3 dB SPL in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note ears.full: It can get far too loud
@@ -144,7 +144,7 @@ class LevelWordsTest {
                 The loudest peaks are 7.5 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
                 → Turn the volume on Analogue synth, mono output from 5:00 to 1:15
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                86 % of the noise in the track, which is at −98.3 dBFS in all.
+                86 % of the noise in the track, which is at −98.2 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note knob.untold: Knob positions unknown
@@ -192,19 +192,16 @@ class LevelWordsTest {
                 → Set them as advised, or turn them here to where they are
 
             synth-analogue.out ts-ts interface-2.line-1 |  | interface-2 socket line-1 maximumLevel=-10 dBu
-            Analogue synth, mono output → track 1: Two-input interface, bus powered, Input 1, line distorts: 3.1 dB too loud for it
-                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15, then play the loudest part
+            Analogue synth, mono output → track 1: Two-input interface, bus powered, Input 1, line distorts: 3.2 dB too loud for it
+                → Turn the volume on Analogue synth, mono output from 5:00 to 12:45, then play the loudest part
             wrong level.clips: Distorts at Two-input interface, bus powered, Input 1, line
-                The loudest peaks are 3.1 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
-                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15
-            weak level.low: Too quiet in the track
-                The loudest peaks stay 0.9 dB under the aim. If you raise them later, the noise rises with them.
-                → Turn the volume on Analogue synth, mono output from 5:00 to 3:15 and gain 1 on Two-input interface, bus powered from 7:00 to 8:15
+                The loudest peaks are 3.2 dB above what it can take. Turning down behind it makes the distortion quieter, not less.
+                → Turn the volume on Analogue synth, mono output from 5:00 to 12:45
             weak value.contradiction: Two values cannot both be right
                 Two-input interface, bus powered, Input 1, line: its maximum of −10.0 dBu is below its nominal +4.0 dBu. One of the two is wrong; the higher one is used.
                 → Correct it on the shelf
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                86 % of the noise in the track, which is at −98.3 dBFS in all.
+                100 % of the noise in the track, which is at −82.8 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note knob.untold: Knob positions unknown
@@ -212,16 +209,16 @@ class LevelWordsTest {
                 → Set them as advised, or turn them here to where they are
 
             mixer-small.main-left trs-trs effect-line.in; effect-line.out trs-trs mixer-small.line-1; synth-analogue.out ts-ts mixer-small.line-2; mixer-small.main-right trs-trs interface-4.line-3
-            Analogue synth, mono output → track 3: Loudest peaks reach −21.6 dBFS: 9.6 dB too quiet
-                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 5:00 and gain 3 on Four-input interface from 7:00 to 7:45, then play the loudest part
+            Analogue synth, mono output → track 3: Loudest peaks reach −15.5 dBFS: 3.5 dB too quiet
+                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 3:00, then play the loudest part
             wrong gain.loop: A signal comes back to where it was
-                Loop gain: −3.2 dB. From 0 dB on it howls, from −6 dB on it rings.
+                Loop gain: −3.1 dB. From 0 dB on it howls, from −6 dB on it rings.
                 → Take the return out of the mix that feeds it, or turn its level down
             weak level.low: Too quiet in the track
-                The loudest peaks stay 9.6 dB under the aim. If you raise them later, the noise rises with them.
-                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 5:00 and gain 3 on Four-input interface from 7:00 to 7:45
+                The loudest peaks stay 3.5 dB under the aim. If you raise them later, the noise rises with them.
+                → Turn the main level on Small mixer, two mic and two stereo channels from 1:12 to 3:00
             note noise.origin: Most noise comes from Analogue synth, mono output, Output
-                39 % of the noise in the track, which is at −103.5 dBFS in all.
+                61 % of the noise in the track, which is at −99.4 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note knob.untold: Knob positions unknown

@@ -227,7 +227,7 @@ class SetupLevelsTest {
     @CsvSource(delimiter = '|', textBlock = """
             modular-output.out 35-ts-635 interface-2.inst-1 | OTHER_SOCKET | Plug it into Input 1, line
             modular-output.out patch-35 camera-mic-in.mic | PAD | Put a pad of
-            mic-ribbon-passive.out xlr-trs interface-4.line-3 | BOOSTER | Put a booster of 20 dB between
+            mic-ribbon-passive.out xlr-trs interface-4.line-3 | BOOSTER | Put a booster of 10 dB between
             """)
     void names_the_least_change(String line, String kind, String words) {
         SetupLevels levels = levels(line, Settings.NONE);

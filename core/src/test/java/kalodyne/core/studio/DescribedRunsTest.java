@@ -84,7 +84,7 @@ class DescribedRunsTest {
     }
 
     /**
-     * A microphone of −34 dBu from 200 Ω into 3 kΩ, with ten times as much from each leg to the ground: 0.59 dB less; its gain of
+     * A microphone of −34 dBu from 200 Ω into 3 kΩ: 0.56 dB less; its gain of
      * +4…+58 dB at half is 31 dB; 0 dBFS is +18 dBu: −21.6 dBFS.
      */
     @Test

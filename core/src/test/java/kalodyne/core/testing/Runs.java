@@ -18,6 +18,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LinearTaper;
+import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
@@ -314,6 +315,8 @@ public final class Runs {
     private static void value(ObjectNode values, String fact, double is, String unit) {
         values.putObject(fact)
                 .put("is", BigDecimal.valueOf(is).toPlainString() + " " + unit)
-                .put("from", "datasheet");
+                .put("from", "datasheet")
+                // Its gain is a gain as such: what the socket takes says nothing of full scale.
+                .put("source", Provenance.DESCRIBED);
     }
 }

@@ -13,6 +13,8 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.gear.catalogue.Profile;
+import kalodyne.core.joint.Hum;
+import kalodyne.core.joint.Mains;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
@@ -158,6 +160,27 @@ public final class PlugModel {
                                         .map(control -> shown(spot, device, control))
                                         .forEach(switches::add))));
         return switches;
+    }
+
+    /** How far apart the outlets are that the setup hangs on. */
+    public Mains mains() {
+        return wiring().mains();
+    }
+
+    /** Whether that matters to the joint that is looked at: a current between two mains earths flows through it. */
+    public boolean asksForMains() {
+        return joints.chosen()
+                .filter(joint -> joint.hum().values().stream().anyMatch(Hum::isLoop))
+                .isPresent();
+    }
+
+    /** Remembers how far apart they are. */
+    public void hangsOn(Mains mains) {
+        if (mains != mains()) {
+            studio.edit(
+                    "say how far apart the outlets are",
+                    setup -> setup.withWiring(setup.wiring().with(mains)));
+        }
     }
 
     private Switch shown(Spot spot, Device device, DeviceControl control) {

@@ -76,14 +76,19 @@ final class InputPaths {
     private Optional<Level> most(Stage stage, String reference) {
         Optional<Socket> socket = device.socket(Stage.fedBy(reference));
         Optional<Value<Level>> most = socket.flatMap(each -> each.facts().get(Fact.MAXIMUM_LEVEL))
-                .filter(value -> !value.is().isSilence());
+                .filter(value -> !value.is().isSilence())
+                .filter(value -> !value.from().source().equals(Provenance.DESCRIBED));
         boolean isLine = socket.filter(each -> each.signal() == SignalKind.LINE).isPresent();
         Optional<Level> asked = most.filter(value -> isLine && !isTold(value))
                 .flatMap(value -> converter(stage))
                 .flatMap(converter -> converter.facts().get(Fact.FULL_SCALE))
                 .filter(InputPaths::isTold)
                 .map(Value::is);
-        return asked.or(() -> most.map(Value::is));
+        // Told below what the input is made for, it cannot be right.
+        Optional<Level> nominal = socket.flatMap(each -> each.facts().quantity(Fact.NOMINAL_LEVEL));
+        return asked.or(() -> most.map(Value::is)
+                .map(level ->
+                        nominal.filter(least -> least.compareTo(level) > 0).orElse(level)));
     }
 
     private static boolean isTold(Value<Level> value) {

@@ -176,6 +176,7 @@ final class DeviceTable {
             "powering",
             "power",
             "channels",
+            "states",
             "from",
             "positions",
             "steps",

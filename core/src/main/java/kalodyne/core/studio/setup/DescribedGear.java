@@ -6,11 +6,11 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Optional;
+import kalodyne.core.gear.Provenance;
 
 /** Parts of gear in JSON, from what a run without gear says of them. */
 final class DescribedGear {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
-    private static final String SOURCE = "as it was described in a run without gear";
 
     private DescribedGear() {}
 
@@ -128,7 +128,7 @@ final class DescribedGear {
         if (!is.isMissingNode()) {
             values.putObject(fact)
                     .put("from", "datasheet")
-                    .put("source", SOURCE)
+                    .put("source", Provenance.DESCRIBED)
                     .set("is", is);
         }
     }

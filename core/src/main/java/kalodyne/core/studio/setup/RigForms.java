@@ -10,6 +10,8 @@ import kalodyne.core.files.json.Fields;
 import kalodyne.core.files.json.JsonForm;
 import kalodyne.core.files.json.ObjectForm;
 import kalodyne.core.files.json.Words;
+import kalodyne.core.gear.file.GearForms;
+import kalodyne.core.joint.Mains;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
@@ -55,7 +57,8 @@ public final class RigForms {
                 f.problem("This switch stands in the list twice.", "Take one of them out.", "switches", i, "switch");
             }
         }
-        return new Wiring(plugged, switches);
+        return new Wiring(
+                plugged, switches, f.valueOr("mains", GearForms.choice(Mains.class), Mains.UNKNOWN, Wiring::mains));
     }
 
     private static Map<Spot, Double> sorted(Map<Spot, Double> positions) {

@@ -46,36 +46,38 @@ class RigTest {
     }
 
     /**
-     * A balanced input has ten times its resistance from each leg to the ground: 9.09 kΩ are left of 10, 18.2 of 20, and of two of 20
-     * where the right socket hears the left one 9.09 again. A 1 kΩ output loses 20·log₁₀(1 + 1/9.09) = 0.91 dB there, or 0.47. A pan pot in its middle takes
+     * A leg of a line input shows 10 kΩ, or 20 where that is printed; two of 20 where the right socket hears the left one are 10 again. A
+     * 1 kΩ output loses 20·log₁₀(1 + 1/10) = 0.83 dB there, or 0.42. What an input takes at its lowest gain reads full scale: of +20 dBu, −8 dB and +18 dBu
+     * inside follow +6 dB. Headphones of an interface do not hang on its speaker knob. A moving magnet of 1 kΩ and 0.5 H at 1 kHz
+     * (3142 Ω) into the 100 Ω of a moving-coil input loses 20·log₁₀(|1100 + j3142|/100) = 30.4 dB. A pan pot in its middle takes
      * 3 dB from each side; turned to one side it takes nothing there and all on the other. Knobs of which nothing is said neither add nor
      * take, gains stand at their lowest. An audio taper at half its travel lies 20 dB under its highest.
      */
     @ParameterizedTest
     @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
-            into a line input            | synth-analogue.out ts-ts interface-4.line-3                        | none | synth-analogue.out | interface-4.adc-3 | -8.91
-            its gain half up             | synth-analogue.out ts-ts interface-4.line-3                        | interface-4.gain-3=0.5 | synth-analogue.out | interface-4.adc-3 | 11.09
-            its gain fully up            | synth-analogue.out ts-ts interface-4.line-3                        | interface-4.gain-3=1 | synth-analogue.out | interface-4.adc-3 | 31.09
-            pan in the middle, left      | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -3.47
-            pan in the middle, right     | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -3.47
-            pan left, left               | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -0.47
+            into a line input            | synth-analogue.out ts-ts interface-4.line-3                        | none | synth-analogue.out | interface-4.adc-3 | -2.83
+            its gain half up             | synth-analogue.out ts-ts interface-4.line-3                        | interface-4.gain-3=0.5 | synth-analogue.out | interface-4.adc-3 | 17.17
+            its gain fully up            | synth-analogue.out ts-ts interface-4.line-3                        | interface-4.gain-3=1 | synth-analogue.out | interface-4.adc-3 | 37.17
+            pan in the middle, left      | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -3.42
+            pan in the middle, right     | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -3.42
+            pan left, left               | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -0.42
             pan left, right              | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | none
-            pan right, right             | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=right; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.47
+            pan right, right             | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=right; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.42
             pan right, left              | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=right; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | none
-            a stereo channel, alone      | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -0.91
-            heard on both by the switch  | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.91
+            a stereo channel, alone      | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -0.83
+            heard on both by the switch  | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.83
             its right side, alone        | synth-analogue.out ts-ts mixer-small.line-4; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | none
-            its right side               | synth-analogue.out ts-ts mixer-small.line-4; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.47
+            its right side               | synth-analogue.out ts-ts mixer-small.line-4; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.42
             balance left of a stereo one | synth-analogue.out ts-ts mixer-rack.in-1-left; mixer-rack.pan-1=left; mixer-rack.main-left trs-trs interface-4.line-3; mixer-rack.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-rack.mix-right | none
-            a balance takes nothing      | synth-analogue.out ts-ts mixer-rack.in-1-left; mixer-rack.main-left trs-trs interface-4.line-3; mixer-rack.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-rack.mix-left | -0.47
-            channel level half down      | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.level-3=0.5 | synth-analogue.out | mixer-small.mix-left | -10.91
-            channel and main half down   | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.level-3=0.5; mixer-small.main=0.5 | synth-analogue.out | mixer-small.mix-left | -20.91
+            a balance takes nothing      | synth-analogue.out ts-ts mixer-rack.in-1-left; mixer-rack.main-left trs-trs interface-4.line-3; mixer-rack.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-rack.mix-left | -0.42
+            channel level half down      | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.level-3=0.5 | synth-analogue.out | mixer-small.mix-left | -10.83
+            channel and main half down   | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.level-3=0.5; mixer-small.main=0.5 | synth-analogue.out | mixer-small.mix-left | -20.83
             main shut                    | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.main=0 | synth-analogue.out | mixer-small.mix-left | none
             phono preamp, magnet         | turntable-mm.out-left rca-rca phono-preamp.in-left; phono-preamp.cartridge=MM; phono-preamp.out-left rca-ts interface-4.line-3 | none | turntable-mm.out-left | phono-preamp.riaa-left | 39.82
-            phono preamp, coil           | turntable-mm.out-left rca-rca phono-preamp.in-left; phono-preamp.cartridge=MC; phono-preamp.out-left rca-ts interface-4.line-3 | none | turntable-mm.out-left | phono-preamp.riaa-left | 59.82
+            phono preamp, coil           | turntable-mm.out-left rca-rca phono-preamp.in-left; phono-preamp.cartridge=MC; phono-preamp.out-left rca-ts interface-4.line-3 | none | turntable-mm.out-left | phono-preamp.riaa-left | 29.55
             direct monitoring off        | synth-analogue.out ts-ts interface-4.line-1; headphones-80.plug interface-4.phones; interface-4.direct=off | none | synth-analogue.out | interface-4.phones-amp:left | none
-            direct monitoring on         | synth-analogue.out ts-ts interface-4.line-1; headphones-80.plug interface-4.phones; interface-4.direct=on | none | synth-analogue.out | interface-4.phones-amp:left | -0.91
-            monitor level half down      | synth-analogue.out ts-ts interface-4.line-1; headphones-80.plug interface-4.phones; interface-4.direct=on | interface-4.monitor=0.5 | synth-analogue.out | interface-4.phones-amp:left | -20.91
+            direct monitoring on         | synth-analogue.out ts-ts interface-4.line-1; headphones-80.plug interface-4.phones; interface-4.direct=on | none | synth-analogue.out | interface-4.phones-amp:left | -0.83
+            monitor level half down      | synth-analogue.out ts-ts interface-4.line-1; headphones-80.plug interface-4.phones; interface-4.direct=on | interface-4.monitor=0.5 | synth-analogue.out | interface-4.phones-amp:left | -0.83
             """)
     void a_source_arrives_there_so(String what, String line, String knobs, String from, String to, Double expected) {
         double gain = gain(rig(line, knobs), from, to);
