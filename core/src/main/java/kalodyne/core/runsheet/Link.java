@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.gear.Direction;
+import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -190,11 +191,16 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
                         .collect(Collectors.joining(" with ")))
                 .toList();
         return names.isEmpty()
-                ? "Plug of "
-                        + patch.devices()
-                                .get(sockets.get(sockets.size() - 1).item())
-                                .name()
+                ? "Plug of " + patch.devices().get(withPlug().item()).name()
                 : counted(names);
+    }
+
+    /** The one of two devices that goes straight into the other one. */
+    private Spot withPlug() {
+        return sockets.stream()
+                .filter(spot -> patch.socket(spot).orElseThrow().form() == Form.PLUG)
+                .findFirst()
+                .orElse(sockets.get(sockets.size() - 1));
     }
 
     /** "Lead 7, 2 × Lead 15": each name once, with how often it is there. */

@@ -38,7 +38,7 @@ class InsideTest {
             phono-preamp        | in-left    | out-left           | 0
             preamp-xlr          | mic        | out-trs out-xlr    | 0
             guitar-phone-adapter | in        | phone              | 0
-            subwoofer           | in-right   | out-right          | 0
+            subwoofer           | in-right   | out-right out-right-rca | 0
             headset-adapter-usb | headset    | nothing            | 1
             """)
     void what_goes_in_comes_out_where_the_panel_says(String id, String in, String outs, int tracks) {

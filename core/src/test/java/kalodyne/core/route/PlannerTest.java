@@ -63,7 +63,7 @@ class PlannerTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             S1  | recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo | | recorder-handheld 1
-            S1b | recorder-handheld usb-a-c-charge laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo | | recorder-handheld 1; get A USB lead, A to C
+            S1b | recorder-handheld usb-a-c-charge laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo | | recorder-handheld 1; get A USB lead, C to C
             S2  | dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo | KEEP | straight 2
             S2b | dj-player laptop-combo rca-rca interface-rca usb-a-c | dj-player > laptop-combo | KEEP | interface-rca 2
             S3  | modular-output-module mixer-rack interface-2 laptop-combo 35-ts-635*2 ts-ts*2 trs-trs*2 usb-a-c | modular-output-module > laptop-combo | KEEP | interface-2 2
@@ -74,7 +74,7 @@ class PlannerTest {
             S6  | guitar-single-coil phone-ctia ts-ts guitar-phone-adapter | guitar-single-coil > phone-ctia | | guitar-phone-adapter 1; response.dull
             S6b | guitar-single-coil phone-digital ts-ts guitar-phone-adapter interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital | | interface-guitar-usb 1
             S7  | mic-usb phone-digital usb-c-c host-adapter-charging usb-a-c | mic-usb > phone-digital | | straight 2
-            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c power-bank | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket, A USB lead, A to C
+            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c power-bank | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket
             S8b | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | interface-1 hub-charging 1
             S9  | mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 trs-trs xlr-trs | mic-dynamic-low > mixer-small | | preamp-xlr 1
             S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | interface-2 1 + interface-2 1
@@ -91,25 +91,25 @@ class PlannerTest {
             S7b | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | host-adapter-charging 2; charging
             S7c | mic-usb phone-digital usb-c-c | mic-usb > phone-digital; charging; NOTHING | | straight 2; not charging
             S9b | mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 | mic-dynamic-low > mixer-small; NOTHING | | straight 1
-            S10b | mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | get-interface-2 1 + get-interface-2 1; get C Two-input interface, bus powered
+            S10b | mic-dynamic-voice guitar-humbucker interface-1 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | get-interface-mic-inst 1 + get-interface-mic-inst 1; get C Small interface, mic on 1, instrument on 2
             S11c | synth-analogue interface-4 laptop-combo ts-ts trs-trs usb-a-c di-passive xlr-xlr | synth-analogue > laptop-combo | | interface-4 1
             S12 | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | interface-2 1; speakers
             S12b | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-trs*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | interface-2 1; speakers
             S12c | interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2 | | interface-2 1; get A 6.35 mm three-pole to XLR plug, balanced, A 6.35 mm three-pole to XLR plug, balanced; speakers
             S12d | interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2; NOTHING | | interface-2 1; not speakers
             S13b | piano-digital mic-dynamic-voice interface-2 laptop-combo ts-ts*2 xlr-xlr usb-c-c | piano-digital,mic-dynamic-voice > laptop-combo | KEEP | get-interface-4 2 + get-interface-4 1; get C Four-input interface
-            S14b | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP | interface-2 2; get A USB lead, A to C; tempo
+            S14b | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP | interface-2 2; get A Adapter, USB-A socket to USB-C plug; tempo
             S14c | drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c midi-din | drum-machine > laptop-combo; tempo | KEEP | interface-4 2; tempo
             S14d | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-din*2 | drum-machine > laptop-combo; tempo; NOTHING | KEEP | interface-2 2; not tempo
             S17c | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone charger-usb usb-c-c | groovebox > phone-ctia; charging; LEAD | MONO_ENOUGH | straight 1; charging
-            S18b | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge | guitar-single-coil > laptop-combo | | interface-2 1; get A USB lead, A to C
+            S18b | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge | guitar-single-coil > laptop-combo | | interface-2 1; get A USB lead, C to C
             S19b | mixer-small camera-mic-in mini-mini 635-plug-35-socket | mixer-small > camera-mic-in; NOTHING | KEEP | straight 2; caution.line-into-mic
             S15c | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-dynamic-voice > laptop-combo; headphones-80; direct | | interface-2 1; heard
             S15e | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 | | interface-2 1; get A Adapter, 3.5 mm three-pole socket to 6.35 mm three-pole plug; heard
             S15d | mic-usb laptop-combo usb-a-c headphones-32 | mic-usb > laptop-combo; headphones-32; app | | straight 2; heard
             S15b | mic-condenser-large mixer-small-usb laptop-combo xlr-xlr usb-a-b | mic-condenser-large > laptop-combo | | mixer-small-usb 1
-            S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | straight 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
-            S16b | wireless-receiver phone-digital mini-mini mic-trs-trrs headset-adapter-usb | wireless-receiver > phone-digital | | headset-adapter-usb 1; get A Attenuating lead, line to a phone's headset socket (CTIA)
+            S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | straight 1; level.overload
+            S16b | wireless-receiver phone-digital mini-mini mic-trs-trrs headset-adapter-usb | wireless-receiver > phone-digital | | headset-adapter-usb 1; level.overload
             S17 | groovebox phone-ctia mini-mini headset-splitter-ctia | groovebox > phone-ctia | | straight 2; get A USB lead, C to C
             S17b | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; matters CHEAP | | straight 1
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | interface-2 1

@@ -73,8 +73,8 @@ class OrdersTest {
             wait after phantom off, need: It fades only after the switch.
             lasts Phone with a four-pole headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
             lasts Phone with a four-pole headset socket: battery lasts 6 h
-            lasts USB-C hub with a charging socket: 340 mA drawn of 900 mA
-            lasts Power bank: 2.4 A drawn of 3 A
+            lasts USB-C hub with a charging socket: 350 mA drawn of 900 mA
+            lasts Power bank: 3 A drawn of 3 A
             34 steps, about 11 min until the first take
 
             drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 speakers-powered*2 trs-xlr*2 | drum-machine > laptop-combo; tempo; speakers-powered+speakers-powered-2 | KEEP
@@ -103,7 +103,7 @@ class OrdersTest {
             unplug after switch off, safety: Switches and plugs thump through speakers that are on.
             lasts Laptop with one combined headset socket: 518 MB for 30 min at 48 kHz, 24 bits, 2 tracks
             lasts Laptop with one combined headset socket: battery lasts 6 h
-            lasts Laptop with one combined headset socket: 460 mA drawn of 900 mA
+            lasts Laptop with one combined headset socket: 480 mA drawn of 900 mA
             lasts Laptop with one combined headset socket: 50 mA drawn of 1.5 A
             39 steps, about 14 min until the first take
 
@@ -124,7 +124,7 @@ class OrdersTest {
             unplug after ears off, safety: Pops from plugs and switches hurt ears.
             lasts Laptop with one combined headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
             lasts Laptop with one combined headset socket: battery lasts 6 h
-            lasts Laptop with one combined headset socket: 460 mA drawn of 1.5 A
+            lasts Laptop with one combined headset socket: 480 mA drawn of 1.5 A
             36 steps, about 12 min until the first take
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c amplifier-hifi | turntable-mm > laptop-combo | KEEP

@@ -122,12 +122,12 @@ class StepWordsTest {
                 because Without it the app records silence.
 
             mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging |
-            plug:host-adapter-charging.phone+phone-digital.port: USB lead, C to C: Host adapter with a charging socket, Plug to the phone → Phone with a digital port only, Port
+            plug:host-adapter-charging.plug+phone-digital.port: Plug of Host adapter with a charging socket: Host adapter with a charging socket, Own plug → Phone with a digital port only, Port
                 Push it in until it clicks; never force it.
                 because Host adapter with a charging socket and Phone with a digital port only talk over it.
 
             mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia |
-            plug:hub-charging.host+phone-ctia.port: USB lead, C to C: USB-C hub with a charging socket, Plug to the phone or computer → Phone with a four-pole headset socket, Port
+            plug:hub-charging.plug+phone-ctia.port: Plug of USB-C hub with a charging socket: USB-C hub with a charging socket, Own plug → Phone with a four-pole headset socket, Port
                 Push it in until it clicks; never force it.
                 because USB-C hub with a charging socket and Phone with a four-pole headset socket talk over it.
             phantom-on:interface-1.phantom: 48 V of One-input interface, bus powered (Input 1, mic): on
@@ -164,7 +164,7 @@ class StepWordsTest {
 
             wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia |
             choose:phone-ctia:track-4: Phone with a four-pole headset socket: one track, armed
-                Wireless microphone receiver, 3.5 mm, mono, from Headset socket.
+                Wireless microphone receiver, 3.5 mm, mono, from track 1.
                 because Each source on its own track can be mixed later.
 
             groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH

@@ -48,11 +48,11 @@ final class ChainRule implements RigRule {
         List<Spot> usb = rig.spots(id)
                 .filter(spot -> rig.socket(spot).signal() == SignalKind.DIGITAL && sends(rig, spot))
                 .toList();
-        boolean isAtComputer = device.kind() == DeviceKind.INTERFACE || Supplies.livesOnBus(device);
+        boolean isAtComputer = device.kind() == DeviceKind.INTERFACE || Supplies.hasOnlyBus(device);
         if (!isAtComputer || !rig.isHostOwned() || usb.isEmpty() || usb.stream().anyMatch(rig.patch()::isPlugged)) {
             return Stream.empty();
         }
-        boolean isDead = Supplies.livesOnBus(device);
+        boolean isDead = Supplies.hasOnlyBus(device);
         return Joint.found(
                 isDead ? FindingCode.POWER_NOT_FED : FindingCode.USB_NOT_SEEN,
                 Severity.WRONG,

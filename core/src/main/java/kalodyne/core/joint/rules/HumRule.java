@@ -26,6 +26,9 @@ final class HumRule {
 
     private static final double LOUD_DB = 40;
 
+    /** No hum is told below this. */
+    private static final double UNHEARD_DB = 90;
+
     private HumRule() {}
 
     static Stream<Finding> check(Joint joint, Map<InputSignal, Hum> hum) {
@@ -67,7 +70,7 @@ final class HumRule {
     private static String range(Level signal, Hum hum) {
         double most = signal.above(hum.most()).db();
         double least = signal.above(hum.least()).db();
-        return hum.least().isSilence()
+        return least > UNHEARD_DB
                 ? ", " + Print.decimal(most, 0) + " dB at the worst, none at the best"
                 : ", " + Print.decimal(most, 0) + " dB at the worst, " + Print.decimal(least, 0) + " dB at the best";
     }

@@ -62,7 +62,7 @@ final class Supplies {
     /** Sockets by which devices hang on power, of those that run on nothing else, with nothing behind them that gives any. */
     List<Spot> unfed() {
         return digital()
-                .filter(spot -> needs(spot).isPresent() && livesOnBus(device(spot)))
+                .filter(spot -> needs(spot).isPresent() && hasOnlyBus(device(spot)))
                 .filter(spot -> feeders(spot).findAny().isEmpty())
                 .toList();
     }
@@ -126,6 +126,12 @@ final class Supplies {
         return device.kind() != DeviceKind.HUB
                 && !device.powering().isEmpty()
                 && device.powering().get(0).source() == PowerSource.BUS;
+    }
+
+    /** Whether a device can run on nothing else. */
+    static boolean hasOnlyBus(Device device) {
+        return livesOnBus(device)
+                && device.powering().stream().allMatch(powering -> powering.source() == PowerSource.BUS);
     }
 
     /** Whether what a device gives comes to it over USB: a hub or adapter that has no supply. */
