@@ -74,6 +74,11 @@ final class BoathouseShelf {
     private static Studio with(Studio studio, CSVRecord row) {
         String profile = row.get("profile");
         String id = row.get("name").toLowerCase(Locale.ROOT).replace(' ', '-');
+        if (profile.isEmpty()) {
+            // One more value of what was put there before.
+            Device told = studio.device(id).orElseThrow();
+            return studio.with(Parts.with(told, row.get("part"), facts(Parts.of(told), row)));
+        }
         var device = Catalogue.shipped().device(profile);
         if (device.isPresent()) {
             Device own = device.get()

@@ -123,10 +123,10 @@ class LevelStepsTest {
                 tells about 73 dB SPL
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
-            level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
+            level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:30
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
-                tells meter −14.4 dBFS
+                tells meter −15.8 dBFS
             level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 3:30
                 because What is heard is set after what is recorded: its level changes nothing in the track.
                 tells about 73 dB SPL

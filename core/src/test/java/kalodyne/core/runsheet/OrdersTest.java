@@ -133,7 +133,7 @@ class OrdersTest {
             switch on after switch on, habit: What receives the sound comes on after what makes it: the thump stays in the lead.
             lasts Laptop with one combined headset socket: 346 MB for 30 min at 48 kHz, 16 bits, 2 tracks
             lasts Laptop with one combined headset socket: battery lasts 6 h
-            lasts Laptop with one combined headset socket: 99 mA drawn of 1.5 A
+            lasts Laptop with one combined headset socket: 100 mA drawn of 900 mA
             27 steps, about 9 min until the first take
             """;
 
