@@ -29,6 +29,7 @@ import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.AnyStudio;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -161,7 +162,7 @@ public final class JointCommand implements Callable<Integer> {
 
     private static String words(Found joint, Transfer way) {
         String levels = JointReading.TOLD.stream()
-                .map(hertz -> Print.prefixed(hertz, "Hz") + " "
+                .map(hertz -> Computed.frequency(hertz) + " "
                         + Print.decimal(Math.max(-200, way.gain(hertz).db()), 1) + " dB")
                 .collect(Collectors.joining(", "));
         return "  " + joint.checked().patch().words(way.from().socket()) + " "

@@ -46,7 +46,7 @@ class RigCommandsTest extends CommandCase {
                         "usb.charge-only");
         assertThat(array.findValuesAsText("kind")).contains("lead", "get", "socket");
         assertThat(array.get(4).get("remedies").get(0).get("text").asText())
-                .isEqualTo("Come from USB 2 of Laptop, with Lead 11");
+                .isEqualTo("Plug it into USB 2 of Laptop, with Lead 11");
         assertThat(complained.size()).isZero();
     }
 
@@ -182,8 +182,8 @@ class RigCommandsTest extends CommandCase {
                 .filter(each -> each.get("name").asText().equals("Bass synth → track 3"))
                 .findFirst()
                 .orElseThrow();
-        // +6 dBu; a two-pole plug leaves 9.09 kΩ of the balanced 10 kΩ: 1 kΩ loses 0.906 dB; +12 dB, 0 dBFS at +20 dBu.
-        assertThat(run.get("track").get("peakDbfs").asDouble()).isCloseTo(6 - 0.906 + 12 - 20, within(5e-3));
+        // +6 dBu; one leg of the input shows 10 kΩ: 1 kΩ loses 0.828 dB; +12 dB, 0 dBFS at +20 dBu (+28 dBu at −8 dB).
+        assertThat(run.get("track").get("peakDbfs").asDouble()).isCloseTo(6 - 0.828 + 12 - 20, within(5e-3));
         assertThat(run.get("stages")).hasSize(5);
         assertThat(run.get("stages").get(1).get("ceilingDbu").isNull()).isTrue();
         assertThat(run.get("controls").get(1).get("advisedClock").asText()).isEqualTo("10:30");
@@ -192,7 +192,7 @@ class RigCommandsTest extends CommandCase {
         printed.reset();
         assertThat(levels(setup.toString())).isZero();
         assertThat(printed.toString(StandardCharsets.UTF_8))
-                .contains("Bass synth → track 3: Loudest peaks reach −2.9 dBFS: 3.1 dB too hot")
+                .contains("Bass synth → track 3: Loudest peaks reach −2.8 dBFS: 3.2 dB too hot")
                 .contains("gain 3 on Interface: +12.0 dB · 12:00 → +6.0 dB · 10:30");
     }
 

@@ -51,7 +51,7 @@ class SoundCommandsTest extends CommandCase {
         JsonNode only = json("analyse.schema.json").get(0);
         assertThat(only.get("instruction").asText())
                 .isEqualTo("Turn gain 3 on Interface from 12:00 to 9:30, then record again");
-        assertThat(only.get("comparisons").get(0).get("predicted").asText()).isEqualTo("−2.9");
+        assertThat(only.get("comparisons").get(0).get("predicted").asText()).isEqualTo("−2.8");
         assertThat(only.get("causes").get(0).get("id").asText()).isEqualTo("gain-high");
 
         printed.reset();

@@ -1,5 +1,6 @@
 package kalodyne.core.levels;
 
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
 /** The levels of a run in one sentence, and the one next thing to do. */
@@ -18,7 +19,7 @@ public record LevelVerdict(String sentence, String nextStep) {
                     ? "Loudest peaks would reach " + Print.signed(plan.endPeak(), 1) + " dBFS: cut off"
                     : LevelRules.words(plan, clipping) + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
         }
-        double miss = plan.miss().db();
+        double miss = Computed.isSome(plan.miss().db()) ? plan.miss().db() : 0;
         if (miss > 0) {
             return start + Print.decimal(miss, 1) + " dB too hot";
         }

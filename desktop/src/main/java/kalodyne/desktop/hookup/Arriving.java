@@ -11,6 +11,7 @@ import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
 /** What of each signal arrives where, as words and as lines of a picture. */
@@ -72,12 +73,12 @@ final class Arriving {
                     + (db > -100 && way.at(1000).re() < 0 ? ", inverted" : "")
                     + way.lowCorner().stream()
                             .filter(hertz -> hertz > 20)
-                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .mapToObj(hertz -> ", 3 dB down at " + Computed.frequency(hertz))
                             .findFirst()
                             .orElse("")
                     + way.highCorner().stream()
                             .filter(hertz -> hertz < 20_000)
-                            .mapToObj(hertz -> ", 3 dB down at " + Print.prefixed(hertz, "Hz"))
+                            .mapToObj(hertz -> ", 3 dB down at " + Computed.frequency(hertz))
                             .findFirst()
                             .orElse(""));
         }

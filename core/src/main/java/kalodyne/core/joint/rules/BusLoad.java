@@ -4,7 +4,7 @@ import java.util.List;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 
 /**
  * What hangs on a port that gives bus power.
@@ -26,11 +26,11 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<S
 
     /** "340 mA": the circuit is as good as what makers print. */
     public String drawn() {
-        return Print.about(drawnAmperes, "A");
+        return Computed.current(drawnAmperes);
     }
 
     public String most() {
-        return Print.about(mostAmperes, "A");
+        return Computed.current(mostAmperes);
     }
 
     /** "Interface draws 340 mA; Laptop, USB 1 gives 900 mA". */

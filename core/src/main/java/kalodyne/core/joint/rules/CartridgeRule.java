@@ -16,6 +16,7 @@ import kalodyne.core.joint.SwitchedGear;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.Usual;
 import kalodyne.core.units.Capacitance;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Impedance;
 import kalodyne.core.units.Print;
 
@@ -70,10 +71,11 @@ final class CartridgeRule implements JointRule {
                         : "A moving-magnet cartridge on a moving-coil input",
                 isCoil
                         ? name + " has a moving coil (MC): here it is some " + Print.decimal(LESS_DB, 0)
-                                + " dB too quiet, and sees " + Print.about(load, "Ω") + " in place of about "
-                                + Print.about(wanted.get(), "Ω") + "."
-                        : name + " has a moving magnet (MM): here it sees " + Print.about(load, "Ω") + " in place of "
-                                + Print.about(wanted.get(), "Ω") + ", and loses most of its level and all its treble.",
+                                + " dB too quiet, and sees " + Computed.resistance(load) + " in place of about "
+                                + Computed.resistance(wanted.get()) + "."
+                        : name + " has a moving magnet (MM): here it sees " + Computed.resistance(load)
+                                + " in place of " + Computed.resistance(wanted.get())
+                                + ", and loses most of its level and all its treble.",
                 control.map(switched -> "Switch " + switched + " of "
                                 + joint.device(input).name() + " to “" + position + "”")
                         .orElse(
@@ -104,8 +106,8 @@ final class CartridgeRule implements JointRule {
                 way.to().socket(),
                 new Figure(there * 1e12, "pF"),
                 "The cartridge wants another capacitance",
-                "Lead and input together have " + Print.prefixed(there, "F") + ", it wants "
-                        + Print.prefixed(wanted.get(), "F") + ": its treble is "
+                "Lead and input together have " + Computed.capacitance(there) + ", it wants "
+                        + Computed.capacitance(wanted.get()) + ": its treble is "
                         + (there > wanted.get() ? "sharp, then gone." : "a little dull."),
                 there > wanted.get()
                         ? "Use a shorter lead, or one with less capacitance"

@@ -13,7 +13,7 @@ import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 
 /** Plug-in power of a camera, recorder or phone through the coil or ribbon of a microphone that needs none. */
 final class CoilPowerRule implements JointRule {
@@ -51,7 +51,7 @@ final class CoilPowerRule implements JointRule {
                 spot,
                 new Figure(amperes * 1e3, "mA"),
                 isRibbon ? "Plug-in power through a ribbon" : "Plug-in power through a microphone's coil",
-                Print.about(amperes, "A") + " of plug-in power flow through "
+                Computed.current(amperes) + " of plug-in power flow through "
                         + joint.device(spot).name()
                         + (isRibbon
                                 ? ": they pull its ribbon out of the middle."

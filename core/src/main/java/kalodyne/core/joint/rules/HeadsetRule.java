@@ -12,7 +12,7 @@ import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 
 /**
  * Whether a phone notices a microphone in its four-pole socket: it looks at the direct resistance on its microphone contact.
@@ -73,7 +73,7 @@ final class HeadsetRule implements JointRule {
                 new Figure(ohms, "Ω"),
                 isLow ? "Most phones keep their own microphone" : "Some phones keep their own microphone",
                 "On the microphone contact the phone sees "
-                        + (ohms < PLAIN_OHMS ? "the ground" : Print.about(ohms, "Ω"))
+                        + (ohms < PLAIN_OHMS ? "the ground" : Computed.resistance(ohms))
                         + ", rather as with plain headphones; from about 1 kΩ up it switches to what is plugged in. Makers differ.",
                 arrives
                         ? "Use a lead with about 1 to 2 kΩ in the microphone's wire; record a test take and tap the source to see which microphone is heard"

@@ -10,7 +10,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 
 /** The current loop of MIDI 1.0: some 5 mA, the right way round, light the receiver's lamp. */
 final class MidiRule implements JointRule {
@@ -62,9 +62,7 @@ final class MidiRule implements JointRule {
                 in,
                 new Figure(amperes * 1e3, "mA"),
                 isReversed ? "MIDI the wrong way round" : "MIDI does not arrive",
-                (isReversed
-                                ? "The current flows backwards"
-                                : "Only " + Print.prefixed(Math.abs(amperes), "A") + " flow")
+                (isReversed ? "The current flows backwards" : "Here flows " + Computed.current(Math.abs(amperes)))
                         + " where 5 mA should: no note arrives.",
                 isReversed
                         ? "Use an adapter of the other type (A and B swap two contacts)"

@@ -18,6 +18,7 @@ import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
 /**
@@ -72,8 +73,8 @@ final class PhantomRule implements JointRule {
                 "Phantom power goes backwards",
                 "With phantom power on, "
                         + (into >= NOTICEABLE_AMPERES
-                                ? Print.about(into, "A") + " flow into "
-                                : "up to " + Print.about(volts, "V") + " come to ")
+                                ? Computed.current(into) + " flow into "
+                                : "up to " + Computed.voltage(volts) + " come to ")
                         + joint.name(spot) + ", which is an output.",
                 "Use a line input, or switch phantom power off first");
     }

@@ -13,8 +13,8 @@ import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SocketPower;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.Current;
-import kalodyne.core.units.Print;
 
 /** A microphone or box that gets no power by its lead, and has no other. */
 final class PowerMissingRule implements JointRule {
@@ -60,8 +60,8 @@ final class PowerMissingRule implements JointRule {
                 spot,
                 new Figure(got * 1e3, "mA"),
                 "It gets no power here",
-                joint.device(spot).name() + " needs " + Print.prefixed(needed.get(), "A") + " of " + kind + " and gets "
-                        + Print.prefixed(Math.abs(got), "A") + ". It will be silent, or nearly.",
+                joint.device(spot).name() + " needs " + Computed.current(needed.get()) + " of " + kind + " and gets "
+                        + Computed.current(Math.abs(got)) + ". It will be silent, or nearly.",
                 "Use an input that gives " + kind + ", and a lead that passes it on");
     }
 }

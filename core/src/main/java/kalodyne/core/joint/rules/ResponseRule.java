@@ -10,7 +10,7 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 
 /** Treble or bass that is lost on the way: 3 dB down within what is heard. */
 final class ResponseRule implements JointRule {
@@ -50,7 +50,7 @@ final class ResponseRule implements JointRule {
                 way.to().socket(),
                 new Figure(hertz, "Hz"),
                 "Treble is lost on the way",
-                "From " + name(joint, way) + " it is 3 dB down at " + Print.about(hertz, "Hz")
+                "From " + name(joint, way) + " it is 3 dB down at " + Computed.frequency(hertz)
                         + ": the lead's capacitance or the input's load takes it.",
                 "Use a shorter lead, an input with a higher impedance, or a DI box close to the source");
     }
@@ -67,7 +67,7 @@ final class ResponseRule implements JointRule {
                 way.to().socket(),
                 new Figure(hertz, "Hz"),
                 "Bass is lost on the way",
-                "From " + name(joint, way) + " it is 3 dB down at " + Print.about(hertz, "Hz")
+                "From " + name(joint, way) + " it is 3 dB down at " + Computed.frequency(hertz)
                         + ": for a piezo this input's impedance is too low.",
                 "Use a preamp or DI box with 5 MΩ or more");
     }

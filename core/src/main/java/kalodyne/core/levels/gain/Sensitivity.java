@@ -69,7 +69,11 @@ public record Sensitivity(Gain up, Gain down, OptionalInt room, OptionalInt slac
 
     /** In words: "a quarter hour up adds 1.4 dB; 45 minutes more and something clips". */
     public String words() {
-        String each = "A quarter hour is " + Print.decimal(Math.max(up.db(), -down.db()), 1) + " dB";
+        double most = Math.max(up.db(), -down.db());
+        // Beside its stop a control shuts off altogether.
+        String each = Double.isInfinite(most)
+                ? "A quarter hour down shuts it off"
+                : "A quarter hour is " + Print.decimal(most, 1) + " dB";
         Optional<String> more =
                 room.isPresent() ? Optional.of("; " + hours(room.getAsInt()) + " more is too much") : Optional.empty();
         return each + more.orElse("") + ".";

@@ -18,6 +18,7 @@ import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.causes.DiagnosticStep;
 import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.causes.Known;
+import kalodyne.core.units.Computed;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -155,7 +156,7 @@ public record TakeVerdict(
         }
         double miss = missed(run, likely, take);
         String start = "Peaks at " + likely + ": ";
-        if (miss == 0) {
+        if (!Computed.isSome(miss)) {
             return start + "right in the aim";
         }
         return start + Print.decimal(Math.abs(miss), 1) + (miss > 0 ? " dB too hot" : " dB too quiet");
