@@ -74,8 +74,8 @@ final class BoathousePast {
         now.synth("Take 2", 0.5, OPENED_FILTER, "2026-03-01T11:52:00Z");
         BoathousePast before = new BoathousePast(studio, studio.setups().get(1), folder);
         before.cello("Take 1", 0.26, "2026-02-15T10:52:00Z");
-        before.cello("Take 2", 0.36, "2026-02-15T11:04:00Z");
-        before.cello("Take 3", 0.16, "2026-02-22T11:01:00Z");
+        before.cello("Take 2", 0.2, "2026-02-15T11:04:00Z");
+        before.cello("Take 3", 0.0, "2026-02-22T11:01:00Z");
         before.sessions();
         return studio.with(now.setup).with(before.setup);
     }
@@ -127,7 +127,7 @@ final class BoathousePast {
     private void sessions() {
         RunSheet sheet = SheetMaker.of(new SheetRig(setup.name(), patch, joints, levels, setup.sessionPlan()));
         session(sheet, "Session 1", FIRST_SUNDAY, Map.of(CELLO_GAIN, 0.26, PHONES, 0.35));
-        session(sheet, "Session 2", SECOND_SUNDAY, Map.of(CELLO_GAIN, 0.02, PHONES, 0.45));
+        session(sheet, "Session 2", SECOND_SUNDAY, Map.of(CELLO_GAIN, 0.0, PHONES, 0.45));
     }
 
     /** All of the sheet, as people do: something is skipped each time, and it hums. */

@@ -150,6 +150,7 @@ public enum FindingCode {
     STEREO_HALF_OUTPUT("stereo.half-output", "of a pair of outputs one is used that gives its own side only"),
     STEREO_MONO_OUTPUT("stereo.mono-output", "of a pair of outputs one is used that then gives both sides"),
     STEREO_ONE_SIDE("stereo.one-side", "one of two sides arrives nowhere (under −55 dB)"),
+    STEREO_PANNED_AWAY("stereo.panned-away", "a channel is panned to a side of which no output is used"),
     STEREO_SUMMED("stereo.summed", "left and right arrive as one"),
     STEREO_TO_BOTH("stereo.to-both", "an input with nothing in it hears the one beside it"),
     SUB_CROSSOVER("sub.crossover", "where the subwoofer takes over (Linkwitz–Riley, 4th order)"),

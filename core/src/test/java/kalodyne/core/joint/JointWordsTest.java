@@ -126,7 +126,7 @@ class JointWordsTest {
 
             mic-condenser-large.out xlr-xlr interface-1.mic-1; interface-1.phantom=off
             wrong power.missing: It gets no power here
-                Condenser microphone, large diaphragm needs 3 mA of phantom power and gets 0 A. It will be silent, or nearly.
+                Condenser microphone, large diaphragm needs 3 mA of phantom power and gets no current. It will be silent, or nearly.
                 → Use an input that gives phantom power, and a lead that passes it on
 
             lavalier-phone.out interface-2.mic-1
@@ -134,7 +134,7 @@ class JointWordsTest {
                 Lavalier microphone, four-pole plug for phones, Plug (3.5 mm four-pole) does not go into Two-input interface, bus powered, Input 1, mic (XLR three-pin). Never force it.
                 → Use an adapter, or another socket
             wrong power.missing: It gets no power here
-                Lavalier microphone, four-pole plug for phones needs 300 µA of plug-in power and gets 0 A. It will be silent, or nearly.
+                Lavalier microphone, four-pole plug for phones needs 300 µA of plug-in power and gets no current. It will be silent, or nearly.
                 → Use an input that gives plug-in power, and a lead that passes it on
             wrong signal.lost: Nothing arrives
                 Of Lavalier microphone, four-pole plug for phones, Plug nothing reaches an input: no contact leads there.

@@ -88,6 +88,9 @@ class WholeRigTest {
             phono input, switch at phono                 ! turntable-mm.out-left rca-rca dj-mixer.phono-1-left; turntable-mm.earth earth-lead dj-mixer.earth; dj-mixer.select-1=phono ! none
             sides straight                               ! player-rca.out-left rca-rca#1.a; player-rca.out-right rca-rca#1.c; rca-rca#1.b dj-mixer.line-1-left; rca-rca#1.d dj-mixer.line-1-right ! none
             sides crossed                                ! player-rca.out-left rca-rca#1.a; player-rca.out-right rca-rca#1.c; rca-rca#1.b dj-mixer.line-1-right; rca-rca#1.d dj-mixer.line-1-left ! weak stereo.crossed
+            voice panned left, only the right output     ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=left; mixer-small.main-right trs-trs interface-2.line-1; INTERFACE ! wrong stereo.panned-away
+            voice panned left, the left output           ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-2.line-1; INTERFACE ! none
+            voice in the middle, one output              ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=middle; mixer-small.main-right trs-trs interface-2.line-1; INTERFACE ! none
             microphone in a line input                   ! mic-dynamic-voice.out xlr-trs mixer-small.line-1 ! wrong level.mic-into-line
             microphone's preamp in a line input          ! preamp-xlr.out-xlr xlr-trs mixer-small.line-1 ! none
             ribbon, plug-in power                        ! mic-ribbon-passive.out xlr-mini camera-mic-in.mic ! wrong power.through-coil

@@ -77,7 +77,7 @@ class LogRoomTest {
         desk.click("#log-all");
         desk.typeInto("#log-search", "session 2");
         assertThat(words("#log-entry"))
-                .contains("To bring it back", "Turn Interface, gain 1 to 8:36", "Turn Interface, headphones to 11:30");
+                .contains("To bring it back", "Turn Interface, gain 1 to 7:00", "Turn Interface, headphones to 11:30");
         assertThat(desk.text("#next-step")).startsWith("To bring it back: Turn Interface");
         Setup before = setup(1);
         desk.click("#log-set-as-then");
@@ -141,7 +141,7 @@ class LogRoomTest {
         for (PaperModel.Printable sheet : sheets) {
             try (PDDocument document = Loader.loadPDF(sheet.pdf().get())) {
                 assertThat(new PDFTextStripper().getText(document))
-                        .contains("Through the mixer", "15 February 2026", "11:12", "10:30", "48 V", "Lead 2");
+                        .contains("Through the mixer", "15 February 2026", "9:36", "10:30", "48 V", "Lead 2");
             }
         }
         Node print = desk.find("#log-print");

@@ -308,7 +308,7 @@ class WindowTest {
             });
             Desk.until(() -> desk.shows("#notice-text"));
             assertThat(desk.text("#notice-text")).contains("bad.kalodyne, the whole of it: It is not a studio.");
-            assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach −2.9 dBFS");
+            assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach −2.8 dBFS");
         }
     }
 

@@ -194,7 +194,7 @@ class RecordingRoomTest {
                         .lookup(".cell")
                         .queryAllAs(Labeled.class))
                 .extracting(Labeled::getText)
-                .containsSubsequence("measured in", "Take 2", "Take 1", "aim", "loudest peak, dBFS", "0.0", "−8.9");
+                .containsSubsequence("measured in", "Take 2", "Take 1", "aim", "loudest peak, dBFS", "0.0", "−8.8");
         assertThat(desk.text("#hear-other")).isEqualTo("Hear Take 1");
         desk.click("#hear-other");
         assertThat(desk.text("#play-take")).isEqualTo("Stop");

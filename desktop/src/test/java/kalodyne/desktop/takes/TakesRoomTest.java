@@ -82,7 +82,7 @@ class TakesRoomTest {
     void the_demonstrations_second_take_is_too_hot_and_says_what_to_turn() {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it would have reached about +1 dBFS");
         assertThat(desk.text("#next-step")).isEqualTo("Turn gain 3 on Interface from 12:00 to 9:30, then record again");
-        assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.9", "0.0", "−12…−6");
+        assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.8", "0.0", "−12…−6");
         assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.50", "1,234");
         assertThat(((Waveform) desk.<Node>find("#waveform")).getAccessibleText())
                 .contains("7 places cut off");
@@ -118,7 +118,7 @@ class TakesRoomTest {
                         && String.valueOf(button.getText()).startsWith("Take 1, "))
                 .query());
         desk.rest();
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
         assertThat(desk.text("#remove-take")).isEqualTo("Remove Take 1 from the log");
     }
 
@@ -197,7 +197,7 @@ class TakesRoomTest {
                                 && String.valueOf(button.getText()).startsWith("Take 3, "))
                         .queryAll())
                 .isEmpty();
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
     }
 
     @ParameterizedTest
@@ -231,7 +231,7 @@ class TakesRoomTest {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Take 2 cannot be read");
         assertThat(desk.text("#notice-text")).contains("bass-take-2.wav").contains("There is no such file.");
         desk.click("#remove-take");
-        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.9 dBFS: right in the aim");
+        assertThat(desk.text("#takes-sentence")).isEqualTo("Peaks at −8.8 dBFS: right in the aim");
     }
 
     /** A recording of an hour and a half shows how far its reading is and can be left. */

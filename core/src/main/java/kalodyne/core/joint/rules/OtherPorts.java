@@ -81,7 +81,7 @@ final class OtherPorts {
                 .filter(other -> !other.id().equals(device.item()))
                 .flatMap(other -> free(trial.without(), other))
                 .filter(spot -> !spot.equals(host) && gives(signal(trial, spot)))
-                .flatMap(spot -> into(trial, device, spot, "Plug it into " + trial.name(spot)))
+                .flatMap(spot -> into(trial, spot, device, "Plug it into " + trial.name(spot)))
                 .toList();
     }
 

@@ -18,8 +18,13 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 
 /** Adds to joints what only all of them together tell: hum, power and data along whole chains, inputs that two sources share. */
 final class RigRules {
-    private static final List<RigRule> ALL =
-            List.of(new ChainRule(), new SharedInputRule(), new SelectRule(), new EarthWireRule(), new UsbNoiseRule());
+    private static final List<RigRule> ALL = List.of(
+            new ChainRule(),
+            new SharedInputRule(),
+            new SelectRule(),
+            new PannedRule(),
+            new EarthWireRule(),
+            new UsbNoiseRule());
 
     private RigRules() {}
 
