@@ -141,7 +141,7 @@ class LevelsRoomTest {
         assertThat(desk.text("#interface-gain-3-field")).isEqualTo("+11.0 dB · 11:45");
         desk.press(KeyCode.END);
         assertThat(desk.text("#levels-sentence"))
-                .isEqualTo("Interface, line stage 3 distorts: 13.1 dB too loud for it");
+                .isEqualTo("Interface, line stage 3 distorts: 15.2 dB too loud for it");
         desk.press(KeyCode.ENTER);
         assertThat(desk.text("#levels-sentence")).contains("right in the aim");
         assertThat(desk.text("#next-step")).isEqualTo("Record a test take of the loudest part");
@@ -164,10 +164,10 @@ class LevelsRoomTest {
     void values_of_the_chosen_station_are_corrected_in_place() {
         assertThat(desk.text("#station-levels"))
                 .isEqualTo(
-                        "Loudest peak +17.1 dBu, average +7.1 dBu, noise −66.9 dBu. 6.9 dB are left above the peak.");
+                        "Loudest peak +15.2 dBu, average +5.2 dBu, noise −68.8 dBu. 4.8 dB are left above the peak.");
         desk.click("#station-0");
         desk.typeInto("#field-socket-out-sourceImpedance", "10k");
-        assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.4 dBFS: right in the aim");
+        assertThat(desk.text("#levels-sentence")).isEqualTo("Loudest peaks reach −8.0 dBFS: right in the aim");
         desk.typeInto("#field-socket-out-averageLevel", "4");
         assertThat(desk.text("#field-problem")).contains("“4” has no unit.");
         desk.typeInto("#field-socket-out-averageLevel", "+20 dBu");

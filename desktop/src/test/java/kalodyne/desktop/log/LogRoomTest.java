@@ -81,7 +81,7 @@ class LogRoomTest {
         assertThat(desk.text("#next-step")).startsWith("To bring it back: Turn Interface");
         Setup before = setup(1);
         desk.click("#log-set-as-then");
-        assertThat(setup(1).settings().positions()).containsEntry(Spot.read("interface.gain-1"), 0.16);
+        assertThat(setup(1).settings().positions()).containsEntry(Spot.read("interface.gain-1"), 0.0);
         assertThat(setup(0)).isEqualTo(desk.workbench().studio().setup());
         assertThat(words("#log-entry")).contains("Everything is plugged and set as it was then.");
         desk.press(KeyCode.CONTROL, KeyCode.Z);

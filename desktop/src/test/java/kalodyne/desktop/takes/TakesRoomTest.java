@@ -83,7 +83,7 @@ class TakesRoomTest {
         assertThat(desk.text("#takes-sentence")).isEqualTo("Cut off at 7 places: it would have reached about +1 dBFS");
         assertThat(desk.text("#next-step")).isEqualTo("Turn gain 3 on Interface from 12:00 to 9:30, then record again");
         assertThat(cells("#comparison")).containsSubsequence("loudest peak, dBFS", "−2.8", "0.0", "−12…−6");
-        assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.50", "1,234");
+        assertThat(cells("#channels")).containsSubsequence("1", "0.00", "−13.43", "1,353");
         assertThat(((Waveform) desk.<Node>find("#waveform")).getAccessibleText())
                 .contains("7 places cut off");
         desk.click("#remedy-clip-digital");
