@@ -101,8 +101,8 @@ class LevelRulesTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             OVERLOADED           | synth.out | 2    | The source itself distorts: its loudest peak is 2.0 dB above what it can give. | Play softer, or correct the values of the source
-            TOO_HOT_AT_LOWEST    | interface.adc | 2    | With every knob at its lowest it is still 2.0 dB above the aim. | Put a pad of 10 dB before the input, or use a line socket that takes more
-            OVERLOADED           | interface.in | 10.5 | Interface, socket 3 is overloaded by 10.5 dB, even with everything before it turned right down. | Put a pad of 20 dB before the input, or use a line socket that takes more
+            TOO_HOT_AT_LOWEST    | interface.adc | 2    | With every knob at its lowest it is still 2.0 dB above the aim. | Make the source softer; for a line source a pad of 10 dB does it, or an input that takes more
+            OVERLOADED           | interface.in | 10.5 | Interface, socket 3 is overloaded by 10.5 dB, even with everything before it turned right down. | Make the source softer; for a line source a pad of 20 dB does it, or an input that takes more
             TOO_QUIET_AT_HIGHEST | interface.adc | 4.2  | With every knob at its highest it still lacks 4.2 dB. | Add 5 dB before socket 3 with a preamp or booster, or use a louder output
             CLIPS_BEFORE_AIM     | interface.pre | 3.1  | Interface, preamp distorts 3.1 dB before the aim is reached. | Aim lower by 4 dB, or use another input
             """)
