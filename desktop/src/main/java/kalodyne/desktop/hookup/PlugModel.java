@@ -7,6 +7,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Lead;
@@ -167,10 +168,13 @@ public final class PlugModel {
         return wiring().mains();
     }
 
-    /** Whether that matters to the joint that is looked at: a current between two mains earths flows through it. */
+    /** Whether that matters to the joint that is looked at: it may hum by a current between two mains earths, or did until it was told. */
     public boolean asksForMains() {
         return joints.chosen()
-                .filter(joint -> joint.hum().values().stream().anyMatch(Hum::isLoop))
+                .filter(joint ->
+                        joint.findings().stream().anyMatch(finding -> finding.code() == FindingCode.HUM_GROUND_LOOP)
+                                || (mains() != Mains.UNKNOWN
+                                        && joint.hum().values().stream().anyMatch(Hum::isLoop)))
                 .isPresent();
     }
 

@@ -48,7 +48,7 @@ final class SwitchesRow extends FlowPane {
         Chooser<Mains> chooser = new Chooser<Mains>(Mains::word).offering(List.of(Mains.values()), present);
         chooser.setId("mains");
         chooser.valueProperty().addListener((property, before, now) -> plugs.hangsOn(now));
-        return labelled("The setup hangs on", chooser);
+        return labelled("Outlets of the setup", chooser);
     }
 
     private Node shown(PlugModel.Switch control) {
