@@ -75,10 +75,8 @@ public record Device(
 
     /** Whether two inputs are one: a single hole, or sockets of one channel before its gain. */
     public boolean isOneInput(Socket one, Socket other) {
-        boolean isOneHole = one.ties().opening().isPresent()
-                && one.ties().opening().equals(other.ties().opening());
         return !one.id().equals(other.id())
-                && (isOneHole
+                && (one.isSameHole(other)
                         || stages.stream()
                                 .anyMatch(stage -> isGain(stage) && feeds(one, stage) && feeds(other, stage)));
     }

@@ -114,6 +114,11 @@ public record Socket(
         return power.stream().anyMatch(each -> each.kind() == kind && each.role() == role);
     }
 
+    /** Whether both are the same hole, for two kinds of plug or of source. */
+    public boolean isSameHole(Socket other) {
+        return ties.opening().isPresent() && ties.opening().equals(other.ties.opening());
+    }
+
     /** The phone's side of a headset's plug: it feeds the microphone and gives to the earphones. */
     public boolean isHost() {
         return way == Direction.BOTH && has(PowerKind.PLUG_IN, PowerRole.GIVES);

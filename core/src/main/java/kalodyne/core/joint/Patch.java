@@ -139,7 +139,7 @@ public record Patch(
     // --- switches ----------------------------------------------------------------------------------------------
 
     /** The position of a switch, from 0 at its lowest; empty where nobody said. */
-    Optional<Integer> position(String device, DeviceControl control) {
+    public Optional<Integer> position(String device, DeviceControl control) {
         return switched.stream()
                 .filter(each -> each.control().equals(new Spot(device, control.id())))
                 .map(each -> control.positions().indexOf(each.at()))

@@ -61,10 +61,9 @@ public final class SwitchedGear {
     private static Stream<Socket> siblings(Device device, Socket socket, DeviceControl control) {
         boolean isNamed = control.kind() == ControlKind.INPUT_SELECT
                 && control.positions().contains(socket.signal().word());
-        return isNamed && socket.ties().opening().isPresent()
+        return isNamed
                 ? device.sockets().stream()
-                        .filter(other ->
-                                other.ties().opening().equals(socket.ties().opening()))
+                        .filter(socket::isSameHole)
                         .filter(other -> other.signal() != socket.signal()
                                 && control.positions().contains(other.signal().word()))
                         .filter(other -> isActingOn(device, control, other))

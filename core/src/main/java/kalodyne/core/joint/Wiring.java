@@ -70,12 +70,10 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
 
     /** Whether nothing is plugged into a socket of a device, or into another one that is the same hole. */
     public boolean isFree(Device device, Socket socket) {
-        Optional<String> opening = socket.ties().opening();
         Set<Spot> taken =
                 plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
         return device.sockets().stream()
-                .filter(other -> other.id().equals(socket.id())
-                        || (opening.isPresent() && other.ties().opening().equals(opening)))
+                .filter(other -> other.id().equals(socket.id()) || other.isSameHole(socket))
                 .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));
     }
 

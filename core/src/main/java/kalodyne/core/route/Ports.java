@@ -111,8 +111,7 @@ final class Ports {
         boolean isAlike = left.connector() == right.connector()
                 && left.signal() == right.signal()
                 && channels(right) == 1
-                && (left.ties().opening().isEmpty()
-                        || !left.ties().opening().equals(right.ties().opening()));
+                && !left.isSameHole(right);
         Optional<String> base = base(left.id(), "left");
         boolean isNamed = base.isPresent() && base.equals(base(right.id(), "right"));
         boolean isNumbered = base.isEmpty()
@@ -208,10 +207,7 @@ final class Ports {
 
     /** It, or another half of the same hole: a plug of its own beside a socket for a lead. */
     private static boolean isUpstream(Socket socket, Optional<Socket> up) {
-        return up.filter(each -> each.equals(socket)
-                        || (each.ties().opening().isPresent()
-                                && each.ties().opening().equals(socket.ties().opening())))
-                .isPresent();
+        return up.filter(each -> each.equals(socket) || each.isSameHole(socket)).isPresent();
     }
 
     /** The side of a hub or adapter that goes to the computer or phone: its own plug where it has one. */

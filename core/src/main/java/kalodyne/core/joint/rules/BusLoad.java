@@ -24,7 +24,7 @@ public record BusLoad(Spot port, double drawnAmperes, double mostAmperes, List<S
         return drawnAmperes <= mostAmperes || living.isEmpty();
     }
 
-    /** "340 mA": the circuit is as good as what makers print. */
+    /** "340 mA". */
     public String drawn() {
         return Computed.current(drawnAmperes);
     }

@@ -29,7 +29,7 @@ final class ChainRule implements RigRule {
     @Override
     public Stream<Finding> check(WholeRig rig) {
         Supplies supplies = Supplies.of(rig.patch());
-        Contacts contacts = Contacts.of(rig.patch());
+        Contacts contacts = supplies.contacts();
         Stream<Finding> unplugged = rig.patch().devices().keySet().stream().flatMap(id -> unplugged(rig, id));
         Stream<Finding> unfed = supplies.unfed().stream().flatMap(spot -> unfed(rig, contacts, spot));
         Stream<Finding> shorts =
@@ -103,8 +103,7 @@ final class ChainRule implements RigRule {
                 fed,
                 new Figure(load.drawnAmperes() * 1e3, "mA"),
                 "This port does not feed it",
-                (load.living().size() > 1 || load.drawnAmperes() > 0 ? load.words(rig.patch()) : "")
-                        + ": its lamp blinks, or it drops out mid-take.",
+                load.words(rig.patch()) + ": its lamp blinks, or it drops out mid-take.",
                 "Use a hub or adapter that is fed by a charger or power bank, or the device's own supply");
     }
 

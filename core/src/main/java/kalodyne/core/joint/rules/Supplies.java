@@ -49,6 +49,11 @@ final class Supplies {
         return new Supplies(patch);
     }
 
+    /** What is led to what in that rig. */
+    Contacts contacts() {
+        return contacts;
+    }
+
     /** Every port that feeds something. */
     List<BusLoad> loads() {
         return digital()

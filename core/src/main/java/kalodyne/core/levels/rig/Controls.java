@@ -17,7 +17,6 @@ import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.Taper;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.joint.Switched;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Gain;
 
@@ -76,13 +75,7 @@ final class Controls {
 
     /** Where a switch stands, from 0 at its lowest; empty where nobody said. */
     Optional<Integer> position(String id, DeviceControl control) {
-        Spot spot = new Spot(id, control.id());
-        return patch.switched().stream()
-                .filter(each -> each.control().equals(spot))
-                .map(Switched::at)
-                .map(control.positions()::indexOf)
-                .filter(index -> index >= 0)
-                .findFirst();
+        return patch.position(id, control);
     }
 
     /** Whether a stage has a switch of a kind that stands at its highest. */
