@@ -32,6 +32,11 @@ public enum Carries implements Coded {
         this.word = word;
     }
 
+    /** Whether a current only comes back by it. */
+    public boolean isGround() {
+        return this == SHIELD || this == COMMON || this == GROUND || this == NEGATIVE || this == EARTH;
+    }
+
     @Override
     public String word() {
         return word;

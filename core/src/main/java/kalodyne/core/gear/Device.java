@@ -41,6 +41,7 @@ public record Device(
         List<Integer> bitDepths,
         Facts facts)
         implements DeviceBuilder.With {
+    private static final Set<String> UPSTREAM = Set.of("plug", "host", "phone");
 
     public Device {
         id = Marks.checked(id);
@@ -96,6 +97,23 @@ public record Device(
                                 && before.controls().isEmpty()
                                 && before.kind() == StageKind.AMPLIFIER)
                         .anyMatch(before -> before.from().contains(socket.id()));
+    }
+
+    /** Of a hub or adapter, what goes to the computer or phone: its own plug where it has one. */
+    public Optional<Socket> upstream() {
+        return sockets.stream()
+                .filter(socket -> socket.carriesData() && UPSTREAM.contains(socket.id()))
+                .findFirst()
+                .or(() -> sockets.stream()
+                        .filter(socket -> socket.carriesData() && !socket.has(PowerKind.BUS, PowerRole.GIVES))
+                        .findFirst());
+    }
+
+    /** Whether a socket is that, or another half of the same hole: a plug of its own beside a socket for a lead. */
+    public boolean isUpstream(Socket socket) {
+        return upstream()
+                .filter(each -> each.equals(socket) || each.isSameHole(socket))
+                .isPresent();
     }
 
     public Device withProfile(String newProfile) {

@@ -119,6 +119,10 @@ public record Socket(
         return ties.opening().isPresent() && ties.opening().equals(other.ties.opening());
     }
 
+    public boolean carriesData() {
+        return contacts.containsValue(Carries.DATA);
+    }
+
     /** The phone's side of a headset's plug: it feeds the microphone and gives to the earphones. */
     public boolean isHost() {
         return way == Direction.BOTH && has(PowerKind.PLUG_IN, PowerRole.GIVES);

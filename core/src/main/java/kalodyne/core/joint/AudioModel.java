@@ -3,6 +3,7 @@ package kalodyne.core.joint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
@@ -87,7 +88,7 @@ final class AudioModel {
         if (Usual.isFloating(socket.socket())) {
             board.resistor(hot, cold, ohms);
             socket.strayOf(hot, cold);
-        } else if (socket.isOneAmplifier()) {
+        } else if (socket.has(Balance.ONE_AMPLIFIER)) {
             oneAmplifier(hot, cold, ohms);
         } else {
             // Of a mic input the maker tells what is between the legs, of a line input what one leg shows.
@@ -127,7 +128,7 @@ final class AudioModel {
         // Nothing hangs on the signal itself: what follows it gives the two legs.
         String plus = inside("plus");
         board.resistor(plus, hot, leg * LEGS_DIFFER);
-        if (socket.isImpedanceBalanced()) {
+        if (socket.has(Balance.IMPEDANCE_BALANCED)) {
             board.follower(plus, socket.ground(), signal, socket.ground(), 1);
             board.resistor(socket.ground(), cold, leg);
         } else {

@@ -140,19 +140,14 @@ public record Patch(
 
     /** The position of a switch, from 0 at its lowest; empty where nobody said. */
     public Optional<Integer> position(String device, DeviceControl control) {
-        return switched.stream()
-                .filter(each -> each.control().equals(new Spot(device, control.id())))
-                .map(each -> control.positions().indexOf(each.at()))
-                .filter(index -> index >= 0)
-                .findFirst();
+        return standing(new Spot(device, control.id()))
+                .map(control.positions()::indexOf)
+                .filter(index -> index >= 0);
     }
 
     /** The position that a switch is known to stand at. */
     public Optional<String> standing(Spot control) {
-        return switched.stream()
-                .filter(each -> each.control().equals(control))
-                .map(Switched::at)
-                .findFirst();
+        return Switched.standing(switched, control);
     }
 
     /** What a switch adds as it stands; empty where nobody said, or where it has no gain. */

@@ -158,14 +158,8 @@ final class SocketModel {
         return power(kind, PowerRole.GIVES).filter(each -> !patch.isOff(spot, each));
     }
 
-    boolean isImpedanceBalanced() {
-        return socket.balance()
-                .filter(each -> each == Balance.IMPEDANCE_BALANCED)
-                .isPresent();
-    }
-
-    boolean isOneAmplifier() {
-        return socket.balance().filter(each -> each == Balance.ONE_AMPLIFIER).isPresent();
+    boolean has(Balance balance) {
+        return socket.balance().filter(balance::equals).isPresent();
     }
 
     /** A coil or ribbon between two contacts, tied to nothing else. */

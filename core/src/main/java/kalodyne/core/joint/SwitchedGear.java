@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 
@@ -37,6 +38,17 @@ public final class SwitchedGear {
                 .filter(control -> socket.states().stream()
                                 .anyMatch(state -> state.control().equals(control.id()))
                         || siblings(device, socket, control).findAny().isPresent());
+    }
+
+    /** The switch of a device that can make an input one of another kind; empty where it is of that kind, or none can. */
+    public static Optional<DeviceControl> towards(Device device, Socket input, SignalKind kind) {
+        return input.signal() == kind
+                ? Optional.empty()
+                : device.controls().stream()
+                        .filter(control -> control.kind() == ControlKind.INPUT_SELECT
+                                && control.positions().contains(kind.word())
+                                && isActingOn(device, control, input))
+                        .findFirst();
     }
 
     private Socket asSwitched(Socket socket) {
@@ -78,9 +90,6 @@ public final class SwitchedGear {
     }
 
     private Optional<String> at(String control) {
-        return switched.stream()
-                .filter(each -> each.control().equals(new Spot(id, control)))
-                .map(Switched::at)
-                .findFirst();
+        return Switched.standing(switched, new Spot(id, control));
     }
 }

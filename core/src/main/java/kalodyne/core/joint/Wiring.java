@@ -50,6 +50,11 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
                 mains);
     }
 
+    /** The position that a switch is known to stand at. */
+    public Optional<String> standing(Spot control) {
+        return Switched.standing(switches, control);
+    }
+
     /** With a switch of which nobody knows how it stands. */
     public Wiring forgetting(Spot control) {
         return new Wiring(plugged, without(control), mains);

@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ChannelPair;
-import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
@@ -129,9 +128,7 @@ final class Ports {
     // --- data --------------------------------------------------------------------------------------------------
 
     private Stream<Socket> data() {
-        return device.sockets().stream()
-                .filter(socket -> socket.signal() == SignalKind.DIGITAL
-                        && socket.contacts().get(Contact.DATA) == Carries.DATA);
+        return device.sockets().stream().filter(Socket::carriesData);
     }
 
     /** Where recorded channels leave as data. */
@@ -141,7 +138,7 @@ final class Ports {
 
     private Optional<Port> findDataOut() {
         if (isHub()) {
-            return upstream().map(socket -> Port.of(device, List.of(socket), 2));
+            return device.upstream().map(socket -> Port.of(device, List.of(socket), 2));
         }
         return data().filter(
                         socket -> !isComputer() && recorded(socket).findAny().isPresent())
@@ -156,8 +153,7 @@ final class Ports {
 
     private List<Port> findDataIns() {
         if (isHub()) {
-            Optional<Socket> up = upstream();
-            return data().filter(socket -> !isUpstream(socket, up) && !needsPower(socket))
+            return data().filter(socket -> !device.isUpstream(socket) && !needsPower(socket))
                     .map(socket -> Port.of(device, List.of(socket), 2))
                     .toList();
         }
@@ -168,11 +164,10 @@ final class Ports {
 
     /** Where a hub or adapter is fed: sockets that need power and lead to no computer. */
     List<Port> feeds() {
-        Optional<Socket> up = upstream();
         return isHub()
                 ? device.sockets().stream()
                         .filter(socket -> socket.signal() == SignalKind.DIGITAL && needsPower(socket))
-                        .filter(socket -> !isUpstream(socket, up))
+                        .filter(socket -> !device.isUpstream(socket))
                         .map(socket -> Port.of(device, List.of(socket), 1))
                         .toList()
                 : List.of();
@@ -202,21 +197,7 @@ final class Ports {
     private boolean isHub() {
         return device.kind() == DeviceKind.HUB
                 && data().count() > 1
-                && upstream().isPresent();
-    }
-
-    /** It, or another half of the same hole: a plug of its own beside a socket for a lead. */
-    private static boolean isUpstream(Socket socket, Optional<Socket> up) {
-        return up.filter(each -> each.equals(socket) || each.isSameHole(socket)).isPresent();
-    }
-
-    /** The side of a hub or adapter that goes to the computer or phone: its own plug where it has one. */
-    private Optional<Socket> upstream() {
-        return data().filter(socket -> socket.id().equals("plug")
-                        || socket.id().equals("host")
-                        || socket.id().equals("phone"))
-                .findFirst()
-                .or(() -> data().filter(socket -> !givesPower(socket)).findFirst());
+                && device.upstream().isPresent();
     }
 
     /** Channels that are recorded, as the socket lists them; notes and clock are none. */

@@ -114,10 +114,10 @@ class JointWordsTest {
             guitar-humbucker.out ts-ts interface-2.line-2
             wrong joint.loading: The input loads the source too heavily
                 Lead and input take 11.2 dB from Electric guitar, humbuckers, Output at Two-input interface, bus powered, Input 2, line, and its treble.
-                → Use an input with a higher impedance, or a DI box
+                → Switch INST 2 of Two-input interface, bus powered to “instrument”, or use a DI box
             wrong response.dull: Treble is lost on the way
                 From Electric guitar, humbuckers it is 3 dB down at 1.5 kHz: the lead's capacitance or the input's load takes it.
-                → Use a shorter lead, an input with a higher impedance, or a DI box close to the source
+                → Switch INST 2 of Two-input interface, bus powered to “instrument”, or use a DI box
 
             hub-bus.device-1 usb-a-c mic-usb.usb
             wrong power.bus-short: This port does not feed it

@@ -188,11 +188,7 @@ public final class PlugModel {
     }
 
     private Switch shown(Spot spot, Device device, DeviceControl control) {
-        Optional<String> at = wiring().switches().stream()
-                .filter(each -> each.control().equals(spot))
-                .map(Switched::at)
-                .filter(control.positions()::contains)
-                .findFirst();
+        Optional<String> at = wiring().standing(spot).filter(control.positions()::contains);
         return new Switch(spot, device.name() + ", " + control.name(), control.positions(), at);
     }
 

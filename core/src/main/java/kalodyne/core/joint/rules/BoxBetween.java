@@ -1,12 +1,10 @@
 package kalodyne.core.joint.rules;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
-import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 
@@ -23,7 +21,7 @@ final class BoxBetween {
                         && !box.id().equals(ends.to().item()))
                 .flatMap(box -> sockets(free, box, Direction.IN)
                         .flatMap(in ->
-                                sockets(free, box, Direction.OUT).flatMap(out -> between(trial, ends, box, in, out))))
+                                sockets(free, box, Direction.OUT).flatMap(out -> trial.between(ends, box, in, out))))
                 .toList();
     }
 
@@ -32,25 +30,5 @@ final class BoxBetween {
                 .filter(socket -> socket.way() == way && free.isFree(box, socket))
                 .filter(socket -> socket.ties().parallelTo().isEmpty())
                 .map(socket -> new Spot(box.id(), socket.id()));
-    }
-
-    private static Stream<Cure> between(Trial trial, Ends ends, Device box, Spot in, Spot out) {
-        Wiring free = trial.without();
-        return trial.best(ends.from(), in).stream().flatMap(before -> {
-            Wiring half = free.plugging(before.pluggings());
-            return trial.offers(half).between(out, ends.to()).stream().limit(1).map(behind -> {
-                List<Plugging> all = new ArrayList<>(before.pluggings());
-                all.addAll(behind.pluggings());
-                return trial.cure(
-                        Cure.Kind.BOX,
-                        "Put " + box.name() + " between" + with(before, " before it") + with(behind, " behind it"),
-                        free.plugging(all),
-                        all);
-            });
-        });
-    }
-
-    private static String with(Offers.Offer offer, String where) {
-        return offer.leads().isEmpty() ? "" : ", " + offer.words() + where;
     }
 }

@@ -28,15 +28,14 @@ import kalodyne.core.units.Print;
 final class ChainRule implements RigRule {
     @Override
     public Stream<Finding> check(WholeRig rig) {
-        Supplies supplies = Supplies.of(rig.patch());
-        Contacts contacts = supplies.contacts();
+        Supplies supplies = Supplies.of(rig.patch(), rig.contacts());
         Stream<Finding> unplugged = rig.patch().devices().keySet().stream().flatMap(id -> unplugged(rig, id));
-        Stream<Finding> unfed = supplies.unfed().stream().flatMap(spot -> unfed(rig, contacts, spot));
+        Stream<Finding> unfed = supplies.unfed().stream().flatMap(spot -> unfed(rig, spot));
         Stream<Finding> shorts =
                 supplies.loads().stream().filter(load -> !load.isFed()).flatMap(load -> tooLittle(rig, load));
         Stream<Finding> drops = supplies.digital()
                 .flatMap(spot -> supplies.tooLow(spot).stream().flatMap(volts -> tooLow(rig, spot, volts)));
-        Stream<Finding> data = supplies.digital().flatMap(spot -> data(rig, contacts, spot));
+        Stream<Finding> data = supplies.digital().flatMap(spot -> data(rig, spot));
         return Stream.of(unplugged, unfed, shorts, drops, data).flatMap(each -> each);
     }
 
@@ -70,8 +69,8 @@ final class ChainRule implements RigRule {
         return rig.socket(spot).channels().stream().anyMatch(pair -> pair.way() != Direction.IN);
     }
 
-    private static Stream<Finding> unfed(WholeRig rig, Contacts contacts, Spot spot) {
-        Optional<Spot> beside = joined(contacts, spot).findFirst();
+    private static Stream<Finding> unfed(WholeRig rig, Spot spot) {
+        Optional<Spot> beside = joined(rig, spot).findFirst();
         boolean isForCharger = beside.filter(other -> isForCharger(rig, other)).isPresent();
         return Joint.found(
                 isForCharger ? FindingCode.USB_CHARGE_SOCKET : FindingCode.POWER_NOT_FED,
@@ -92,7 +91,7 @@ final class ChainRule implements RigRule {
     /** A socket through which a hub is fed and nothing else goes. */
     private static boolean isForCharger(WholeRig rig, Spot spot) {
         return rig.socket(spot).has(PowerKind.BUS, PowerRole.NEEDS)
-                && !rig.socket(spot).contacts().containsValue(Carries.DATA);
+                && !rig.socket(spot).carriesData();
     }
 
     private static Stream<Finding> tooLittle(WholeRig rig, BusLoad load) {
@@ -121,14 +120,14 @@ final class ChainRule implements RigRule {
 
     // --- data --------------------------------------------------------------------------------------------------
 
-    private static Stream<Finding> data(WholeRig rig, Contacts contacts, Spot spot) {
-        boolean carriesData = rig.socket(spot).contacts().containsValue(Carries.DATA);
+    private static Stream<Finding> data(WholeRig rig, Spot spot) {
+        boolean carriesData = rig.socket(spot).carriesData();
         if (!carriesData || Supplies.isHost(rig.device(spot))) {
             return Stream.empty();
         }
-        Optional<Spot> other = joined(contacts, spot)
-                .filter(each -> rig.socket(each).contacts().containsValue(Carries.DATA))
-                .filter(each -> !contacts.led(spot, Carries.DATA).contains(each))
+        Optional<Spot> other = joined(rig, spot)
+                .filter(each -> rig.socket(each).carriesData())
+                .filter(each -> !rig.contacts().led(spot, Carries.DATA).contains(each))
                 .findFirst();
         if (other.isPresent()) {
             return Joint.found(
@@ -142,8 +141,8 @@ final class ChainRule implements RigRule {
         }
         boolean isForComputer = rig.device(spot).kind() == DeviceKind.INTERFACE
                 || (Supplies.livesOnBus(rig.device(spot)) && sends(rig, spot));
-        boolean isJoined = !contacts.led(spot, Carries.DATA).isEmpty();
-        return isForComputer && rig.isHostOwned() && isJoined && !isSeen(rig, contacts, spot)
+        boolean isJoined = !rig.contacts().led(spot, Carries.DATA).isEmpty();
+        return isForComputer && rig.isHostOwned() && isJoined && !isSeen(rig, spot)
                 ? Joint.found(
                         FindingCode.USB_NOT_SEEN,
                         Severity.WRONG,
@@ -156,24 +155,24 @@ final class ChainRule implements RigRule {
     }
 
     /** Sockets of other devices that any wire of a lead gets to. */
-    private static Stream<Spot> joined(Contacts contacts, Spot spot) {
+    private static Stream<Spot> joined(WholeRig rig, Spot spot) {
         return Stream.of(Carries.POWER, Carries.GROUND)
-                .flatMap(carried -> contacts.led(spot, carried).stream())
+                .flatMap(carried -> rig.contacts().led(spot, carried).stream())
                 .filter(other -> !other.item().equals(spot.item()))
                 .distinct();
     }
 
     /** Whether data gets to a computer, phone or tablet, through hubs and adapters too. */
-    private static boolean isSeen(WholeRig rig, Contacts contacts, Spot from) {
+    private static boolean isSeen(WholeRig rig, Spot from) {
         Set<Spot> known = new LinkedHashSet<>(Set.of(from));
         Deque<Spot> open = new ArrayDeque<>(known);
         while (!open.isEmpty()) {
-            for (Spot there : contacts.led(open.poll(), Carries.DATA)) {
+            for (Spot there : rig.contacts().led(open.poll(), Carries.DATA)) {
                 if (Supplies.isHost(rig.device(there))) {
                     return true;
                 }
                 rig.spots(there.item())
-                        .filter(spot -> rig.socket(spot).contacts().containsValue(Carries.DATA))
+                        .filter(spot -> rig.socket(spot).carriesData())
                         .filter(known::add)
                         .forEach(open::add);
             }

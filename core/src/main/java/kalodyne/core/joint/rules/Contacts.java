@@ -10,13 +10,12 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Wire;
+import kalodyne.core.joint.JointCircuit;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 
 /** Which contacts of sockets are led to each other by plugs and wires, through no box; a resistor in a lead leads on too. */
 final class Contacts {
-    private static final Set<Carries> GROUNDS = Set.of(Carries.SHIELD, Carries.COMMON);
-
     private final Patch patch;
     private final Map<Place, Set<Place>> next = new HashMap<>();
 
@@ -31,10 +30,9 @@ final class Contacts {
     }
 
     /** Of a joint, as one reading of its plugs has it. */
-    static Contacts of(Joint joint) {
-        Contacts contacts = new Contacts(joint.patch());
-        joint.circuit()
-                .touches()
+    static Contacts of(Patch patch, JointCircuit circuit) {
+        Contacts contacts = new Contacts(patch);
+        circuit.touches()
                 .forEach(touch -> contacts.join(
                         new Place(touch.plugging().plug(), touch.plug()),
                         new Place(touch.plugging().socket(), touch.socket())));
@@ -84,7 +82,7 @@ final class Contacts {
                 .anyMatch(place -> reached(place).stream()
                         .anyMatch(other -> patch.socket(other.spot())
                                 .map(socket -> socket.contacts().get(other.contact()))
-                                .filter(GROUNDS::contains)
+                                .filter(Carries::isGround)
                                 .isPresent()));
     }
 

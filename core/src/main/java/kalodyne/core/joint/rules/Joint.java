@@ -25,11 +25,14 @@ import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 
-/** What is plugged together, with what was read from it: what rules look at. */
-record Joint(Patch patch, JointCircuit circuit, JointReading reading) {
-    /** What is led to what. */
-    Contacts contacts() {
-        return Contacts.of(this);
+/**
+ * What is plugged together, with what was read from it: what rules look at.
+ *
+ * @param contacts what is led to what, as this reading of the plugs has it
+ */
+record Joint(Patch patch, JointCircuit circuit, JointReading reading, Contacts contacts) {
+    static Joint of(Patch patch, JointCircuit circuit, JointReading reading) {
+        return new Joint(patch, circuit, reading, Contacts.of(patch, circuit));
     }
 
     Socket socket(Spot spot) {

@@ -167,7 +167,7 @@ public final class JointRules {
             try {
                 JointReading solved = solver.solve(circuit);
                 reading = variant.isEmpty() ? Optional.of(solved) : reading;
-                Joint joint = new Joint(gear, circuit, solved);
+                Joint joint = Joint.of(gear, circuit, solved);
                 ALL.stream()
                         .flatMap(rule -> rule.check(joint))
                         .map(finding -> variant.isEmpty() ? finding : inSomeSockets(finding, part, variant))

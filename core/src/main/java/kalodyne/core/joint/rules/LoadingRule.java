@@ -1,15 +1,18 @@
 package kalodyne.core.joint.rules;
 
+import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.SwitchedGear;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
@@ -78,6 +81,17 @@ final class LoadingRule implements JointRule {
                 "The input loads the source too heavily",
                 "Lead and input take " + Print.decimal(loss, 1) + " dB from " + joint.name(sounding.socket()) + " at "
                         + joint.name(input) + (isPickup ? ", and its treble." : "."),
-                "Use an input with a higher impedance, or a DI box");
+                cure(joint, sounding.socket(), input));
+    }
+
+    /** What helps where an input weighs a source down. */
+    static String cure(Joint joint, Spot from, Spot input) {
+        boolean isInstrument = joint.socket(from).signal() == SignalKind.INSTRUMENT;
+        Optional<DeviceControl> control =
+                SwitchedGear.towards(joint.device(input), joint.socket(input), SignalKind.INSTRUMENT);
+        return isInstrument && control.isPresent()
+                ? "Switch " + control.get().name() + " of "
+                        + joint.device(input).name() + " to “" + SignalKind.INSTRUMENT.word() + "”, or use a DI box"
+                : "Use an input with a higher impedance, or a DI box";
     }
 }

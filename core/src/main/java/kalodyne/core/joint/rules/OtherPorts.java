@@ -3,7 +3,6 @@ package kalodyne.core.joint.rules;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
-import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
@@ -11,7 +10,6 @@ import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
-import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 
@@ -40,7 +38,7 @@ final class OtherPorts {
     }
 
     private static boolean gives(Socket socket) {
-        return socket.has(PowerKind.BUS, PowerRole.GIVES) && socket.contacts().containsValue(Carries.DATA);
+        return socket.has(PowerKind.BUS, PowerRole.GIVES) && socket.carriesData();
     }
 
     // --- MIDI --------------------------------------------------------------------------------------------------
@@ -58,12 +56,7 @@ final class OtherPorts {
     }
 
     private static Stream<Cure> into(Trial trial, Spot from, Spot to, String words) {
-        return trial.best(from, to).stream()
-                .map(offer -> trial.cure(
-                        Cure.Kind.SOCKET,
-                        words + (offer.leads().isEmpty() ? "" : ", with " + offer.words()),
-                        trial.without().plugging(offer.pluggings()),
-                        offer.pluggings()));
+        return trial.best(from, to).stream().map(offer -> trial.moved(words, offer));
     }
 
     private static Stream<Spot> free(Wiring wiring, Device device) {
@@ -91,34 +84,11 @@ final class OtherPorts {
                         && !hub.id().equals(host.item())
                         && !hub.id().equals(device.item()))
                 .flatMap(hub -> free(trial.without(), hub)
-                        .filter(up -> isUpstream(signal(trial, up)))
+                        .filter(up -> hub.isUpstream(signal(trial, up)))
                         .flatMap(up -> free(trial.without(), hub)
-                                .filter(down -> !isUpstream(signal(trial, down)) && gives(signal(trial, down)))
+                                .filter(down -> !hub.isUpstream(signal(trial, down)) && gives(signal(trial, down)))
                                 .limit(1)
-                                .flatMap(down -> between(trial, host, device, hub, up, down))))
+                                .flatMap(down -> trial.between(new Ends(host, device), hub, up, down))))
                 .toList();
-    }
-
-    private static boolean isUpstream(Socket socket) {
-        return List.of("host", "phone", "plug").contains(socket.id());
-    }
-
-    private static Stream<Cure> between(Trial trial, Spot host, Spot device, Device hub, Spot up, Spot down) {
-        return trial.best(host, up).stream().flatMap(before -> {
-            Wiring half = trial.without().plugging(before.pluggings());
-            return trial.offers(half).between(down, device).stream().limit(1).map(behind -> {
-                List<Plugging> all = new ArrayList<>(before.pluggings());
-                all.addAll(behind.pluggings());
-                return trial.cure(
-                        Cure.Kind.BOX,
-                        "Put " + hub.name() + " between" + with(before, " before it") + with(behind, " behind it"),
-                        trial.without().plugging(all),
-                        all);
-            });
-        });
-    }
-
-    static String with(Offers.Offer offer, String where) {
-        return offer.leads().isEmpty() ? "" : ", " + offer.words() + where;
     }
 }

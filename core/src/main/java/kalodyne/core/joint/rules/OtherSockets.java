@@ -12,22 +12,14 @@ final class OtherSockets {
                 .flatMap(to ->
                         trial
                                 .best(ends.from(), to)
-                                .map(offer -> moved(trial, "Go into " + trial.name(to), offer))
+                                .map(offer -> trial.moved("Go into " + trial.name(to), offer))
                                 .stream());
         Stream<Cure> from = trial.beside(ends.from())
                 .flatMap(out ->
                         trial
                                 .best(out, ends.to())
-                                .map(offer -> moved(trial, "Come from " + trial.name(out), offer))
+                                .map(offer -> trial.moved("Come from " + trial.name(out), offer))
                                 .stream());
         return Stream.concat(into, from).toList();
-    }
-
-    private static Cure moved(Trial trial, String words, Offers.Offer offer) {
-        return trial.cure(
-                Cure.Kind.SOCKET,
-                words + (offer.leads().isEmpty() ? "" : ", with " + offer.words()),
-                trial.without().plugging(offer.pluggings()),
-                offer.pluggings());
     }
 }

@@ -77,7 +77,7 @@ final class PhantomCaution implements JointRule {
         Patch on = joint.patch().withSwitched(List.of());
         JointCircuit circuit = JointCircuit.of(on);
         try {
-            return new Joint(on, circuit, JointReading.of(circuit));
+            return Joint.of(on, circuit, JointReading.of(circuit));
         } catch (UnsolvableCircuit e) {
             // What has a solution with phantom power off has one with it on: only sources differ.
             throw new IllegalStateException(e);

@@ -1,13 +1,11 @@
 package kalodyne.core.joint.rules;
 
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
@@ -21,9 +19,6 @@ final class PowerMissingRule implements JointRule {
     /** With less than this share of what it needs it does not work properly. */
     private static final double ENOUGH = 0.5;
 
-    private static final Set<Carries> GROUNDS =
-            Set.of(Carries.COMMON, Carries.SHIELD, Carries.GROUND, Carries.NEGATIVE);
-
     @Override
     public Stream<Finding> check(Joint joint) {
         return joint.spots()
@@ -36,7 +31,8 @@ final class PowerMissingRule implements JointRule {
     private static Stream<Finding> check(Joint joint, Spot spot, SocketPower power) {
         Optional<Double> needed = power.facts().quantity(Fact.SUPPLY_CURRENT).map(Current::amperes);
         double got = joint.reading().atRest().get(spot).entrySet().stream()
-                .filter(entry -> !GROUNDS.contains(joint.socket(spot).contacts().get(entry.getKey())))
+                .filter(entry ->
+                        !joint.socket(spot).contacts().get(entry.getKey()).isGround())
                 .mapToDouble(entry -> entry.getValue().amperes())
                 .sum();
         if (needed.isPresent() && got < -ENOUGH * needed.get()) {

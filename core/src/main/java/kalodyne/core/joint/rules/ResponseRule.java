@@ -1,5 +1,6 @@
 package kalodyne.core.joint.rules;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
@@ -11,14 +12,20 @@ import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.units.Computed;
+import kalodyne.core.units.Impedance;
 
 /** Treble or bass that is lost on the way: 3 dB down within what is heard. */
 final class ResponseRule implements JointRule {
     private static final double DULL_HERTZ = 16_000;
     private static final double VERY_DULL_HERTZ = 6_000;
 
-    /** A magnetic pickup ends early by itself; below this its lead or input is to blame. */
+    /** A magnetic pickup ends early by itself; below this what it is plugged into is to blame. */
     private static final double DULL_PICKUP_HERTZ = 4_000;
+
+    /** The same into the load that it wants: it rings up to here with six metres of lead, and nobody calls that dull. */
+    private static final double DULL_RINGING_HERTZ = 3_400;
+
+    private static final double VERY_DULL_PICKUP_HERTZ = 2_000;
 
     private static final double THIN_HERTZ = 60;
     private static final double VERY_THIN_HERTZ = 150;
@@ -38,12 +45,12 @@ final class ResponseRule implements JointRule {
                         .get(Fact.COIL_INDUCTANCE)
                         .isPresent()
                 && joint.socket(way.from().socket()).signal() == SignalKind.INSTRUMENT;
-        double edge = isPickup ? DULL_PICKUP_HERTZ : DULL_HERTZ;
+        double edge = isPickup ? isRinging(joint, way) ? DULL_RINGING_HERTZ : DULL_PICKUP_HERTZ : DULL_HERTZ;
         if (corner.isEmpty() || corner.getAsDouble() >= edge) {
             return Stream.empty();
         }
         double hertz = corner.getAsDouble();
-        boolean isVery = hertz < (isPickup ? DULL_PICKUP_HERTZ / 2 : VERY_DULL_HERTZ);
+        boolean isVery = hertz < (isPickup ? VERY_DULL_PICKUP_HERTZ : VERY_DULL_HERTZ);
         return Joint.found(
                 FindingCode.RESPONSE_DULL,
                 isVery ? Severity.WRONG : Severity.WEAK,
@@ -52,7 +59,22 @@ final class ResponseRule implements JointRule {
                 "Treble is lost on the way",
                 "From " + name(joint, way) + " it is 3 dB down at " + Computed.frequency(hertz)
                         + ": the lead's capacitance or the input's load takes it.",
-                "Use a shorter lead, an input with a higher impedance, or a DI box close to the source");
+                isLoaded(joint, way)
+                        ? LoadingRule.cure(joint, way.from().socket(), way.to().socket())
+                        : "Use a shorter lead, an input with a higher impedance, or a DI box close to the source");
+    }
+
+    private static boolean isRinging(Joint joint, Transfer way) {
+        Optional<Impedance> wanted = joint.device(way.from().socket()).facts().quantity(Fact.WANTED_LOAD);
+        Optional<Impedance> load = joint.socket(way.to().socket()).facts().quantity(Fact.LOAD_IMPEDANCE);
+        return wanted.isPresent()
+                && load.filter(each -> each.ohms() >= wanted.get().ohms() / 2).isPresent();
+    }
+
+    /** An instrument in a line input: that takes the treble, whatever the lead. */
+    private static boolean isLoaded(Joint joint, Transfer way) {
+        return joint.socket(way.from().socket()).signal() == SignalKind.INSTRUMENT
+                && joint.socket(way.to().socket()).signal() == SignalKind.LINE;
     }
 
     private static Stream<Finding> thin(Joint joint, Transfer way) {

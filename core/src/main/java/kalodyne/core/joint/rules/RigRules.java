@@ -41,11 +41,11 @@ final class RigRules {
         Map<Checked, Joint> joints = new HashMap<>();
         alone.forEach(checked -> checked.reading()
                 .ifPresent(reading ->
-                        joints.put(checked, new Joint(checked.patch().asSwitched(), checked.circuit(), reading))));
+                        joints.put(checked, Joint.of(checked.patch().asSwitched(), checked.circuit(), reading))));
         List<Joint> ordered = alone.stream()
                 .flatMap(checked -> Optional.ofNullable(joints.get(checked)).stream())
                 .toList();
-        WholeRig rig = new WholeRig(patch, ordered, earth, isHostOwned);
+        WholeRig rig = new WholeRig(patch, Contacts.of(patch), ordered, earth, isHostOwned);
         Map<Checked, List<Finding>> more = new HashMap<>();
         ALL.stream()
                 .flatMap(rule -> rule.check(rig))
@@ -76,7 +76,7 @@ final class RigRules {
                 EarthNet.of(patch.devices(), List.of(reading), patch.mains()).hum(reading);
         return alone.with(
                 hum,
-                HumRule.check(new Joint(patch, alone.circuit(), reading), hum).toList());
+                HumRule.check(Joint.of(patch, alone.circuit(), reading), hum).toList());
     }
 
     /** The joint that a socket is in; else the first one of its device. */

@@ -39,19 +39,23 @@ final class Supplies {
     private final Contacts contacts;
     private final Map<String, Spot> upstream;
 
-    private Supplies(Patch patch) {
+    private Supplies(Patch patch, Contacts contacts) {
         this.patch = patch;
-        this.contacts = Contacts.of(patch);
+        this.contacts = contacts;
         this.upstream = upstream();
     }
 
     static Supplies of(Patch patch) {
-        return new Supplies(patch);
+        return of(patch, Contacts.of(patch));
     }
 
-    /** What is led to what in that rig. */
-    Contacts contacts() {
-        return contacts;
+    /**
+     * The same.
+     *
+     * @param contacts what is led to what in that rig
+     */
+    static Supplies of(Patch patch, Contacts contacts) {
+        return new Supplies(patch, contacts);
     }
 
     /** Every port that feeds something. */

@@ -1,5 +1,6 @@
 package kalodyne.core.joint.rules;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -91,6 +92,40 @@ final class Trial {
     String name(Spot spot) {
         Device device = devices.get(spot.item());
         return device.socket(spot.part()).map(Socket::name).orElse(spot.part()) + " of " + device.name();
+    }
+
+    /** Goes by an offer instead. */
+    Cure moved(String words, Offers.Offer offer) {
+        return cure(
+                Cure.Kind.SOCKET,
+                words + (offer.leads().isEmpty() ? "" : ", with " + offer.words()),
+                without.plugging(offer.pluggings()),
+                offer.pluggings());
+    }
+
+    /**
+     * A box between two sockets.
+     *
+     * @param in where it is entered
+     * @param out where it is left
+     */
+    Stream<Cure> between(Ends ends, Device box, Spot in, Spot out) {
+        return best(ends.from(), in).stream().flatMap(before -> {
+            Wiring half = without.plugging(before.pluggings());
+            return offers(half).between(out, ends.to()).stream().limit(1).map(behind -> {
+                List<Plugging> all = new ArrayList<>(before.pluggings());
+                all.addAll(behind.pluggings());
+                return cure(
+                        Cure.Kind.BOX,
+                        "Put " + box.name() + " between" + with(before, " before it") + with(behind, " behind it"),
+                        without.plugging(all),
+                        all);
+            });
+        });
+    }
+
+    private static String with(Offers.Offer offer, String where) {
+        return offer.leads().isEmpty() ? "" : ", " + offer.words() + where;
     }
 
     /** Tries it: computes the joints in which something is then plugged otherwise. */

@@ -13,11 +13,12 @@ import kalodyne.core.joint.Spot;
  * All that is plugged, with what was read of each joint: what rules on the whole look at.
  *
  * @param patch everything, its gear as the switches stand
+ * @param contacts what is led to what, as the likelier readings of the plugs have it
  * @param joints those that have a solution
  * @param earth what they are to each other through their grounds
  * @param isHostOwned whether there is a computer, phone or tablet on the shelf
  */
-record WholeRig(Patch patch, List<Joint> joints, EarthNet earth, boolean isHostOwned) {
+record WholeRig(Patch patch, Contacts contacts, List<Joint> joints, EarthNet earth, boolean isHostOwned) {
     WholeRig {
         joints = List.copyOf(joints);
     }

@@ -122,8 +122,7 @@ final class Controls {
     }
 
     boolean isTold(Spot spot) {
-        return settings.positions().containsKey(spot)
-                || patch.switched().stream().anyMatch(each -> each.control().equals(spot));
+        return settings.positions().containsKey(spot) || patch.standing(spot).isPresent();
     }
 
     /** Where a control is taken to stand while nobody said: gains down, all others where they neither add nor take. */

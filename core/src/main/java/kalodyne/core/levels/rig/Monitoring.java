@@ -51,7 +51,7 @@ public final class Monitoring {
     }
 
     private static boolean isTold(Patch patch, Spot control) {
-        return patch.switched().stream().anyMatch(each -> each.control().equals(control));
+        return patch.standing(control).isPresent();
     }
 
     /** Whether what is recorded here reaches some headphones or loudspeakers so. */
