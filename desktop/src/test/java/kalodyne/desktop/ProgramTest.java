@@ -56,9 +56,6 @@ class ProgramTest {
     @ParameterizedTest
     @CsvSource({
         "levels, 1280x800, light, 1, demo",
-        "shelf, 1280x800, light, 1, demo",
-        "hookup, 1280x800, light, 1, demo",
-        "log, 1280x800, light, 1, demo",
         "takes, 900x650, dark, 1.5, demo",
         "levels, 1000x700, light, 1, empty"
     })
@@ -97,7 +94,7 @@ class ProgramTest {
             picture levels x.png --size wide        | “wide” is not a size; write for example 1280x800.
             picture levels x.png --text 9           | 0.8 to 2 times its usual size
             picture levels x.png --studio gone.kalodyne | gone.kalodyne, the whole of it: There is no such file.
-            picture levels /proc/x.png              | /proc/x.png: the picture could not be written.
+            picture levels /proc/x.png --studio empty | /proc/x.png: the picture could not be written.
             analyse /dev/null                       | /dev/null, the whole of it: This is a stream, not a file.
             open gone.kalodyne                      | gone.kalodyne, the whole of it: There is no such file.
             analyse gone.wav                        | gone.wav, the whole of it: There is no such file.

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Whatever lies on a shelf, whatever is wished of it and is plugged already: what is proposed can be plugged so. */
 class RandomShelvesTest {
     private static final Catalogue CATALOGUE = Catalogue.shipped();
-    private static final int SHELVES = 4;
+    private static final int SHELVES = 2;
 
     @ParameterizedTest
     @ValueSource(longs = {8, 13, 17})

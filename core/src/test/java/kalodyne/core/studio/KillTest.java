@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The program is killed in the middle of its edits, many times: nothing that it was told is kept is lost. */
 class KillTest {
-    private static final int KILLS = Integer.getInteger("kalodyne.kills", 10);
+    private static final int KILLS = Integer.getInteger("kalodyne.kills", 6);
 
     @TempDir
     Path folder;

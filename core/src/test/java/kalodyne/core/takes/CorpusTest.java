@@ -20,7 +20,7 @@ class CorpusTest {
 
     @Test
     void finds_faults_of_takes_it_does_not_know(@TempDir Path folder) {
-        Scoring scoring = Scoring.of(new Corpus(Corpus.Part.OTHER_PLAYERS, 1, 16).takes(), folder);
+        Scoring scoring = Scoring.of(new Corpus(Corpus.Part.OTHER_PLAYERS, 1, 8).takes(), folder);
         String told = String.join("\n", scoring.lines());
         assertThat(scoring.accusedClean()).as(told).isZero();
         int imagined = 0;

@@ -54,7 +54,7 @@ class GainAdviserTest {
     void nothing_on_a_grid_is_better() {
         Random random = new Random(5);
         int possible = 0;
-        for (int i = 0; i < 120; i++) {
+        for (int i = 0; i < 70; i++) {
             Flow flow = any(random);
             Flow solved = set(flow, GainAdviser.exact(flow, Wanted.USUAL));
             FlowLevels levels = FlowLevels.of(solved);
@@ -71,7 +71,7 @@ class GainAdviserTest {
                         .isNotEmpty();
             }
         }
-        assertThat(possible).isGreaterThan(60);
+        assertThat(possible).isGreaterThan(35);
     }
 
     private static double best(Flow flow, int knob, Map<Spot, Double> positions, boolean isBelow) {

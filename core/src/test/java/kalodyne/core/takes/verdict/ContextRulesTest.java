@@ -105,7 +105,7 @@ class ContextRulesTest {
     private static final Set<String> WITHOUT_TREBLE =
             Set.of("BASS_SYNTH", "PAD", "CLOSING_SQUARE", "LOW_ORGAN", "FM_BASS");
 
-    private static final int ONE_IN = 4;
+    private static final int ONE_IN = 7;
 
     private static List<String> somePlayers() {
         List<String> all = Performances.players();
