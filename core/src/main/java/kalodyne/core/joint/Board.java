@@ -12,6 +12,8 @@ import kalodyne.core.joint.circuit.Element;
 
 /** A circuit while it is being built: gives names that any simulator reads, and leaves out what is not worth a part. */
 final class Board {
+    private static final double MOST_OF_WIRES_OHMS = 100;
+
     private final List<Element> elements = new ArrayList<>();
     private final Map<String, String> nodes = new HashMap<>();
     private final Set<String> taken = new HashSet<>(Set.of(Circuit.GROUND));
@@ -76,6 +78,30 @@ final class Board {
         String name = name("v");
         elements.add(new Element.VoltageSource(name, plus, minus, drive));
         return name;
+    }
+
+    /** A current from one to the other, whatever the voltage between them. */
+    void current(String from, String to, Element.Drive drive) {
+        elements.add(new Element.CurrentSource(name("i"), from, to, drive));
+    }
+
+    /** Whether wires lead from a node to a source of voltage. */
+    boolean isFed(String node) {
+        Set<String> reached = new HashSet<>(Set.of(node));
+        boolean isMore = true;
+        while (isMore) {
+            isMore = elements.stream()
+                            .filter(element ->
+                                    element instanceof Element.Resistor wire && wire.ohms() < MOST_OF_WIRES_OHMS)
+                            .map(Element.Resistor.class::cast)
+                            .filter(wire -> reached.contains(wire.plus()) != reached.contains(wire.minus()))
+                            .filter(wire -> reached.add(wire.plus()) || reached.add(wire.minus()))
+                            .count()
+                    > 0;
+        }
+        return elements.stream()
+                .anyMatch(
+                        element -> element instanceof Element.VoltageSource source && reached.contains(source.plus()));
     }
 
     /** A voltage that follows another one. */

@@ -37,7 +37,6 @@ final class DcModel {
     private static final double BUS_VOLTS = 5;
 
     private static final double BUS_OHMS = 0.1;
-    private static final double LEAST_AMPERES = 1e-6;
 
     private static final double CLOSED = 1e9;
 
@@ -122,23 +121,26 @@ final class DcModel {
                 socket.node(carries).ifPresent(node -> board.resistor(supply, node, ohms(power, PLUG_IN_OHMS))));
     }
 
-    /** A port of a computer, or what it feeds. */
+    /** A port of a computer; what hangs on it draws nothing yet. */
     private void bus(SocketPower power) {
-        String node = socket.node(Carries.POWER).orElse(null);
-        if (node == null) {
-            return;
-        }
-        double volts = volts(power, BUS_VOLTS);
-        if (power.role() == PowerRole.GIVES) {
-            String supply = board.node(socket.spot().write() + " bus power");
-            board.voltage(supply, socket.ground(), Drive.ofDc(volts));
-            board.resistor(supply, node, BUS_OHMS);
-        } else if (power.role() == PowerRole.NEEDS) {
-            power.facts()
-                    .quantity(Fact.SUPPLY_CURRENT)
-                    .ifPresent(needed ->
-                            board.resistor(node, socket.ground(), volts / Math.max(needed.amperes(), LEAST_AMPERES)));
-        }
+        socket.node(Carries.POWER).ifPresent(node -> {
+            if (power.role() == PowerRole.GIVES) {
+                String supply = board.node(socket.spot().write() + " bus power");
+                board.voltage(supply, socket.ground(), Drive.ofDc(volts(power, BUS_VOLTS)));
+                board.resistor(supply, node, BUS_OHMS);
+            } else {
+                board.resistor(node, socket.ground(), CLOSED);
+            }
+        });
+    }
+
+    /** What a device draws of the bus, the same whatever is left of the voltage, once all is plugged and something feeds it. */
+    void draw() {
+        socket.power(PowerKind.BUS, PowerRole.NEEDS)
+                .flatMap(power -> power.facts().quantity(Fact.SUPPLY_CURRENT))
+                .ifPresent(needed -> socket.node(Carries.POWER)
+                        .filter(board::isFed)
+                        .ifPresent(node -> board.current(node, socket.ground(), Drive.ofDc(needed.amperes()))));
     }
 
     private static double volts(SocketPower power, double otherwise) {

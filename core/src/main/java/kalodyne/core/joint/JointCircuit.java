@@ -104,6 +104,7 @@ public record JointCircuit(
                 new LeadModel(rest, id, lead).put();
             });
             patch.pluggings().forEach(this::plug);
+            grounds.keySet().forEach(spot -> new DcModel(modelled(rest, spot)).draw());
             return new JointCircuit(
                     audio.circuit(), rest.circuit(), soundings, hearings, earths, grounds, touches, nodes);
         }

@@ -4,10 +4,14 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Contact;
+import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Wire;
 
 /**
@@ -32,7 +36,7 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
 
     /** Lays out a patch whose parts hang together, as the circuit of its likelier reading has them. */
     public static JointMap of(Patch patch, JointCircuit circuit) {
-        Map<Spot, Integer> distances = distances(patch, start(patch, circuit));
+        Map<Spot, Integer> distances = distances(patch, starts(patch, circuit));
         List<List<Spot>> columns = new ArrayList<>();
         distances.forEach((spot, distance) -> {
             while (columns.size() <= distance) {
@@ -60,11 +64,21 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
         return new Spot(lead, spot.end());
     }
 
-    /** The socket that a signal comes out of; the first one where none does. */
-    private static Spot start(Patch patch, JointCircuit circuit) {
-        return circuit.soundings().stream()
+    /** The sockets that signals come out of and go into none; the first that one comes out of, or the first of all, where none does. */
+    private static Set<Spot> starts(Patch patch, JointCircuit circuit) {
+        List<Spot> sounding = circuit.soundings().stream()
                 .map(OutputSignal::socket)
                 .filter(patch::isPlugged)
+                .toList();
+        Set<Spot> sources = sounding.stream()
+                .filter(spot -> patch.socket(spot).orElseThrow().way() == Direction.OUT
+                        && through(patch, spot).findAny().isEmpty())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return sounding.isEmpty() || !sources.contains(sounding.get(0)) ? Set.of(first(patch, sounding)) : sources;
+    }
+
+    private static Spot first(Patch patch, List<Spot> sounding) {
+        return sounding.stream()
                 .findFirst()
                 .or(() -> patch.pluggings().stream()
                         .flatMap(plugging -> plugging.spots().stream())
@@ -73,10 +87,10 @@ public record JointMap(List<List<Spot>> columns, List<Line> lines) {
                 .orElseGet(() -> patch.pluggings().get(0).plug());
     }
 
-    private static Map<Spot, Integer> distances(Patch patch, Spot start) {
+    private static Map<Spot, Integer> distances(Patch patch, Set<Spot> starts) {
         Map<Spot, Integer> distances = new LinkedHashMap<>();
-        Deque<Spot> open = new ArrayDeque<>(List.of(start));
-        distances.put(start, 0);
+        Deque<Spot> open = new ArrayDeque<>(starts);
+        starts.forEach(start -> distances.put(start, 0));
         while (!open.isEmpty()) {
             Spot at = open.poll();
             neighbours(patch, at).filter(next -> !distances.containsKey(next)).forEach(next -> {

@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.joint.OutputSignal;
+import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -33,9 +35,12 @@ final class Arriving {
     }
 
     /** The lines of a picture: each way, and what is alike in left and right where both arrive as one. */
-    static List<ResponseCurve.Curve> curves(List<Transfer> ways) {
+    static List<ResponseCurve.Curve> curves(Checked joint) {
+        List<Transfer> ways = ways(joint);
         return Stream.concat(
-                        ways.stream().map(way -> new ResponseCurve.Curve(words(way), way, ResponseCurve.Line.OWN)),
+                        ways.stream()
+                                .map(way -> new ResponseCurve.Curve(
+                                        words(joint.patch(), way, ways), way, ResponseCurve.Line.OWN)),
                         together(ways).stream())
                 .toList();
     }
@@ -43,8 +48,14 @@ final class Arriving {
     /** The same of another joint, to stand beside them. */
     static List<ResponseCurve.Curve> compared(Cure cure) {
         return cure.joints().stream()
-                .flatMap(joint -> ways(joint).stream())
-                .map(way -> new ResponseCurve.Curve(cure.words() + ": " + words(way), way, ResponseCurve.Line.OTHER))
+                .flatMap(joint -> {
+                    List<Transfer> ways = ways(joint);
+                    return ways.stream()
+                            .map(way -> new ResponseCurve.Curve(
+                                    cure.words() + ": " + words(joint.patch(), way, ways),
+                                    way,
+                                    ResponseCurve.Line.OTHER));
+                })
                 .toList();
     }
 
@@ -60,15 +71,30 @@ final class Arriving {
                 .findFirst();
     }
 
-    private static String words(Transfer way) {
-        return way.from().channel().word() + " → " + way.to().channel().word();
+    /** By what its contacts carry, "left → hot"; where another way has the same, by its sockets, "Cartridge L → Phono in L". */
+    private static String words(Patch patch, Transfer way, List<Transfer> ways) {
+        String channels =
+                way.from().channel().word() + " → " + way.to().channel().word();
+        boolean isAlone = ways.stream()
+                .allMatch(other -> other.equals(way)
+                        || other.from().channel() != way.from().channel()
+                        || other.to().channel() != way.to().channel());
+        return isAlone
+                ? channels
+                : name(patch, way.from().socket()) + " → "
+                        + name(patch, way.to().socket());
     }
 
-    static String inWords(List<Transfer> ways) {
+    private static String name(Patch patch, Spot spot) {
+        return patch.socket(spot).orElseThrow().name();
+    }
+
+    static String inWords(Checked joint) {
+        List<Transfer> ways = ways(joint);
         List<String> words = new ArrayList<>();
         for (Transfer way : ways) {
             double db = way.atMiddle().db();
-            words.add(words(way) + ": "
+            words.add(words(joint.patch(), way, ways) + ": "
                     + (db < -100 ? "nothing arrives" : Print.decimal(db, 1) + " dB at 1 kHz")
                     + (db > -100 && way.at(1000).re() < 0 ? ", inverted" : "")
                     + way.lowCorner().stream()

@@ -1,6 +1,7 @@
 package kalodyne.desktop.hookup;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,7 +9,6 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
@@ -128,17 +128,18 @@ final class HookupView extends VBox {
     }
 
     private void showCurves() {
-        List<Transfer> ways = joints.chosen().map(Arriving::ways).orElse(List.of());
+        Optional<Checked> joint = joints.chosen();
+        boolean isSignal = joint.filter(each -> !Arriving.ways(each).isEmpty()).isPresent();
         curve.show(Stream.concat(
-                        Arriving.curves(ways).stream(),
+                        joint.stream().flatMap(each -> Arriving.curves(each).stream()),
                         alternatives.chosen().stream().flatMap(cure -> Arriving.compared(cure).stream()))
                 .toList());
-        arrives.setText(Arriving.inWords(ways));
+        arrives.setText(joint.map(Arriving::inWords).orElse(""));
         // Joints without a signal, as of data, have nothing to draw.
-        curve.setVisible(!ways.isEmpty());
-        curve.setManaged(!ways.isEmpty());
-        arrives.setVisible(!ways.isEmpty());
-        arrives.setManaged(!ways.isEmpty());
+        curve.setVisible(isSignal);
+        curve.setManaged(isSignal);
+        arrives.setVisible(isSignal);
+        arrives.setManaged(isSignal);
     }
 
     private static String sentence(List<Checked> all) {

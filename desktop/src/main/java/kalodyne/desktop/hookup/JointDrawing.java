@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
@@ -19,7 +21,7 @@ import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.units.Print;
+import kalodyne.core.units.Computed;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.PaintedRegion;
 
@@ -285,9 +287,12 @@ final class JointDrawing extends PaintedRegion {
         }
 
         private static String words(Direct at) {
-            boolean flows = Math.abs(at.amperes()) > NOTICEABLE_AMPERES;
-            return Print.decimal(at.volts(), 1) + " V"
-                    + (flows ? ", " + Print.decimal(Math.abs(at.amperes()) * 1e3, 1) + " mA" : "");
+            Stream<String> volts =
+                    Math.abs(at.volts()) > NOTICEABLE_VOLTS ? Stream.of(Computed.voltage(at.volts())) : Stream.empty();
+            Stream<String> amperes = Math.abs(at.amperes()) > NOTICEABLE_AMPERES
+                    ? Stream.of(Computed.current(Math.abs(at.amperes())))
+                    : Stream.empty();
+            return Stream.concat(volts, amperes).collect(Collectors.joining(", "));
         }
 
         private void text(String words, Box box, double line, boolean isStrong, TextAlignment alignment, Ink ink) {

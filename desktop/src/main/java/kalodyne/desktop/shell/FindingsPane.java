@@ -50,7 +50,10 @@ final class FindingsPane extends DownScroll {
         shown = report;
         List<Finding> findings = report.findings();
         list.getChildren().setAll(findings.stream().map(this::card).toList());
-        if (!findings.isEmpty()) {
+        if (findings.isEmpty() && !report.findingsTitle().isEmpty()) {
+            list.getChildren()
+                    .setAll(Styled.of(new Label("Nothing.")).as("finding-text").node());
+        } else if (!findings.isEmpty()) {
             list.getChildren().get(findings.size() - 1).pseudoClassStateChanged(LAST, true);
         }
     }
