@@ -126,10 +126,10 @@ final class DcModel {
         socket.node(Carries.POWER).ifPresent(node -> {
             if (power.role() == PowerRole.GIVES) {
                 String supply = board.node(socket.spot().write() + " bus power");
-                board.voltage(supply, socket.ground(), Drive.ofDc(volts(power, BUS_VOLTS)));
+                board.voltage(supply, socket.common(), Drive.ofDc(volts(power, BUS_VOLTS)));
                 board.resistor(supply, node, BUS_OHMS);
             } else {
-                board.resistor(node, socket.ground(), CLOSED);
+                board.resistor(node, socket.common(), CLOSED);
             }
         });
     }
@@ -140,7 +140,7 @@ final class DcModel {
                 .flatMap(power -> power.facts().quantity(Fact.SUPPLY_CURRENT))
                 .ifPresent(needed -> socket.node(Carries.POWER)
                         .filter(board::isFed)
-                        .ifPresent(node -> board.current(node, socket.ground(), Drive.ofDc(needed.amperes()))));
+                        .ifPresent(node -> board.current(node, socket.common(), Drive.ofDc(needed.amperes()))));
     }
 
     private static double volts(SocketPower power, double otherwise) {

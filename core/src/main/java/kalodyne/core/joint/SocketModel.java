@@ -92,7 +92,9 @@ final class SocketModel {
         }
         for (Carries carries :
                 List.of(Carries.COMMON, Carries.SHIELD, Carries.NEGATIVE, Carries.GROUND, Carries.EARTH)) {
-            String to = carries == Carries.COMMON || carries == Carries.NEGATIVE ? common() : ground();
+            // Shields lie on the case; what currents come back by hangs with what they came from.
+            boolean isReturn = carries == Carries.COMMON || carries == Carries.NEGATIVE || carries == Carries.GROUND;
+            String to = isReturn ? common() : ground();
             boolean isCut = carries == Carries.SHIELD && isLifted();
             nodes(carries).forEach(node -> {
                 if (isCut) {

@@ -140,7 +140,7 @@ final class ChainRule implements RigRule {
                     "Use a lead with data wires");
         }
         boolean isForComputer = rig.device(spot).kind() == DeviceKind.INTERFACE
-                || (Supplies.livesOnBus(rig.device(spot)) && sends(rig, spot));
+                || (Supplies.hasOnlyBus(rig.device(spot)) && sends(rig, spot));
         boolean isJoined = !rig.contacts().led(spot, Carries.DATA).isEmpty();
         return isForComputer && rig.isHostOwned() && isJoined && !isSeen(rig, spot)
                 ? Joint.found(

@@ -41,6 +41,7 @@ public final class JointRules {
             new TiedOutputsRule(),
             new CancelRule(),
             new CrossedRule(),
+            new IntoStereoRule(),
             new LostRule(),
             new HeadsetRule(),
             new MidiRule(),

@@ -48,6 +48,8 @@ final class PhantomRule implements JointRule {
         }
         List<Direct> contacts = joint.reading().atRest().get(spot).entrySet().stream()
                 .filter(entry -> SIGNALS.contains(socket.contacts().get(entry.getKey())))
+                // A headset's socket feeds its microphone itself.
+                .filter(entry -> !socket.isHost() || socket.contacts().get(entry.getKey()) != Carries.MIC)
                 .map(Map.Entry::getValue)
                 .toList();
         double amperes = largest(contacts.stream().map(Direct::amperes));

@@ -6,9 +6,11 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.SocketPower;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Computed;
@@ -22,10 +24,17 @@ final class PowerMissingRule implements JointRule {
     @Override
     public Stream<Finding> check(Joint joint) {
         return joint.spots()
-                .filter(spot -> !joint.isForListening(spot))
+                .filter(spot -> !joint.isForListening(spot) && !runsOtherwise(joint.device(spot)))
                 .flatMap(spot -> joint.socket(spot).power().stream()
                         .filter(power -> power.role() == PowerRole.NEEDS && power.kind() != PowerKind.BUS)
                         .flatMap(power -> check(joint, spot, power)));
+    }
+
+    /** On its battery, or on an adapter. */
+    private static boolean runsOtherwise(Device device) {
+        return device.powering().stream()
+                .anyMatch(powering ->
+                        powering.source() != PowerSource.PHANTOM && powering.source() != PowerSource.PLUG_IN);
     }
 
     private static Stream<Finding> check(Joint joint, Spot spot, SocketPower power) {
