@@ -55,7 +55,10 @@ public record Finding(
 
     /** Worst first; rules of one severity stay in the order given. */
     public static List<Finding> worstFirst(List<Finding> findings) {
-        return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();
+        return findings.stream()
+                .sorted(Comparator.comparing(Finding::severity)
+                        .thenComparing(finding -> !finding.code().isOfChain()))
+                .toList();
     }
 
     /** The worst severity of all, notes left out; empty where there is nothing but notes. */

@@ -207,6 +207,14 @@ public enum FindingCode {
         return code;
     }
 
+    /** Whether all else is for nothing while it is so: what is recorded with is dead, or not seen. */
+    public boolean isOfChain() {
+        return switch (this) {
+            case POWER_NOT_FED, POWER_BUS_SHORT, USB_CHARGE_ONLY, USB_CHARGE_SOCKET, USB_NOT_SEEN -> true;
+            default -> false;
+        };
+    }
+
     @Override
     public String toString() {
         return mark;

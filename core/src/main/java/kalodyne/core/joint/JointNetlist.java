@@ -22,9 +22,14 @@ public final class JointNetlist {
 
     /** The netlist while one signal is given with 1 V. */
     public static Netlist of(String title, JointCircuit joint, OutputSignal driven) {
+        return of(title, joint, driven.source());
+    }
+
+    /** The same while one source of voltage gives it: that of a signal, or of what the mains drives through a ground. */
+    static Netlist of(String title, JointCircuit joint, String source) {
         List<Element> elements = new ArrayList<>();
         for (Element element : joint.audio().elements()) {
-            boolean isDriven = element.name().equals(driven.source());
+            boolean isDriven = element.name().equals(source);
             elements.add(isDriven ? driving((Element.VoltageSource) element) : element);
         }
         tie(joint.audio(), "", elements);
@@ -55,6 +60,8 @@ public final class JointNetlist {
             return new Element.Capacitor(name, node(it.plus()), node(it.minus()), it.farads());
         } else if (element instanceof Element.VoltageSource it) {
             return new Element.VoltageSource(name, node(it.plus()), node(it.minus()), it.drive());
+        } else if (element instanceof Element.CurrentSource it) {
+            return new Element.CurrentSource(name, node(it.plus()), node(it.minus()), it.drive());
         }
         throw new IllegalArgumentException("at rest there is no " + element);
     }

@@ -148,6 +148,23 @@ class JointSimulatorTest {
         assertAgrees(rig, JointCircuit.of(Plugged.of(rig)));
     }
 
+    /** The grounds of whole rigs, driven through each mains earth and adapter, power over USB among them. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "laptop-combo.usb-1 usb-a-c interface-2.usb; interface-2.out-1 ts-ts speakers-powered.in-trs; interface-2.out-2 trs-xlr speakers-powered#2.in-xlr",
+                "laptop-combo.usb-1 usb-a-b usb-isolator.host; usb-isolator.device usb-a-c interface-1.usb; interface-1.out-1 ts-ts speakers-powered.in-trs",
+                "turntable-mm.out-left rca-rca phono-preamp.in-left; turntable-mm.earth earth-lead phono-preamp.earth; phono-preamp.out-left rca-ts mixer-rack.in-1-left; mixer-rack.main-left ts-ts speakers-powered.in-trs",
+                "synth-analogue.out ts-ts di-passive.in; di-passive.lift=lifted; di-passive.out xlr-xlr mixer-multitrack-usb.mic-1; groovebox.out mini-2rca#1.a; mini-2rca#1.b amplifier-hifi.in-left; mini-2rca#1.c amplifier-hifi.in-right"
+            })
+    void agrees_on_the_earth_of_a_rig(String rig) throws Exception {
+        JointCircuit circuit = JointCircuit.of(Plugged.of(rig));
+        for (JointCircuit.Earth earth : circuit.earths()) {
+            Netlist netlist = JointNetlist.of(rig, circuit, earth.source());
+            Simulator.assertAgrees(NetlistWriter.write(netlist, "dec 3 50 500"), folder);
+        }
+    }
+
     private void assertAgrees(String title, JointCircuit circuit) throws Exception {
         for (OutputSignal sounding : circuit.soundings()) {
             Netlist netlist = JointNetlist.of(title, circuit, sounding);

@@ -1,7 +1,6 @@
 package kalodyne.desktop.hookup;
 
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -102,7 +101,13 @@ public final class JointsModel {
 
     /** What is looked at before anything was chosen: where most is wrong. */
     private static Optional<Checked> worst(List<Checked> all) {
-        return all.stream().min(Comparator.comparingInt(Checked::rank));
+        return worstFirst(all).stream()
+                .filter(finding -> finding.severity() != Severity.NOTE)
+                .findFirst()
+                .flatMap(finding -> all.stream()
+                        .filter(joint -> joint.findings().contains(finding))
+                        .findFirst())
+                .or(() -> all.stream().findFirst());
     }
 
     /** Looks at a joint, and at the run that goes through it. */
@@ -141,8 +146,12 @@ public final class JointsModel {
 
     /** What was noticed anywhere, worst first. */
     public List<Finding> findings() {
+        return worstFirst(joints());
+    }
+
+    private static List<Finding> worstFirst(List<Checked> all) {
         return Finding.worstFirst(
-                joints().stream().flatMap(joint -> joint.findings().stream()).toList());
+                all.stream().flatMap(joint -> joint.findings().stream()).toList());
     }
 
     /**

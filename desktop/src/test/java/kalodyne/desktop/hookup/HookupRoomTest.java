@@ -40,14 +40,17 @@ class HookupRoomTest {
     }
 
     @Test
-    void shows_first_where_most_is_wrong() throws IOException {
+    void shows_first_what_makes_all_else_useless() throws IOException {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 2 cannot work as plugged");
+            // No computer sees the interface, whatever else is wrong.
+            assertThat(desk.text("#joint-title")).isEqualTo("Laptop → Interface · Lead 14");
+            assertThat(desk.text("#next-step"))
+                    .isEqualTo("Laptop → Interface: plug it into USB 2 of Laptop, with Lead 11");
+            choose(desk, 3);
             assertThat(desk.text("#joint-title")).isEqualTo("Drum box → Interface · Lead 4, Little adapter");
             assertThat(desk.text("#joint-arrives")).contains("right → hot: 0.0 dB at 1 kHz, inverted");
-            assertThat(desk.text("#next-step"))
-                    .isEqualTo("Drum box → Interface: take left and right to two inputs, or use one of them");
             assertThat(desk.find("#joint-drawing").getAccessibleText())
                     .contains("Lead 4's 3.5 mm three-pole plug T touches Drum box, Headphones (3.5 mm three-pole) T.");
         }
@@ -157,10 +160,12 @@ class HookupRoomTest {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             desk.click("#look-usb-charge-only");
-            assertThat(desk.text("#next-step")).startsWith("Drum box");
+            assertThat(desk.text("#next-step")).startsWith("Laptop");
             chooseAlternative(desk, 0);
             desk.press(KeyCode.ENTER);
             assertThat(desk.text("#joint-title")).isEqualTo("Laptop → Interface · Lead 11");
+            assertThat(desk.text("#next-step"))
+                    .isEqualTo("Drum box → Interface: take left and right to two inputs, or use one of them");
             assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 1 cannot work as plugged");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
             assertThat(desk.text("#hookup-sentence")).isEqualTo("10 joints, of which 2 cannot work as plugged");

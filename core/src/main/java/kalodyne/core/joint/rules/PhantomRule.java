@@ -19,7 +19,6 @@ import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.JointReading.Direct;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Computed;
-import kalodyne.core.units.Print;
 
 /**
  * Phantom power where it must not be: on an output, or through a coil or ribbon by a lead that ties one leg to the ground. Boxes without
@@ -89,7 +88,7 @@ final class PhantomRule implements JointRule {
                 spot,
                 new Figure(amperes * 1e3, "mA"),
                 isHarmed ? "Phantom power through a ribbon" : "Phantom power through a microphone's coil",
-                "With phantom power on, " + Print.decimal(amperes * 1e3, 1) + " mA flow through "
+                "With phantom power on, " + Computed.current(amperes) + " flow through "
                         + joint.device(spot).name() + ", because this lead ties one leg to the ground.",
                 "Keep phantom power off, or use a balanced lead from end to end");
     }
