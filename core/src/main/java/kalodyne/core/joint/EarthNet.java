@@ -65,11 +65,24 @@ public final class EarthNet {
         return net;
     }
 
+    /** Each part that hangs together through leads by itself: what is driven in one does nothing in the others. */
     private void solve() throws UnsolvableCircuit {
+        Map<String, Set<String>> parts = new LinkedHashMap<>();
+        for (JointReading reading : readings) {
+            Set<String> part = new LinkedHashSet<>();
+            reading.earth().devices().forEach(id -> part.addAll(parts.getOrDefault(id, Set.of(id))));
+            part.forEach(id -> parts.put(id, part));
+        }
+        for (Set<String> part : new LinkedHashSet<>(parts.values())) {
+            solve(part);
+        }
+    }
+
+    private void solve(Set<String> part) throws UnsolvableCircuit {
         Board board = new Board();
         Map<String, String> driving = new LinkedHashMap<>();
-        devices.forEach((id, device) -> {
-            Earthing earthing = Earthing.of(device);
+        part.forEach(id -> {
+            Earthing earthing = Earthing.of(devices.get(id));
             String behind = board.node(id + " earth");
             driving.put(id, board.voltage(behind, Circuit.GROUND, Drive.ofAc(0)));
             if (earthing.ohms() > 0) {
@@ -78,14 +91,9 @@ public final class EarthNet {
                 board.capacitor(behind, ground(board, id), earthing.farads());
             }
         });
-        readings.forEach(reading -> reading.earth().between().forEach((pair, siemens) -> {
-            String one = ground(board, reading.earth().devices().get(pair.one()));
-            String other = ground(board, reading.earth().devices().get(pair.other()));
-            if (siemens.re() > 0) {
-                board.resistor(one, other, 1 / siemens.re());
-            }
-            board.capacitor(one, other, siemens.im() / (2 * Math.PI * EarthPorts.MAINS_HERTZ));
-        }));
+        readings.stream()
+                .filter(reading -> reading.earth().devices().stream().anyMatch(part::contains))
+                .forEach(reading -> join(board, reading.earth()));
         Network network = new Network(board.circuit());
         for (Map.Entry<String, String> source : driving.entrySet()) {
             Kind kind = Earthing.of(devices.get(source.getKey())).kind();
@@ -93,10 +101,21 @@ public final class EarthNet {
                 Solution solution = network.at(List.of(EarthPorts.MAINS_HERTZ), source.getValue())
                         .get(0);
                 Map<String, Complex> volts = new HashMap<>();
-                devices.keySet().forEach(id -> volts.put(id, solution.voltage(ground(board, id))));
+                part.forEach(id -> volts.put(id, solution.voltage(ground(board, id))));
                 sources.add(new Source(kind, volts));
             }
         }
+    }
+
+    private static void join(Board board, EarthPorts ports) {
+        ports.between().forEach((pair, siemens) -> {
+            String one = ground(board, ports.devices().get(pair.one()));
+            String other = ground(board, ports.devices().get(pair.other()));
+            if (siemens.re() > 0) {
+                board.resistor(one, other, 1 / siemens.re());
+            }
+            board.capacitor(one, other, siemens.im() / (2 * Math.PI * EarthPorts.MAINS_HERTZ));
+        });
     }
 
     private static String ground(Board board, String device) {
@@ -126,7 +145,7 @@ public final class EarthNet {
     private static double ratio(List<String> ports, List<Complex> perVolt, Source source) {
         Complex sum = Complex.ZERO;
         for (int i = 0; i < ports.size(); i++) {
-            sum = sum.plus(perVolt.get(i).times(source.volts().get(ports.get(i))));
+            sum = sum.plus(perVolt.get(i).times(source.volts().getOrDefault(ports.get(i), Complex.ZERO)));
         }
         return sum.magnitude();
     }

@@ -48,7 +48,7 @@ final class ChainRule implements RigRule {
                 .filter(spot -> rig.socket(spot).signal() == SignalKind.DIGITAL && sends(rig, spot))
                 .toList();
         boolean isAtComputer = device.kind() == DeviceKind.INTERFACE || Supplies.hasOnlyBus(device);
-        if (!isAtComputer || !rig.isHostOwned() || usb.isEmpty() || usb.stream().anyMatch(rig.patch()::isPlugged)) {
+        if (!isAtComputer || !rig.isHostOwned() || usb.isEmpty() || usb.stream().anyMatch(rig::isPlugged)) {
             return Stream.empty();
         }
         boolean isDead = Supplies.hasOnlyBus(device);

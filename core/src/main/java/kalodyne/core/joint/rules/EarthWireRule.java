@@ -20,12 +20,11 @@ final class EarthWireRule implements RigRule {
     public Stream<Finding> check(WholeRig rig) {
         return rig.patch().devices().keySet().stream()
                 .flatMap(id -> rig.spots(id)
-                        .filter(spot -> rig.socket(spot).signal() == SignalKind.EARTH
-                                && !rig.patch().isPlugged(spot))
+                        .filter(spot -> rig.socket(spot).signal() == SignalKind.EARTH && !rig.isPlugged(spot))
                         .filter(spot -> rig.spots(id)
                                 .anyMatch(other -> rig.socket(other).signal() == SignalKind.PHONO
                                         && rig.socket(other).way() == Direction.OUT
-                                        && rig.patch().isPlugged(other)))
+                                        && rig.isPlugged(other)))
                         .limit(1)
                         .flatMap(spot -> found(rig, spot)));
     }

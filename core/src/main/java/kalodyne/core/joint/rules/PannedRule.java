@@ -38,7 +38,7 @@ final class PannedRule implements RigRule {
                         stage.controls().contains(pan.id()) && stage.side().isEmpty())
                 .flatMap(stage -> stage.from().stream())
                 .map(from -> new Spot(id, Stage.fedBy(from)))
-                .filter(spot -> rig.patch().isPlugged(spot) && rig.isFed(spot))
+                .filter(spot -> rig.isPlugged(spot) && rig.isFed(spot))
                 .flatMap(spot -> found(rig, spot, pan, at.get()));
     }
 
@@ -50,7 +50,7 @@ final class PannedRule implements RigRule {
     private static Set<String> usedSides(WholeRig rig, String id, Device device) {
         Set<String> used = new TreeSet<>();
         device.sockets().stream()
-                .filter(socket -> socket.way() == Direction.OUT && rig.patch().isPlugged(new Spot(id, socket.id())))
+                .filter(socket -> socket.way() == Direction.OUT && rig.isPlugged(new Spot(id, socket.id())))
                 .forEach(socket -> used.addAll(
                         socket.side().isPresent()
                                 ? Set.of(socket.side().get().word())

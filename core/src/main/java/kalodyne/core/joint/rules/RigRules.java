@@ -1,7 +1,7 @@
 package kalodyne.core.joint.rules;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,15 +38,16 @@ final class RigRules {
         List<JointReading> readings =
                 alone.stream().flatMap(checked -> checked.reading().stream()).toList();
         EarthNet earth = EarthNet.of(patch.devices(), readings, patch.mains());
-        Map<Checked, Joint> joints = new HashMap<>();
+        // By what they are: to compare them whole takes longer than all rules.
+        IdentityHashMap<Checked, Joint> joints = new IdentityHashMap<>();
         alone.forEach(checked -> checked.reading()
                 .ifPresent(reading ->
                         joints.put(checked, Joint.of(checked.patch().asSwitched(), checked.circuit(), reading))));
         List<Joint> ordered = alone.stream()
                 .flatMap(checked -> Optional.ofNullable(joints.get(checked)).stream())
                 .toList();
-        WholeRig rig = new WholeRig(patch, Contacts.of(patch), ordered, earth, isHostOwned);
-        Map<Checked, List<Finding>> more = new HashMap<>();
+        WholeRig rig = new WholeRig(patch, ordered, earth, isHostOwned);
+        IdentityHashMap<Checked, List<Finding>> more = new IdentityHashMap<>();
         ALL.stream()
                 .flatMap(rule -> rule.check(rig))
                 .forEach(finding -> at(alone, finding)

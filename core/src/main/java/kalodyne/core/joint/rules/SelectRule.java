@@ -15,11 +15,12 @@ import kalodyne.core.joint.Spot;
 final class SelectRule implements RigRule {
     @Override
     public Stream<Finding> check(WholeRig rig) {
-        return rig.patch().devices().entrySet().stream()
-                .flatMap(entry -> entry.getValue().sockets().stream()
-                        .map(socket -> new Spot(entry.getKey(), socket.id()))
-                        .filter(spot -> rig.patch().isPlugged(spot) && rig.isFed(spot))
-                        .flatMap(spot -> check(rig, spot)));
+        return rig.patch().switched().stream()
+                .map(switched -> switched.control().item())
+                .distinct()
+                .flatMap(rig::spots)
+                .filter(spot -> rig.isPlugged(spot) && rig.isFed(spot))
+                .flatMap(spot -> check(rig, spot));
     }
 
     private static Stream<Finding> check(WholeRig rig, Spot spot) {

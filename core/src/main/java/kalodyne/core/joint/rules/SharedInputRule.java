@@ -21,8 +21,7 @@ final class SharedInputRule implements RigRule {
     private static Stream<Finding> check(WholeRig rig, String id) {
         Device device = rig.patch().devices().get(id);
         List<Socket> fed = device.sockets().stream()
-                .filter(socket ->
-                        rig.patch().isPlugged(new Spot(id, socket.id())) && rig.isFed(new Spot(id, socket.id())))
+                .filter(socket -> rig.isPlugged(new Spot(id, socket.id())) && rig.isFed(new Spot(id, socket.id())))
                 .toList();
         List<Finding> found = new ArrayList<>();
         for (int i = 1; i < fed.size(); i++) {

@@ -16,8 +16,10 @@ import kalodyne.core.joint.Transfer;
 final class UsbNoiseRule implements RigRule {
     @Override
     public Stream<Finding> check(WholeRig rig) {
+        boolean isAnyOfBus =
+                rig.joints().stream().anyMatch(joint -> joint.reading().isOfBus());
         return rig.joints().stream()
-                .filter(joint -> !joint.reading().isOfBus())
+                .filter(joint -> isAnyOfBus && !joint.reading().isOfBus())
                 .flatMap(joint -> joint.hearings()
                         .flatMap(hearing -> joint.to(hearing).stream()
                                 .filter(way -> !way.isLost() && !HalfRule.isBalanced(joint, way))
