@@ -33,6 +33,11 @@ public record Stage(
         controls = List.copyOf(controls);
     }
 
+    /** Whether it hears or plays something by itself: a capsule that is built in, the music of a player. */
+    public boolean isOwnSound() {
+        return from.isEmpty() && (kind == StageKind.AMPLIFIER || kind == StageKind.BUS);
+    }
+
     /** The mark of the socket or stage in a reference: "phones:left" is the socket "phones". */
     public static String fedBy(String reference) {
         int colon = reference.indexOf(':');

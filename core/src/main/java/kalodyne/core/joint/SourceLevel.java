@@ -6,6 +6,7 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.Value;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Impedance;
@@ -93,6 +94,20 @@ public record SourceLevel(
                 isNoiseTooHigh);
     }
 
+    /** Of what a stage of a device hears or plays by itself: a capsule, or recorded music that reaches full scale. */
+    public static SourceLevel of(Device device, Stage stage) {
+        Optional<Value<Level>> fullScale = stage.facts().get(Fact.FULL_SCALE);
+        Optional<Level> heard = loudlyHeard(device);
+        Level peak = fullScale.map(Value::is).or(() -> heard).orElse(USUAL_SMALL);
+        return new SourceLevel(
+                new SignalLevels(peak, peak.plus(UNDER_PEAK), selfNoise(device)),
+                new Gain(fullScale.map(value -> spread(value.from())).orElse(UNKNOWN_DB)),
+                fullScale.isPresent() ? Basis.TOLD : heard.isPresent() ? Basis.DERIVED : Basis.TAKEN,
+                Optional.empty(),
+                false,
+                false);
+    }
+
     private static double spread(Provenance from) {
         return switch (from.origin()) {
             case MEASURED -> MEASURED_DB;
@@ -106,9 +121,7 @@ public record SourceLevel(
         if (average.isPresent()) {
             return average.map(level -> level.plus(USUAL_CREST));
         }
-        Optional<Level> ofMicrophone = sensitivity(device)
-                .filter(level -> !level.isSilence())
-                .map(level -> level.plus(new Gain(LOUD_DB_SPL - PASCAL_DB_SPL)));
+        Optional<Level> ofMicrophone = isOfCapsule(socket) ? loudlyHeard(device) : Optional.empty();
         Optional<Level> maximum = socket.mostGiven();
         return ofMicrophone
                 .or(() -> socket.facts()
@@ -119,6 +132,11 @@ public record SourceLevel(
                 .filter(level -> !level.isSilence());
     }
 
+    /** What stages feed is not what a built-in microphone hears. */
+    private static boolean isOfCapsule(Socket socket) {
+        return socket.from().isEmpty();
+    }
+
     private static Level usual(SignalKind signal) {
         return switch (signal) {
             case MIC, PHONO, HEADSET -> USUAL_SMALL;
@@ -127,12 +145,19 @@ public record SourceLevel(
         };
     }
 
+    /** What a microphone makes of the loudest usual playing. */
+    private static Optional<Level> loudlyHeard(Device device) {
+        return sensitivity(device)
+                .filter(level -> !level.isSilence())
+                .map(level -> level.plus(new Gain(LOUD_DB_SPL - PASCAL_DB_SPL)));
+    }
+
     /** What it hisses by itself, with the thermal noise of what it has in series where nobody told of both together. */
     private static Level floor(Device device, Socket socket) {
         Level thermal = ThermalNoise.of(new Impedance(Usual.sourceOhms(device, socket)));
         return socket.facts()
                 .quantity(Fact.OWN_NOISE)
-                .orElseGet(() -> selfNoise(device).withUncorrelated(thermal));
+                .orElseGet(() -> isOfCapsule(socket) ? selfNoise(device).withUncorrelated(thermal) : thermal);
     }
 
     /** What a microphone hisses: its self noise as a sound, through its sensitivity. */

@@ -56,7 +56,7 @@ final class Expectation {
         return heardOn.isEmpty() || monitoring.get().isDirect(heardOn);
     }
 
-    /** What is recorded of a source, on the hottest of its tracks; empty where it sends data, or does not arrive. */
+    /** What is recorded of a source, on the hottest of its tracks; empty where it does not arrive, or nobody knows how it gets there. */
     Optional<Prediction> of(String source, String recorder, Track track) {
         return flow.runs().stream()
                 .filter(run -> isOf(run, source, recorder, track))
@@ -71,7 +71,8 @@ final class Expectation {
         return end.kind() == End.Kind.TRACK
                 && first.station().equals(source)
                 && converting.equals(track.sender().orElse(recorder))
-                && !converting.equals(source)
+                && (!converting.equals(source)
+                        || first.sound().filter(sound -> !sound.isPlayback()).isPresent())
                 && (track.channels().isEmpty()
                         || track.channels().stream()
                                 .anyMatch(channel -> end.number().equals(OptionalInt.of(channel))));

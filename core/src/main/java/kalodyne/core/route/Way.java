@@ -55,7 +55,7 @@ public record Way(
      * @param breaks how many plugs sit in sockets, one behind the other
      * @param specialLeads how many of its leads have another plug at each end
      * @param track where it is recorded
-     * @param prediction empty where the source sends data: its own level is in it already
+     * @param prediction empty where the source sends data of which nobody knows how loud it is
      */
     public record Strand(
             List<String> stations,

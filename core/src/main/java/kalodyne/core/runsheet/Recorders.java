@@ -100,6 +100,12 @@ final class Recorders {
         Map<String, Set<String>> names = new LinkedHashMap<>();
         for (Trace trace : rig.recorded()) {
             String sender = rig.last(trace);
+            boolean isOwnData =
+                    rig.source(trace).equals(sender) && !host(sender).equals(sender);
+            if (isOwnData) {
+                // What it sends is told by its pairs.
+                continue;
+            }
             ends.computeIfAbsent(List.of(rig.source(trace), sender), key -> new ArrayList<>())
                     .add(rig.end(trace));
             names.computeIfAbsent(host(sender), key -> new LinkedHashSet<>())
@@ -131,7 +137,7 @@ final class Recorders {
 
     // --- by data -----------------------------------------------------------------------------------------------
 
-    /** What sends data although no voltage that is known comes into it: a USB microphone, a player of records. */
+    /** What sends data although nothing comes into it: a USB microphone, a player of records. */
     private void data() {
         for (String sender : rig.devices()) {
             List<ChannelPair> pairs = Captured.sent(rig.device(sender));

@@ -48,13 +48,13 @@ class PlannedWaysTest {
         assertThat(stations.get(stations.size() - 3).name()).isEqualTo(lead);
     }
 
-    /** What sends data has no run: its level is set on itself. */
+    /** What sends data has one too: its capsule, its gain, its converter. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            mic-usb laptop-combo usb-a-c | mic-usb > laptop-combo | 0
+            mic-usb laptop-combo usb-a-c | mic-usb > laptop-combo | 1
             mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | 2
             """)
-    void each_voltage_has_its_run(String shelf, String wish, int runs) {
+    void each_source_has_its_run(String shelf, String wish, int runs) {
         Rig rig = plugged(Shelf.of(shelf).plan(Shelf.wish(wish, null)).ways().get(0));
         assertThat(recorded(rig, rig.flow())).hasSize(runs);
     }

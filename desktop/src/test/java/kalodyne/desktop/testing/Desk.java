@@ -20,10 +20,12 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.desktop.OpenedStudio;
 import kalodyne.desktop.Workbench;
@@ -186,6 +188,10 @@ public final class Desk implements AutoCloseable {
         });
         WaitForAsyncUtils.waitForFxEvents();
         onScreen(() -> {
+            // The tip of what the mouse has left stays for a moment, and would take the click.
+            List.copyOf(Window.getWindows()).stream()
+                    .filter(Tooltip.class::isInstance)
+                    .forEach(Window::hide);
             system.mousePress(MouseButton.PRIMARY);
             system.mouseRelease(MouseButton.PRIMARY);
             return null;

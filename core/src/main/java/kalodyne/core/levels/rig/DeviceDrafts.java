@@ -46,8 +46,15 @@ final class DeviceDrafts {
     private final DraftBook book;
     private final TrackDrafts tracks;
     private final InputPaths inputs;
+    private final boolean isSounding;
 
-    DeviceDrafts(String id, Device device, Controls controls, List<Doubt> doubts) {
+    /**
+     * Begins.
+     *
+     * @param isSounding whether what it hears or plays by itself is meant
+     */
+    DeviceDrafts(String id, Device device, Controls controls, List<Doubt> doubts, boolean isSounding) {
+        this.isSounding = isSounding;
         this.id = id;
         this.device = device;
         this.controls = controls;
@@ -138,9 +145,14 @@ final class DeviceDrafts {
     // --- stages ------------------------------------------------------------------------------------------------
 
     private void stage(Stage stage, Side side) {
-        List<Link> links = links(stage, side);
+        List<Link> links = new ArrayList<>(links(stage, side));
         boolean isPlayback =
                 stage.kind() == StageKind.TO_ANALOGUE && stage.from().isEmpty();
+        if (stage.isOwnSound() && isSounding) {
+            PointDraft own = book.add(PointId.of(new Spot(id, stage.id())).of("own"), ownLabel(stage, side))
+                    .with(sounds.of(id, device, stage));
+            links.add(Link.of(own.id(), 0));
+        }
         if (links.isEmpty() && !isPlayback) {
             return;
         }
@@ -176,6 +188,14 @@ final class DeviceDrafts {
                     Link.of(main(stage, side, stageId, next, Optional.empty()).id(), 0));
         }
         book.know(stage.id(), side, book.get(next.get(0).from()));
+    }
+
+    /** "own sound, left"; of a player the name of what plays: "deck 1, left". */
+    private static String ownLabel(Stage stage, Side side) {
+        if (stage.kind() == StageKind.BUS) {
+            return stage.name();
+        }
+        return side == Side.MIDDLE ? "own sound" : "own sound, " + side.word();
     }
 
     private Spot spot(DeviceControl control) {

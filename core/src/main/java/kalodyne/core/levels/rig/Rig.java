@@ -15,7 +15,10 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Patch;
@@ -101,7 +104,10 @@ public record Rig(
         String played = station(source);
         boolean isPlayback = source.sound().orElseThrow().isPlayback();
         List<Spot> outputs = flow.points().stream()
-                .filter(point -> point.sound().isPresent() && point.station().equals(source.station()))
+                .filter(point -> point.station().equals(source.station())
+                        && point.sound()
+                                .filter(sound -> sound.isPlayback() == isPlayback)
+                                .isPresent())
                 .map(point -> point.id().spot())
                 .toList();
         boolean isOneSocket = outputs.stream().distinct().count() == 1;
@@ -166,7 +172,8 @@ public record Rig(
                         signal(device, from.socket(), from.channel()).ifPresent(given::add);
                     }
                 }
-                DeviceDrafts inside = new DeviceDrafts(entry.getKey(), device, controls, doubts);
+                DeviceDrafts inside = new DeviceDrafts(
+                        entry.getKey(), device, controls, doubts, soundsByItself(entry.getKey(), device, ways));
                 drafts.putAll(inside.drafts(
                         received.stream().distinct().toList(),
                         given.stream().distinct().toList()));
@@ -181,6 +188,35 @@ public record Rig(
                     .filter(control -> !controls.isTold(control))
                     .collect(Collectors.toSet());
             return new Rig(patch, flow, leads, untold, doubts, loops);
+        }
+
+        /** Built-in microphones are meant where nothing else comes in by plug or data, and nothing goes out but to ears. */
+        private boolean soundsByItself(String id, Device device, List<Transfer> ways) {
+            List<Socket> plugged = device.sockets().stream()
+                    .filter(socket -> patch.isPlugged(new Spot(id, socket.id())))
+                    .toList();
+            return switch (device.kind()) {
+                case DJ -> true;
+                case MICROPHONE -> plugged.stream().anyMatch(Socket::carriesData);
+                default -> plugged.stream().allMatch(socket -> isNoInput(device, new Spot(id, socket.id()), ways));
+            };
+        }
+
+        private boolean isNoInput(Device device, Spot spot, List<Transfer> ways) {
+            boolean isComputer = device.kind() == DeviceKind.PHONE || device.kind() == DeviceKind.TABLET;
+            boolean isData = device.socket(spot.part()).orElseThrow().signal() == SignalKind.DIGITAL;
+            return isData
+                    ? !isComputer
+                    : ways.stream().noneMatch(way -> way.to().socket().equals(spot))
+                            && ways.stream().anyMatch(way -> way.from().socket().equals(spot) && isForEars(way.to()));
+        }
+
+        private boolean isForEars(InputSignal to) {
+            return patch.devices()
+                    .get(to.socket().item())
+                    .facts()
+                    .get(Fact.DRIVER_IMPEDANCE)
+                    .isPresent();
         }
 
         private void nameLeads(Patch joint, Transfer way) {

@@ -3,6 +3,7 @@ package kalodyne.core.levels.rig;
 import java.util.List;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
 import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Sound;
@@ -15,9 +16,17 @@ final class Sounds {
         this.doubts = doubts;
     }
 
+    /** What a stage hears or plays by itself. */
+    Sound of(String id, Device device, Stage stage) {
+        return of(id, device, SourceLevel.of(device, stage), new Spot(id, stage.id()), stage.name());
+    }
+
+    /** What comes out of a socket that nothing inside feeds. */
     Sound of(String id, Device device, Socket socket) {
-        SourceLevel source = SourceLevel.of(device, socket);
-        Spot at = new Spot(id, socket.id());
+        return of(id, device, SourceLevel.of(device, socket), new Spot(id, socket.id()), socket.name());
+    }
+
+    private Sound of(String id, Device device, SourceLevel source, Spot at, String name) {
         if (source.basis() != SourceLevel.Basis.TOLD) {
             doubts.add(new Doubt(
                     at,
@@ -27,8 +36,7 @@ final class Sounds {
                     false));
         }
         if (source.isAverageTooHigh()) {
-            doubts.add(new Doubt(
-                    at, "The average of " + socket.name() + " is given as louder than its loudest peak.", true));
+            doubts.add(new Doubt(at, "The average of " + name + " is given as louder than its loudest peak.", true));
         }
         if (source.isNoiseTooHigh()) {
             doubts.add(new Doubt(
