@@ -30,6 +30,11 @@ public enum DeviceKind implements Coded {
         this.word = word;
     }
 
+    /** Whether others hang on it by USB and it records what they send. */
+    public boolean isHost() {
+        return this == COMPUTER || this == PHONE || this == TABLET;
+    }
+
     @Override
     public String word() {
         return word;

@@ -88,16 +88,19 @@ final class Board {
     /** Whether wires lead from a node to a source of voltage. */
     boolean isFed(String node) {
         Set<String> reached = new HashSet<>(Set.of(node));
-        boolean isMore = true;
-        while (isMore) {
-            isMore = elements.stream()
-                            .filter(element ->
-                                    element instanceof Element.Resistor wire && wire.ohms() < MOST_OF_WIRES_OHMS)
-                            .map(Element.Resistor.class::cast)
-                            .filter(wire -> reached.contains(wire.plus()) != reached.contains(wire.minus()))
-                            .filter(wire -> reached.add(wire.plus()) || reached.add(wire.minus()))
-                            .count()
-                    > 0;
+        List<Element.Resistor> wires = elements.stream()
+                .filter(Element.Resistor.class::isInstance)
+                .map(Element.Resistor.class::cast)
+                .filter(wire -> wire.ohms() < MOST_OF_WIRES_OHMS)
+                .toList();
+        int before = 0;
+        while (before < reached.size()) {
+            before = reached.size();
+            for (Element.Resistor wire : wires) {
+                if (reached.contains(wire.plus()) || reached.contains(wire.minus())) {
+                    reached.addAll(List.of(wire.plus(), wire.minus()));
+                }
+            }
         }
         return elements.stream()
                 .anyMatch(

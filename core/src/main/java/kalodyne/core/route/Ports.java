@@ -25,8 +25,6 @@ final class Ports {
             SignalKind.PHONO,
             SignalKind.HEADPHONE,
             SignalKind.HEADSET);
-    private static final Set<DeviceKind> HOSTS = EnumSet.of(DeviceKind.COMPUTER, DeviceKind.PHONE, DeviceKind.TABLET);
-
     private final Device device;
     private final Inside inside;
     private final List<Port> outlets;
@@ -191,7 +189,7 @@ final class Ports {
     }
 
     private boolean isComputer() {
-        return HOSTS.contains(device.kind());
+        return device.kind().isHost();
     }
 
     private boolean isHub() {

@@ -22,7 +22,6 @@ import kalodyne.core.joint.Spot;
  * call these things differently; common practice.
  */
 public final class Software {
-    private static final Set<DeviceKind> SYSTEMS = EnumSet.of(DeviceKind.COMPUTER, DeviceKind.PHONE, DeviceKind.TABLET);
     private static final Set<DeviceKind> TALKING = EnumSet.of(DeviceKind.PHONE, DeviceKind.TABLET);
 
     private final Captured captured;
@@ -73,7 +72,7 @@ public final class Software {
     private void all() {
         Set<String> senders = new LinkedHashSet<>();
         captured.lines().forEach(line -> line.track().sender().ifPresent(senders::add));
-        if (!SYSTEMS.contains(recorder.kind())) {
+        if (!recorder.kind().isHost()) {
             standalone();
         } else if (senders.isEmpty()) {
             socket();
@@ -81,7 +80,7 @@ public final class Software {
             senders.forEach(this::sender);
         }
         captured.lines().forEach(this::track);
-        if (SYSTEMS.contains(recorder.kind())) {
+        if (recorder.kind().isHost()) {
             monitoring();
             automatic();
             if (TALKING.contains(recorder.kind())) {

@@ -28,7 +28,6 @@ import kalodyne.core.levels.gain.FlowLevels;
 public final class SheetRig {
     private static final Set<DeviceKind> PASSIVE = EnumSet.of(
             DeviceKind.INSTRUMENT, DeviceKind.MICROPHONE, DeviceKind.HEADPHONES, DeviceKind.BOX, DeviceKind.SPEAKER);
-    private static final Set<DeviceKind> HOSTS = EnumSet.of(DeviceKind.COMPUTER, DeviceKind.PHONE, DeviceKind.TABLET);
     private static final Set<PowerSource> FED = EnumSet.of(PowerSource.BUS, PowerSource.PHANTOM, PowerSource.PLUG_IN);
 
     private final String title;
@@ -139,7 +138,7 @@ public final class SheetRig {
     }
 
     boolean isHost(String id) {
-        return HOSTS.contains(device(id).kind());
+        return device(id).kind().isHost();
     }
 
     // --- power -------------------------------------------------------------------------------------------------

@@ -129,10 +129,10 @@ final class HookupView extends VBox {
 
     private void showCurves() {
         Optional<Checked> joint = joints.chosen();
-        boolean isSignal = joint.filter(each -> !Arriving.ways(each).isEmpty()).isPresent();
+        List<ResponseCurve.Curve> own = joint.map(Arriving::curves).orElse(List.of());
+        boolean isSignal = !own.isEmpty();
         curve.show(Stream.concat(
-                        joint.stream().flatMap(each -> Arriving.curves(each).stream()),
-                        alternatives.chosen().stream().flatMap(cure -> Arriving.compared(cure).stream()))
+                        own.stream(), alternatives.chosen().stream().flatMap(cure -> Arriving.compared(cure).stream()))
                 .toList());
         arrives.setText(joint.map(Arriving::inWords).orElse(""));
         // Joints without a signal, as of data, have nothing to draw.

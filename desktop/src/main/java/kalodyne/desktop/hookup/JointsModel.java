@@ -104,10 +104,12 @@ public final class JointsModel {
         return worstFirst(all).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .findFirst()
-                .flatMap(finding -> all.stream()
-                        .filter(joint -> joint.findings().contains(finding))
-                        .findFirst())
+                .flatMap(finding -> with(finding, all))
                 .or(() -> all.stream().findFirst());
+    }
+
+    private static Optional<Checked> with(Finding finding, List<Checked> all) {
+        return all.stream().filter(joint -> joint.findings().contains(finding)).findFirst();
     }
 
     /** Looks at a joint, and at the run that goes through it. */
@@ -164,9 +166,7 @@ public final class JointsModel {
                 .filter(finding ->
                         finding.severity() != Severity.NOTE && finding.remedy().isPresent())
                 .findFirst();
-        return first.flatMap(finding -> joints().stream()
-                .filter(joint -> joint.findings().contains(finding))
-                .findFirst()
+        return first.flatMap(finding -> with(finding, joints())
                 .map(joint -> joint.title() + ": "
                         + Print.withinSentence(best.filter(
                                         words -> chosen().filter(joint::equals).isPresent())

@@ -122,7 +122,7 @@ final class ChainRule implements RigRule {
 
     private static Stream<Finding> data(WholeRig rig, Spot spot) {
         boolean carriesData = rig.socket(spot).carriesData();
-        if (!carriesData || Supplies.isHost(rig.device(spot))) {
+        if (!carriesData || rig.device(spot).kind().isHost()) {
             return Stream.empty();
         }
         Optional<Spot> other = joined(rig, spot)
@@ -168,7 +168,7 @@ final class ChainRule implements RigRule {
         Deque<Spot> open = new ArrayDeque<>(known);
         while (!open.isEmpty()) {
             for (Spot there : rig.contacts().led(open.poll(), Carries.DATA)) {
-                if (Supplies.isHost(rig.device(there))) {
+                if (rig.device(there).kind().isHost()) {
                     return true;
                 }
                 rig.spots(there.item())

@@ -147,8 +147,8 @@ public final class JointRules {
      * @param shelf all gear that is owned
      */
     public static List<Checked> together(Patch whole, List<Checked> alone, Collection<Device> shelf) {
-        boolean isHostOwned =
-                Stream.concat(shelf.stream(), whole.devices().values().stream()).anyMatch(Supplies::isHost);
+        boolean isHostOwned = Stream.concat(shelf.stream(), whole.devices().values().stream())
+                .anyMatch(device -> device.kind().isHost());
         return RigRules.added(whole, alone, isHostOwned);
     }
 

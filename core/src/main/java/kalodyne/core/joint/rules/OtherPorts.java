@@ -70,7 +70,7 @@ final class OtherPorts {
     /** Ports of computers and hubs that are plugged or stand there. */
     private static List<Cure> ports(Trial trial, Spot host, Spot device) {
         return trial.devices().stream()
-                .filter(other -> Supplies.isHost(other) || other.kind() == DeviceKind.HUB)
+                .filter(other -> other.kind().isHost() || other.kind() == DeviceKind.HUB)
                 .filter(other -> !other.id().equals(device.item()))
                 .flatMap(other -> free(trial.without(), other))
                 .filter(spot -> !spot.equals(host) && gives(signal(trial, spot)))

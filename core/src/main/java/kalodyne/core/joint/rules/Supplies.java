@@ -156,7 +156,7 @@ final class Supplies {
     private Map<String, Spot> upstream() {
         Map<String, Spot> found = new LinkedHashMap<>();
         Deque<Spot> open = new ArrayDeque<>();
-        digital().filter(spot -> isHost(device(spot))).forEach(open::add);
+        digital().filter(spot -> device(spot).kind().isHost()).forEach(open::add);
         while (!open.isEmpty()) {
             for (Spot there : contacts.led(open.poll(), Carries.POWER)) {
                 boolean isNew = passesOn(device(there)) && !found.containsKey(there.item());
@@ -169,12 +169,6 @@ final class Supplies {
             }
         }
         return found;
-    }
-
-    static boolean isHost(Device device) {
-        return device.kind() == DeviceKind.COMPUTER
-                || device.kind() == DeviceKind.PHONE
-                || device.kind() == DeviceKind.TABLET;
     }
 
     /** Whether something feeds a hub by another socket than the one by which it hangs on the computer. */

@@ -16,10 +16,11 @@ import kalodyne.core.joint.Transfer;
 final class UsbNoiseRule implements RigRule {
     @Override
     public Stream<Finding> check(WholeRig rig) {
-        boolean isAnyOfBus =
-                rig.joints().stream().anyMatch(joint -> joint.reading().isOfBus());
+        if (rig.joints().stream().noneMatch(joint -> joint.reading().isOfBus())) {
+            return Stream.empty();
+        }
         return rig.joints().stream()
-                .filter(joint -> isAnyOfBus && !joint.reading().isOfBus())
+                .filter(joint -> !joint.reading().isOfBus())
                 .flatMap(joint -> joint.hearings()
                         .flatMap(hearing -> joint.to(hearing).stream()
                                 .filter(way -> !way.isLost() && !HalfRule.isBalanced(joint, way))

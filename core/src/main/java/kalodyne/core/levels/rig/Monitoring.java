@@ -105,9 +105,9 @@ public final class Monitoring {
     /** The switch of a device's direct monitoring, unless its owner has it off, at the first of its positions. */
     public static Optional<DeviceControl> directSwitch(Patch patch, String device) {
         return switches(patch, device)
-                .filter(control -> patch.switched().stream()
-                        .noneMatch(each -> each.control().equals(new Spot(device, control.id()))
-                                && control.positions().indexOf(each.at()) == 0))
+                .filter(control -> patch.position(device, control)
+                        .filter(index -> index == 0)
+                        .isEmpty())
                 .findFirst();
     }
 

@@ -203,10 +203,9 @@ public record Rig(
         }
 
         private boolean isNoInput(Device device, Spot spot, List<Transfer> ways) {
-            boolean isComputer = device.kind() == DeviceKind.PHONE || device.kind() == DeviceKind.TABLET;
             boolean isData = device.socket(spot.part()).orElseThrow().signal() == SignalKind.DIGITAL;
             return isData
-                    ? !isComputer
+                    ? !device.kind().isHost()
                     : ways.stream().noneMatch(way -> way.to().socket().equals(spot))
                             && ways.stream().anyMatch(way -> way.from().socket().equals(spot) && isForEars(way.to()));
         }
