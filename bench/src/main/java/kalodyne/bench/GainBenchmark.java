@@ -21,6 +21,7 @@ import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.gain.Advised;
+import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
@@ -195,7 +196,7 @@ public class GainBenchmark {
 
     private static OptionalInt add(List<Knob> knobs, ControlKind kind, Taper taper) {
         Control control = new Control(kind.word(), taper, Dial.USUAL, 0);
-        knobs.add(new Knob(new Spot("desk", "k" + knobs.size()), "Desk", kind, control, false));
+        knobs.add(new Knob(new Spot("desk", "k" + knobs.size()), "Desk", kind, Duty.of(kind), control, false));
         return OptionalInt.of(knobs.size() - 1);
     }
 

@@ -126,7 +126,7 @@ public final class LeastChange {
             return then.runs().stream()
                     .filter(run -> run.source() == source
                             && then.ends().get(run.end()).kind() == kind
-                            && levels.isMet(run.end())
+                            && then.ends().get(run.end()).isTolerated(levels.aimed(run.end()))
                             && run.points().stream().noneMatch(levels::clips))
                     .map(run -> new FlowEnd(levels.range(run.end()), levels.aimed(run.end())))
                     .findFirst();

@@ -12,6 +12,7 @@ import kalodyne.core.gear.LinearTaper;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.gear.Taper;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
@@ -47,7 +48,13 @@ public final class Flows {
 
     public int knob(ControlKind kind, Taper taper, double position) {
         String name = kind.word() + " " + knobs.size();
-        knobs.add(new Knob(knob(knobs.size()), "Rack", kind, new Control(name, taper, Dial.USUAL, position), false));
+        knobs.add(new Knob(
+                knob(knobs.size()),
+                "Rack",
+                kind,
+                Duty.of(kind),
+                new Control(name, taper, Dial.USUAL, position),
+                false));
         return knobs.size() - 1;
     }
 
@@ -60,10 +67,11 @@ public final class Flows {
     }
 
     public int clicks(double... steps) {
-        return knob(
-                ControlKind.PAD,
-                new SteppedTaper(Arrays.stream(steps).mapToObj(Gain::new).toList()),
-                0);
+        return knob(ControlKind.PAD, stepped(steps), 0);
+    }
+
+    public static Taper stepped(double... steps) {
+        return new SteppedTaper(Arrays.stream(steps).mapToObj(Gain::new).toList());
     }
 
     /** Without a control: −1. */

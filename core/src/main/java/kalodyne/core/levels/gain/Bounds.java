@@ -24,6 +24,7 @@ final class Bounds {
     private int[] knob = new int[64];
     private boolean[] isUpper = new boolean[64];
     private boolean[] isDropped = new boolean[64];
+    private double[] held = new double[64];
     private final List<Cause> causes = new ArrayList<>();
 
     /** Why a bound is there. */
@@ -84,6 +85,7 @@ final class Bounds {
             knob = Arrays.copyOf(knob, 2 * count);
             isUpper = Arrays.copyOf(isUpper, 2 * count);
             isDropped = Arrays.copyOf(isDropped, 2 * count);
+            held = Arrays.copyOf(held, 2 * count);
         }
         from[count] = lower;
         to[count] = upper;
@@ -102,6 +104,16 @@ final class Bounds {
         return knob[bound];
     }
 
+    /** Whether it is the highest place of its control that bounds, not the lowest. */
+    boolean isUpper(int bound) {
+        return isUpper[bound];
+    }
+
+    /** Of bounds in a circle: below 0 where they contradict each other. */
+    double sum(List<Integer> circle, Ranges ranges) {
+        return circle.stream().mapToDouble(bound -> weight(bound, ranges)).sum();
+    }
+
     void drop(int bound) {
         isDropped[bound] = true;
     }
@@ -110,13 +122,22 @@ final class Bounds {
         fixed[bound] += db;
     }
 
+    /** Holds a bound narrower by so much, until it is held by another amount. */
+    void hold(int bound, double db) {
+        held[bound] = db;
+    }
+
+    double held(int bound) {
+        return held[bound];
+    }
+
     void set(int bound, double db) {
         fixed[bound] = db;
     }
 
     private double weight(int bound, Ranges ranges) {
         if (knob[bound] == NOBODY) {
-            return fixed[bound];
+            return fixed[bound] - held[bound];
         }
         return fixed[bound] + (isUpper[bound] ? ranges.high()[knob[bound]] : -ranges.low()[knob[bound]]);
     }

@@ -1,11 +1,11 @@
 package kalodyne.core.levels.gain;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
-import kalodyne.core.gear.ControlKind;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
@@ -15,13 +15,17 @@ import kalodyne.core.units.Level;
  * louder than the reference; so every control, ceiling and aim bounds differences of two unknowns.
  */
 final class Demands {
-    /** What "work up from nothing" keeps free. */
-    private static final double KEPT_FREE_DB = 10;
-
     /** How far "drive it" goes past the ceiling. */
     private static final double DRIVEN_DB = 3;
 
     private static final double NO_BOUND = 1e6;
+    private static final int NOBODY = -1;
+
+    /** What comes in louder than this is a line and no microphone; common practice. */
+    private static final Level LINE = new Level(-12);
+
+    /** Held as far inside an aim, so that quarter hours stay within it. */
+    private static final double INSIDE_DB = 2;
 
     /** Nearer than this, levels are the same. */
     static final double SAME_DB = 1e-3;
@@ -37,6 +41,12 @@ final class Demands {
     private final Bounds bounds = new Bounds();
     private final int[] out;
     private final int[] aims;
+    private final int[] reaches;
+    private final double[] best;
+    private final double[] misjudged;
+    private final Travel[] held;
+    private final int[] ceilings;
+    private final Practice[] practice;
     private final List<List<Noise>> noises = new ArrayList<>();
     private final List<Use> uses = new ArrayList<>();
     private final List<Integer> balances = new ArrayList<>();
@@ -55,7 +65,14 @@ final class Demands {
         int count = flow.points().size();
         out = new int[count];
         aims = new int[flow.ends().size()];
+        reaches = new int[flow.ends().size()];
+        best = new double[flow.ends().size()];
+        misjudged = new double[flow.ends().size()];
+        held = new Travel[flow.ends().size()];
+        holdNone();
+        ceilings = new int[count];
         ranges = ranges();
+        practice = practice();
         mixes = new Mixes(flow, wanted, ranges);
         int[] in = new int[count];
         for (int i = 0; i < count; i++) {
@@ -72,6 +89,11 @@ final class Demands {
                     Bounds.ZERO,
                     NO_BOUND,
                     new Bounds.Cause(Bounds.Cause.Kind.AIM, flow.ends().get(e).point()));
+            reaches[e] = bounds.atMost(
+                    Bounds.ZERO,
+                    out[flow.ends().get(e).point()],
+                    NO_BOUND,
+                    new Bounds.Cause(Bounds.Cause.Kind.AIM, flow.ends().get(e).point()));
         }
     }
 
@@ -86,49 +108,48 @@ final class Demands {
 
     // --- controls ----------------------------------------------------------------------------------------------
 
-    /** As the controls allow, and the school. */
+    /** As far as the controls go. */
     Bounds.Ranges ranges() {
-        if (ranges != null) {
-            return ranges.copy();
-        }
-        int count = flow.knobs().size();
-        double[] low = new double[count];
-        double[] high = new double[count];
-        BitSet mixers = mixers();
-        for (int k = 0; k < count; k++) {
-            Knob knob = flow.knobs().get(k);
-            low[k] = knob.leastDb();
-            high[k] = knob.mostDb();
-            if (wanted.school() == GainSchool.UNITY && mixers.get(k) && low[k] <= 0 && high[k] >= 0) {
-                low[k] = 0;
-                high[k] = 0;
-            }
-        }
-        return new Bounds.Ranges(low, high);
+        return ranges != null
+                ? ranges.copy()
+                : new Bounds.Ranges(
+                        flow.knobs().stream().mapToDouble(Knob::leastDb).toArray(),
+                        flow.knobs().stream().mapToDouble(Knob::mostDb).toArray());
     }
 
-    /** The faders and trims of what stands between others: it gets a signal from one device and gives it to another. */
-    private BitSet mixers() {
-        Set<String> fed = new HashSet<>();
-        Set<String> giving = new HashSet<>();
-        for (Point point : flow.points()) {
-            for (Feed feed : point.feeds()) {
-                String from = flow.points().get(feed.from()).station();
-                if (!from.equals(point.station())) {
-                    fed.add(point.station());
-                    giving.add(from);
-                }
-            }
-        }
-        BitSet mixers = new BitSet();
-        for (Point point : flow.points()) {
-            if (point.knob().isPresent() && fed.contains(point.station()) && giving.contains(point.station())) {
+    private Practice[] practice() {
+        BitSet lines = lines();
+        return IntStream.range(0, flow.knobs().size())
+                .mapToObj(k -> Practice.of(flow.knobs().get(k), wanted.school(), lines.get(k)))
+                .toArray(Practice[]::new);
+    }
+
+    /** Where a control should stand, and how it may leave that place. */
+    Practice practice(int knob) {
+        return practice[knob];
+    }
+
+    /** The controls that get a line: from a source as loud as that, or behind a control that makes gain already. */
+    private BitSet lines() {
+        int count = flow.points().size();
+        BitSet lines = new BitSet();
+        BitSet behind = new BitSet();
+        for (int i = 0; i < count; i++) {
+            Point point = flow.points().get(i);
+            boolean isLine = point.sound()
+                            .filter(sound -> sound.levels().peak().compareTo(LINE) > 0)
+                            .isPresent()
+                    || point.feeds().stream().anyMatch(feed -> behind.get(feed.from()));
+            boolean makesGain = false;
+            if (point.knob().isPresent()) {
                 int knob = point.knob().getAsInt();
-                ControlKind kind = flow.knobs().get(knob).kind();
-                mixers.set(knob, kind == ControlKind.TRIM || kind == ControlKind.FADER || kind == ControlKind.LEVEL);
+                lines.set(knob, isLine);
+                Duty duty = flow.knobs().get(knob).duty();
+                makesGain = duty == Duty.GAIN || duty == Duty.TRIM;
             }
+            behind.set(i, isLine || makesGain);
         }
-        return mixers;
+        return lines;
     }
 
     // --- bounds ------------------------------------------------------------------------------------------------
@@ -173,8 +194,11 @@ final class Demands {
 
     private void limits() {
         BitSet driven = wanted.school() == GainSchool.DRIVE ? drivenPoints() : new BitSet();
+        BitSet converters = new BitSet();
+        flow.ends().stream().filter(end -> end.kind() == End.Kind.TRACK).forEach(end -> converters.set(end.point()));
         for (int i = 0; i < flow.points().size(); i++) {
             Point point = flow.points().get(i);
+            ceilings[i] = NOBODY;
             if (point.ceiling().isEmpty()) {
                 continue;
             }
@@ -183,15 +207,33 @@ final class Demands {
                 bounds.atMost(out[i], Bounds.ZERO, most + DRIVEN_DB, new Bounds.Cause(Bounds.Cause.Kind.CEILING, i));
                 bounds.atMost(Bounds.ZERO, out[i], -most - DRIVEN_DB, new Bounds.Cause(Bounds.Cause.Kind.DRIVE, i));
             } else {
-                bounds.atMost(out[i], Bounds.ZERO, most - kept(i), new Bounds.Cause(Bounds.Cause.Kind.CEILING, i));
+                int ceiling = bounds.atMost(out[i], Bounds.ZERO, most, new Bounds.Cause(Bounds.Cause.Kind.CEILING, i));
+                // Aims keep converters free, and no source is louder than its own output.
+                ceilings[i] = converters.get(i) || point.sound().isPresent() ? NOBODY : ceiling;
             }
         }
     }
 
-    /** What is kept free under the ceiling of a point. */
-    double kept(int point) {
-        boolean isEnd = flow.ends().stream().anyMatch(end -> end.point() == point);
-        return wanted.school() == GainSchool.WORK_UP && !isEnd ? KEPT_FREE_DB : 0;
+    /** Leaves as much free under a ceiling as goes with a concession. */
+    void leaveRoom(int point, double concession) {
+        if (ceilings[point] != NOBODY) {
+            bounds.hold(ceilings[point], Practice.room(wanted.school(), concession));
+        }
+    }
+
+    void leaveNoRoom() {
+        for (int point = 0; point < ceilings.length; point++) {
+            leaveRoom(point, Practice.MOST);
+        }
+    }
+
+    /** Lets quarter hours take a little of what is left under ceilings. */
+    void loosenRooms(double db) {
+        for (int ceiling : ceilings) {
+            if (ceiling != NOBODY) {
+                bounds.hold(ceiling, Math.max(0, bounds.held(ceiling) - db));
+            }
+        }
     }
 
     /** How far the school goes past ceilings. */
@@ -210,7 +252,7 @@ final class Demands {
                     && ranges.low()[point.knob().getAsInt()]
                             < ranges.high()[point.knob().getAsInt()];
             boolean isGain = point.knob().isPresent()
-                    && flow.knobs().get(point.knob().getAsInt()).kind() == ControlKind.GAIN;
+                    && flow.knobs().get(point.knob().getAsInt()).duty() == Duty.GAIN;
             if (isGain && point.ceiling().isPresent() && turnsBehind.get(i)) {
                 driven.set(i);
             }
@@ -276,30 +318,119 @@ final class Demands {
     private double reference(int end, double onScale) {
         End each = flow.ends().get(end);
         double over = each.line() == End.Line.PEAK ? mixes.totalDb(each.point()) : mixes.averageDb(each.point());
-        return each.zero().dbu() + onScale - over;
+        return each.zero().dbu() + onScale - over - misjudged[end];
+    }
+
+    /** Where players did not get as loud as was reckoned, an end lies elsewhere: so much is made up for. */
+    void correct(FlowLevels found, double[] turns) {
+        double[] levels = relaxed(new Bounds.Ranges(turns, turns)).orElse(null);
+        for (int e = 0; levels != null && e < aims.length; e++) {
+            double over = found.aimed(e) - target(e) - off(e, levels);
+            misjudged[e] += Double.isFinite(over) ? over : 0;
+        }
+    }
+
+    /** Where within its aim an end is set to: its middle; whoever works up from nothing stops in the lower part. */
+    double target(int end) {
+        End each = flow.ends().get(end);
+        return wanted.school() == GainSchool.WORK_UP ? each.middle() - (each.high() - each.low()) / 4 : each.middle();
     }
 
     /** Holds every end at the middle of its aim, or as near above it as it can come down. */
     void aim(Bounds.Found least) {
         for (int e = 0; e < aims.length; e++) {
-            double middle = reference(e, flow.ends().get(e).middle());
+            double middle = reference(e, target(e));
             bounds.set(aims[e], Math.max(middle, least.levels()[atEnd(e)]));
         }
     }
 
-    void aimless() {
-        for (int aim : aims) {
-            bounds.set(aim, NO_BOUND);
+    /** Notes where the ends come to lie at best, where not all of them can lie where it does. */
+    void reachable(double[] levels) {
+        for (int e = 0; e < aims.length; e++) {
+            best[e] = levels[atEnd(e)];
         }
+    }
+
+    /** Holds all ends where it does; where that can be, nothing else needs to be reached. */
+    void tolerate() {
+        Arrays.fill(best, Double.NaN);
+        for (int e = 0; e < aims.length; e++) {
+            hold(e, Practice.MOST, Practice.MOST);
+        }
+    }
+
+    /** Holds an end within its aim, or where it came to lie as near to it as it can; from below and from above. */
+    void hold(int end, double below, double above) {
+        double low = reference(end, inside(end, below).low());
+        double high = reference(end, inside(end, above).high());
+        boolean isReached = Double.isNaN(best[end]);
+        held[end] = new Travel(
+                isReached ? low : Math.min(low, best[end] - SAME_DB),
+                isReached ? high : Math.max(high, best[end] + SAME_DB));
+    }
+
+    void holdNone() {
+        Arrays.fill(held, new Travel(-NO_BOUND, NO_BOUND));
+    }
+
+    private Travel inside(int end, double concession) {
+        End each = flow.ends().get(end);
+        double half = (each.high() - each.low()) / 2;
+        double inside = Math.max(half - INSIDE_DB, half / 2);
+        return new Travel(target(end) - inside, target(end) + inside)
+                .towards(new Travel(each.leastTolerated(), each.mostTolerated()), Practice.lenience(concession));
+    }
+
+    /** Whether a bound holds an end from above. */
+    boolean isAim(int bound) {
+        return Arrays.stream(aims).anyMatch(aim -> aim == bound);
+    }
+
+    int endAt(int point) {
+        return IntStream.range(0, aims.length)
+                .filter(e -> flow.ends().get(e).point() == point)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** With no aim but what the ends are held by. */
+    void aimless() {
+        for (int e = 0; e < aims.length; e++) {
+            bounds.set(aims[e], held[e].high());
+            bounds.set(reaches[e], -held[e].low());
+        }
+    }
+
+    /** The levels with the least noise that ranges allow; empty where nothing fits. */
+    Optional<double[]> relaxed(Bounds.Ranges within) {
+        aimless();
+        Bounds.Found least = bounds.least(within);
+        if (!least.isThere()) {
+            return Optional.empty();
+        }
+        aim(least);
+        Bounds.Found most = bounds.greatest(within);
+        return most.isThere() ? Optional.of(most.levels()) : Optional.empty();
+    }
+
+    /** How far all ends together lie beside what does. */
+    double untolerated(double[] levels) {
+        double missed = 0;
+        for (int e = 0; e < aims.length; e++) {
+            End end = flow.ends().get(e);
+            double at = target(e) + off(e, levels);
+            missed += Math.max(0, Math.max(end.leastTolerated() - at, at - end.mostTolerated()));
+        }
+        return missed;
     }
 
     int atEnd(int end) {
         return out[flow.ends().get(end).point()];
     }
 
-    /** How far an end lies above the middle of its aim. */
+    /** How far an end lies above what it is set to. */
     double off(int end, double[] levels) {
-        return levels[atEnd(end)] - reference(end, flow.ends().get(end).middle());
+        return levels[atEnd(end)] - reference(end, target(end));
     }
 
     /** The noise at all ends re their signals, in dB, and what it costs to miss the middles. */

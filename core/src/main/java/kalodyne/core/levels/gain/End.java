@@ -45,6 +45,32 @@ public record End(
         AVERAGE
     }
 
+    /** So much too quiet is raised later, and nobody hears the noise of it; common practice. */
+    private static final double RAISED_LATER_DB = 3;
+
+    /** Whoever plays, peaks that leave so much free are whole; common practice. */
+    private static final double LOUDEST_PEAK = -6;
+
+    private static final double EARS_BELOW_DB = 10;
+    private static final double EARS_ABOVE_DB = 5;
+
+    /** The lowest that does, though it is not aimed at. */
+    public double leastTolerated() {
+        return low - (kind == Kind.EARS ? EARS_BELOW_DB : RAISED_LATER_DB);
+    }
+
+    /** The highest that does, though it is not aimed at. */
+    public double mostTolerated() {
+        if (kind == Kind.EARS) {
+            return high + EARS_ABOVE_DB;
+        }
+        return line == Line.PEAK ? Math.max(high, LOUDEST_PEAK) : high + RAISED_LATER_DB;
+    }
+
+    public boolean isTolerated(double onScale) {
+        return onScale >= leastTolerated() && onScale <= mostTolerated();
+    }
+
     public End withAim(double newLow, double newHigh, Line newLine) {
         return new End(point, name, number, kind, zero, newLow, newHigh, newLine, bits);
     }

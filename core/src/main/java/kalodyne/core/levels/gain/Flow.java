@@ -2,6 +2,7 @@ package kalodyne.core.levels.gain;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -10,6 +11,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import kalodyne.core.joint.Spot;
@@ -136,8 +139,20 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         IntStream.range(0, group.length).forEach(i -> heads.add(head(group, i)));
         return heads.stream()
                 .sorted(Comparator.naturalOrder())
-                .map(each -> only(group, each))
+                .map(each -> only(i -> head(group, i) == each, end -> true))
                 .toList();
+    }
+
+    /** What leads to ends of a kind, with those ends only. */
+    public Flow leadingTo(End.Kind kind) {
+        BitSet leading = new BitSet();
+        ends.stream().filter(end -> end.kind() == kind).forEach(end -> leading.set(end.point()));
+        for (int i = points.size() - 1; i >= 0; i--) {
+            if (leading.get(i)) {
+                points.get(i).feeds().forEach(feed -> leading.set(feed.from()));
+            }
+        }
+        return only(leading::get, end -> end.kind() == kind);
     }
 
     private static void join(int[] group, int one, int other) {
@@ -152,13 +167,14 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return at;
     }
 
-    private Flow only(int[] group, int head) {
+    /** Some of the points, and with each all that it is fed by. */
+    private Flow only(IntPredicate isMeant, Predicate<End> isEnd) {
         List<Point> some = new ArrayList<>();
         List<Knob> theirs = new ArrayList<>();
         List<Integer> knobAt = new ArrayList<>(Collections.nCopies(knobs.size(), -1));
         int[] now = new int[points.size()];
         for (int i = 0; i < points.size(); i++) {
-            if (head(group, i) == head) {
+            if (isMeant.test(i)) {
                 Point point = points.get(i);
                 now[i] = some.size();
                 OptionalInt knob = point.knob();
@@ -182,7 +198,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
             }
         }
         List<End> its = ends.stream()
-                .filter(end -> head(group, end.point()) == head)
+                .filter(end -> isMeant.test(end.point()) && isEnd.test(end))
                 .map(end -> end.at(now[end.point()]))
                 .toList();
         return new Flow(some, theirs, its);

@@ -4,36 +4,43 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kalodyne.core.joint.Spot;
 
 /**
- * Finds where all controls of a flow should stand, and says what is in the way where not everything wanted can be had.
- * Positions are moved to a quarter hour, what a hand can set, where that keeps the aims and clips nothing.
+ * Finds where all controls of a flow should stand, and says what is in the way where not everything wanted can be had. What is
+ * recorded is set first; what is heard is then set by the controls that nothing recorded depends on. Positions are moved to a
+ * quarter hour, what a hand can set, where that keeps the aims and clips nothing.
  */
 public final class GainAdviser {
     private final Flow flow;
-    private final Solver solver;
+    private final Wanted wanted;
+    private final boolean isExact;
+    private final Map<Spot, Knob> set = new HashMap<>();
+    private final List<Hindrance> hindrances = new ArrayList<>();
+    private boolean isProven = true;
 
-    private GainAdviser(Flow flow, Wanted wanted) {
+    private GainAdviser(Flow flow, Wanted wanted, boolean isExact) {
         this.flow = flow;
-        this.solver = new Solver(flow, wanted);
+        this.wanted = wanted;
+        this.isExact = isExact;
+        settle(flow.leadingTo(End.Kind.TRACK));
+        settle(flow.leadingTo(End.Kind.EARS)
+                .withKnobs(
+                        knob -> set.containsKey(knob.id()) ? set.get(knob.id()).locked(true) : knob));
     }
 
     public static Advised advise(Flow flow, Wanted wanted) {
-        Map<Spot, Turn> turns = new HashMap<>();
-        List<Hindrance> hindrances = new ArrayList<>();
-        boolean isProven = true;
-        for (Flow part : flow.parted()) {
-            Advised advised = new GainAdviser(part, wanted).advise();
-            advised.turns().forEach(turn -> turns.put(turn.present().id(), turn));
-            hindrances.addAll(advised.hindrances());
-            isProven &= advised.isProven();
-        }
-        List<Turn> inOrder = flow.knobs().stream()
-                .map(knob -> turns.getOrDefault(
-                        knob.id(), new Turn(knob, knob.control().position())))
+        GainAdviser adviser = new GainAdviser(flow, wanted, false);
+        List<Turn> turns = flow.knobs().stream()
+                .map(knob -> new Turn(
+                        knob,
+                        Optional.ofNullable(adviser.set.get(knob.id()))
+                                .orElse(knob)
+                                .control()
+                                .position()))
                 .toList();
-        return new Advised(inOrder, hindrances, isProven);
+        return new Advised(turns, adviser.hindrances, adviser.isProven);
     }
 
     /** The same for that part only which hangs together with a point. */
@@ -42,32 +49,42 @@ public final class GainAdviser {
         return flow.parted().stream()
                 .filter(part -> part.indexOf(id).isPresent())
                 .findFirst()
-                .map(part -> new GainAdviser(part, wanted).advise())
+                .map(part -> advise(part, wanted))
                 .orElseThrow();
     }
 
-    /** What each control should add to the last digit, by its mark, in dB: before anything is moved to a quarter hour. */
-    static Map<Spot, Double> exact(Flow flow, Wanted wanted) {
-        Map<Spot, Double> exact = new HashMap<>();
-        for (Flow part : flow.parted()) {
-            double[] turns = new Solver(part, wanted).solve().turns();
-            for (int k = 0; k < turns.length; k++) {
-                exact.put(part.knobs().get(k).id(), turns[k]);
-            }
-        }
-        return exact;
+    /** The same to the last digit: before anything is moved to a quarter hour. */
+    static Flow exact(Flow flow, Wanted wanted) {
+        GainAdviser adviser = new GainAdviser(flow, wanted, true);
+        return flow.withKnobs(knob -> adviser.set.getOrDefault(knob.id(), knob));
     }
 
-    private Advised advise() {
-        Solver.Solved solved = solver.solve();
-        double[] positions = new QuarterHours(flow, solver, solved.turns()).positions();
-        List<Turn> turns = new ArrayList<>();
-        Map<Spot, Double> byMark = new HashMap<>();
-        for (int k = 0; k < positions.length; k++) {
-            Knob knob = flow.knobs().get(k);
-            turns.add(new Turn(knob, positions[k]));
-            byMark.put(knob.id(), positions[k]);
+    private void settle(Flow some) {
+        for (Flow part : some.parted()) {
+            Solver solver = new Solver(part, wanted);
+            Solver.Solved solved = solver.solve();
+            QuarterHours places = new QuarterHours(part, solver, solved.turns());
+            double[] positions = isExact ? places.exact() : places.positions();
+            Map<Spot, Double> byMark = new HashMap<>();
+            for (int k = 0; k < positions.length; k++) {
+                Knob knob = part.knobs().get(k);
+                set.putIfAbsent(knob.id(), knob.at(positions[k]));
+                byMark.put(knob.id(), positions[k]);
+            }
+            solver.misses(FlowLevels.of(part.turned(byMark))).forEach(each -> hindrances.add(asOwned(each)));
+            isProven &= solved.isProven();
         }
-        return new Advised(turns, solver.misses(FlowLevels.of(flow.turned(byMark))), solved.isProven());
+    }
+
+    /** What was only held for the sake of the recording, nobody locked. */
+    private Hindrance asOwned(Hindrance hindrance) {
+        return new Hindrance(
+                hindrance.kind(),
+                hindrance.point(),
+                hindrance.end(),
+                hindrance.by(),
+                hindrance.limits().stream()
+                        .map(knob -> flow.knob(knob.id()).orElse(knob))
+                        .toList());
     }
 }

@@ -12,20 +12,21 @@ import kalodyne.core.units.Gain;
  *
  * @param id its mark in the flow: "interface.gain-1"
  * @param owner the device it is on
- * @param kind what it is for
+ * @param kind what it is called for
+ * @param duty what it does in its device
  * @param control with the position where it stands
  * @param isLocked whether its owner wants it to stay there
  */
-public record Knob(Spot id, String owner, ControlKind kind, Control control, boolean isLocked) {
+public record Knob(Spot id, String owner, ControlKind kind, Duty duty, Control control, boolean isLocked) {
     /** A volume can be shut; further down than this nobody means to set a level. */
     private static final double LEAST_DB = -60;
 
     public Knob at(double position) {
-        return new Knob(id, owner, kind, control.at(position), isLocked);
+        return new Knob(id, owner, kind, duty, control.at(position), isLocked);
     }
 
     public Knob locked(boolean newLocked) {
-        return new Knob(id, owner, kind, control, newLocked);
+        return new Knob(id, owner, kind, duty, control, newLocked);
     }
 
     public Gain gain() {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import kalodyne.core.gear.Control;
+import kalodyne.core.gear.Taper;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Gain;
 
@@ -21,10 +22,18 @@ final class QuarterHours {
     /** Players in a mix may lie so far from their balance: half a quarter hour of most faders. */
     private static final double OFF_BALANCE_DB = 0.75;
 
+    /** In dB of noise for each decibel beside what practice left. */
+    private static final double BESIDE = 1;
+
     private final Flow flow;
     private final Solver solver;
     private final double[] solved;
+    private final Bounds.Ranges practised;
+
+    /** The same with a quarter hour more on both sides; then narrowed to what was set. */
     private final Bounds.Ranges ranges;
+
+    private final Bounds.Ranges first;
 
     /** Where all controls would stand by now: set ones where they are set, the others where they fit best. */
     private double[] positions;
@@ -35,10 +44,21 @@ final class QuarterHours {
         this.flow = flow;
         this.solver = solver;
         this.solved = solved;
-        this.ranges = solver.demands().ranges();
+        this.practised = solver.practised();
+        this.ranges = solver.practised();
+        for (int k = 0; k < solved.length; k++) {
+            widen(k);
+        }
+        this.first = ranges.copy();
         this.positions = positions(solved);
         this.isMet = met(FlowLevels.of(turned(positions)));
         solver.demands().loosen(OFF_BALANCE_DB);
+        solver.demands().loosenRooms(OFF_BALANCE_DB);
+    }
+
+    /** Before anything is moved. */
+    double[] exact() {
+        return positions.clone();
     }
 
     double[] positions() {
@@ -58,8 +78,26 @@ final class QuarterHours {
 
     private boolean turnsFreely(int k) {
         return flow.knobs().get(k).steps().length == 0
-                && solver.demands().ranges().low()[k]
-                        < solver.demands().ranges().high()[k];
+                && practised.low()[k] < practised.high()[k];
+    }
+
+    /** By the quarter hour that the places of a hand may lie beside what practice left; marks at 0 dB are met exactly. */
+    private void widen(int k) {
+        if (turnsFreely(k)) {
+            Knob knob = flow.knobs().get(k);
+            ranges.low()[k] = beside(knob, practised.low()[k], -1);
+            ranges.high()[k] = beside(knob, practised.high()[k], 1);
+        }
+    }
+
+    private static double beside(Knob knob, double db, int quarters) {
+        Taper taper = knob.control().taper();
+        double place = taper.positionFor(new Gain(db))
+                + quarters * knob.control().dial().quarterHour();
+        Travel whole = Travel.whole(knob);
+        return Travel.at(taper.at(Math.max(0, Math.min(1, place))).db())
+                .within(whole)
+                .low();
     }
 
     private boolean isLinked(int k) {
@@ -85,8 +123,7 @@ final class QuarterHours {
         double at = exact;
         double[] places = DoubleStream.of(control.position(), quarter, quarter - step, quarter + step)
                 .filter(position -> position >= 0 && position <= 1)
-                .filter(position ->
-                        !Double.isInfinite(control.taper().at(position).db()))
+                .filter(position -> isWithin(k, control.taper().at(position).db()))
                 .toArray();
         for (double place : places) {
             set(k, control.taper().at(place).db());
@@ -103,6 +140,10 @@ final class QuarterHours {
         }
         set(k, control.taper().at(at).db());
         positions = best == null ? positions : best;
+    }
+
+    private boolean isWithin(int k, double db) {
+        return db >= first.low()[k] - Demands.SAME_DB && db <= first.high()[k] + Demands.SAME_DB;
     }
 
     /** Where the controls add so much. */
@@ -140,10 +181,20 @@ final class QuarterHours {
         if (misses || levels.clips(new Gain(solver.clipsAllowed() + 1e-3))) {
             return Double.POSITIVE_INFINITY;
         }
-        return IntStream.range(0, now.length)
-                .mapToDouble(e -> solver.demands()
-                                .missed(e, levels.aimed(e) - flow.ends().get(e).middle())
-                        - levels.range(e).db())
-                .sum();
+        double beside = 0;
+        for (int k = 0; k < places.length; k++) {
+            double db = levels.flow().knobs().get(k).presentDb();
+            beside +=
+                    Math.max(0, Math.max(practised.low()[k] - db, db - practised.high()[k]));
+        }
+        return BESIDE * beside
+                + IntStream.range(0, now.length)
+                        .mapToDouble(e -> solver.demands()
+                                        .missed(
+                                                e,
+                                                levels.aimed(e)
+                                                        - flow.ends().get(e).middle())
+                                - levels.range(e).db())
+                        .sum();
     }
 }

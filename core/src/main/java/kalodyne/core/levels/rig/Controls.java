@@ -117,6 +117,7 @@ final class Controls {
                 spot,
                 device.name(),
                 control.kind(),
+                new Duties(device).of(control),
                 new Control(control.name(), taper, control.dial(), Math.max(0, Math.min(1, position))),
                 settings.locked().contains(spot) || control.kind() == ControlKind.INPUT_SELECT);
     }

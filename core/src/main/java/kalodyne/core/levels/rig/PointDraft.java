@@ -117,4 +117,9 @@ final class PointDraft {
         end = Optional.of(newEnd);
         return this;
     }
+
+    PointDraft passingOn() {
+        end = Optional.empty();
+        return this;
+    }
 }

@@ -2,6 +2,7 @@ package kalodyne.core.levels.rig;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -52,6 +53,9 @@ public record Rig(
 
     /** A rise above the middle by less is none. */
     private static final double LEAST_RISE_DB = 0.5;
+
+    /** Less below its twin than this is the same. */
+    private static final double LEAST_BELOW_DB = 3;
 
     /** Players whose loudest peaks lie this far above their average are uneven, where they play by hand or mouth. */
     private static final double UNEVEN_CREST_DB = 15;
@@ -182,6 +186,7 @@ public record Rig(
                 }
             }
             ways.forEach(this::join);
+            forgetUnsent(ways);
             Flow flow = flow();
             Set<Spot> untold = flow.knobs().stream()
                     .map(Knob::id)
@@ -216,6 +221,52 @@ public record Rig(
                     .facts()
                     .get(Fact.DRIVER_IMPEDANCE)
                     .isPresent();
+        }
+
+        /** What makes numbers for a computer that is not plugged only passes on, where something behind it records. */
+        private void forgetUnsent(List<Transfer> ways) {
+            Set<String> recording = drafts.values().stream()
+                    .filter(draft -> draft.end()
+                            .filter(end -> end.kind() == End.Kind.TRACK)
+                            .isPresent())
+                    .map(PointDraft::station)
+                    .collect(Collectors.toSet());
+            for (String station : recording) {
+                Set<String> behind = behind(station, ways);
+                behind.retainAll(recording);
+                boolean isUnsent = !behind.isEmpty()
+                        && !keepsItself(patch.devices().get(station))
+                        && patch.devices().get(station).sockets().stream()
+                                .noneMatch(socket ->
+                                        socket.carriesData() && patch.isPlugged(new Spot(station, socket.id())));
+                if (isUnsent) {
+                    drafts.values().stream()
+                            .filter(draft -> draft.station().equals(station))
+                            .forEach(PointDraft::passingOn);
+                }
+            }
+        }
+
+        /** The other devices that get something from one, straight or through others. */
+        private static Set<String> behind(String station, List<Transfer> ways) {
+            Set<String> behind = new LinkedHashSet<>();
+            List<String> open = new ArrayList<>(List.of(station));
+            while (!open.isEmpty()) {
+                String from = open.remove(0);
+                ways.stream()
+                        .filter(way -> way.from().socket().item().equals(from))
+                        .map(way -> way.to().socket().item())
+                        .filter(to -> !to.equals(station))
+                        .filter(behind::add)
+                        .forEach(open::add);
+            }
+            return behind;
+        }
+
+        private static boolean keepsItself(Device device) {
+            return device.kind() == DeviceKind.RECORDER
+                    || device.kind() == DeviceKind.CAMERA
+                    || device.kind().isHost();
         }
 
         private void nameLeads(Patch joint, Transfer way) {
@@ -369,12 +420,45 @@ public record Rig(
                 Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
                         .map(flow.points()::get)
                         .collect(Collectors.toCollection(LinkedHashSet::new));
+                End one = end.kind() == End.Kind.TRACK
+                        ? school(flow, end, players).on(end)
+                        : end;
+                double below = belowTwin(flow, ends, end);
                 aimed.add(
-                        end.kind() == End.Kind.TRACK
-                                ? school(flow, end, players).on(end)
-                                : end);
+                        below < LEAST_BELOW_DB ? one : one.withAim(one.low() - below, one.high() - below, one.line()));
             }
             return aimed;
+        }
+
+        /** Behind the last control something may be built to be quieter than another track behind the same one: so it stays. */
+        private static double belowTwin(Flow flow, List<End> ends, End end) {
+            Fixed own = fixed(flow, end);
+            return ends.stream()
+                    .filter(other -> other.kind() == End.Kind.TRACK && end.kind() == End.Kind.TRACK)
+                    .map(other -> fixed(flow, other))
+                    .filter(other ->
+                            other.behind() == own.behind() && other.station().equals(own.station()))
+                    .mapToDouble(other -> other.db() - own.db())
+                    .max()
+                    .orElse(0);
+        }
+
+        /** What lies between a track and the last control before it: the control's place, and what is added behind it. */
+        private record Fixed(int behind, String station, double db) {}
+
+        private static Fixed fixed(Flow flow, End end) {
+            int at = end.point();
+            double db = -end.zero().dbu();
+            while (flow.points().get(at).knob().isEmpty()
+                    && !flow.points().get(at).feeds().isEmpty()) {
+                Point point = flow.points().get(at);
+                Feed loudest = point.feeds().stream()
+                        .max(Comparator.comparing(Feed::gain))
+                        .orElseThrow();
+                db += point.gain().db() + loudest.gain().db();
+                at = loudest.from();
+            }
+            return new Fixed(at, flow.points().get(end.point()).station(), db);
         }
 
         private AimSchool school(Flow flow, End end, Set<Point> players) {
