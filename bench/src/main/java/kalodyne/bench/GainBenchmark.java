@@ -196,7 +196,7 @@ public class GainBenchmark {
 
     private static OptionalInt add(List<Knob> knobs, ControlKind kind, Taper taper) {
         Control control = new Control(kind.word(), taper, Dial.USUAL, 0);
-        knobs.add(new Knob(new Spot("desk", "k" + knobs.size()), "Desk", kind, Duty.of(kind), control, false));
+        knobs.add(new Knob(new Spot("desk", "k" + knobs.size()), "Desk", kind, Duty.of(kind), control, false, true));
         return OptionalInt.of(knobs.size() - 1);
     }
 

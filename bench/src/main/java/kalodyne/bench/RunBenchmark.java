@@ -3,6 +3,7 @@ package kalodyne.bench;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
@@ -42,7 +43,7 @@ public class RunBenchmark {
         position = (position + 0.0137) % 1;
         LevelPlan plan = run.turned(Map.of(gain, position));
         var advice = Adviser.advise(plan, Wanted.USUAL);
-        return new Recomputed(plan, LevelRules.check(plan, advice), LevelVerdict.of(plan, advice));
+        return new Recomputed(plan, LevelRules.check(plan, advice), LevelVerdict.of(plan, advice, Optional.empty()));
     }
 
     public static void main(String[] arguments) throws IOException {

@@ -11,10 +11,10 @@ import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
-import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Sensitivity;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.studio.Studio;
@@ -119,10 +119,13 @@ public final class LevelsCommand implements Callable<Integer> {
                 + plan.onScale(plan.endPeak()) + ", average " + plan.onScale(plan.endAverage()) + ", noise "
                 + plan.onScale(plan.endFloor()) + (plan.isRecorded() ? " (re a full-scale sine)" : "") + "; aim "
                 + plan.aim());
-        for (Setting setting : run.advice().settings()) {
-            output.line("  " + setting.present().name() + " on " + setting.owner() + ": "
-                    + setting.present().reading()
-                    + (setting.stays() ? ", stays" : " → " + setting.advised().reading()));
+        for (Turn turn : run.advice().turns()) {
+            Knob knob = turn.present();
+            output.line("  " + knob.control().name() + " on " + knob.owner() + ": "
+                    + (knob.isMissed() ? "not known" : knob.control().reading())
+                    + (turn.stays()
+                            ? ", stays"
+                            : " → " + turn.advised().control().reading()));
         }
         for (Finding finding : run.findings()) {
             output.finding(finding);

@@ -9,10 +9,10 @@ import java.util.Locale;
 import java.util.OptionalInt;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.gear.Control;
 import kalodyne.core.levels.LeastChange;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
-import kalodyne.core.levels.Setting;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.levels.Station;
@@ -73,7 +73,7 @@ final class LevelsJson {
             Output.put(end, "costOf24BitsDb", kept.costOf24().db());
         }
         ArrayNode controls = node.putArray("controls");
-        run.advice().settings().forEach(setting -> controls.add(control(setting)));
+        run.advice().turns().forEach(turn -> controls.add(control(turn)));
         ArrayNode findings = node.putArray("findings");
         run.findings().forEach(finding -> findings.add(finding(plan, finding)));
         return node.put("verdict", run.verdict().sentence())
@@ -98,19 +98,23 @@ final class LevelsJson {
         return plan.trace().stations().get(station).name();
     }
 
-    private static ObjectNode control(Setting setting) {
+    private static ObjectNode control(Turn turn) {
         ObjectNode node = NODES.objectNode();
-        node.put("control", setting.control().write());
-        node.put("name", setting.present().name());
-        node.put("device", setting.owner());
-        Output.put(node, "position", setting.present().position());
-        node.put("clock", setting.present().clock());
-        Output.put(node, "gainDb", setting.present().gain().db());
-        Output.put(node, "advisedPosition", setting.advised().position());
-        node.put("advisedClock", setting.advised().clock());
-        Output.put(node, "advisedGainDb", setting.advised().gain().db());
-        Output.put(node, "quarterHourDb", setting.present().perQuarterHour().db());
-        node.put("stays", setting.stays());
+        Control present = turn.present().control();
+        Control advised = turn.advised().control();
+        node.put("control", turn.id().write());
+        node.put("name", present.name());
+        node.put("device", turn.present().owner());
+        node.put("known", !turn.present().isMissed());
+        Output.put(node, "position", present.position());
+        node.put("clock", present.clock());
+        Output.put(node, "gainDb", present.gain().db());
+        Output.put(node, "advisedPosition", advised.position());
+        node.put("advisedClock", advised.clock());
+        node.put("advisedPlace", turn.advised().place());
+        Output.put(node, "advisedGainDb", advised.gain().db());
+        Output.put(node, "quarterHourDb", present.perQuarterHour().db());
+        node.put("stays", turn.stays());
         return node;
     }
 
@@ -197,10 +201,12 @@ final class LevelsJson {
         node.put("name", knob.control().name());
         node.put("device", knob.owner());
         node.put("locked", knob.isLocked());
+        node.put("known", !turn.present().isMissed());
         Output.put(node, "position", turn.present().control().position());
         node.put("clock", turn.present().control().clock());
         Output.put(node, "advisedPosition", knob.control().position());
         node.put("advisedClock", knob.control().clock());
+        node.put("advisedPlace", knob.place());
         Output.put(node, "advisedGainDb", knob.gain().db());
         Sensitivity off = Sensitivity.of(advised, knob);
         Output.put(node, "quarterUpDb", off.up().db());

@@ -43,6 +43,11 @@ public record Finding(
         return code.mark();
     }
 
+    /** The same shown at another place. */
+    public Finding at(Place other) {
+        return new Finding(code, severity, other, figure, title, text, remedy, confidence);
+    }
+
     /** The same with something else to do about it. */
     public Finding with(Optional<Remedy> other) {
         return new Finding(code, severity, place, figure, title, text, other, confidence);

@@ -1,5 +1,6 @@
 package kalodyne.core.gear;
 
+import java.util.List;
 import java.util.regex.Pattern;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
@@ -12,9 +13,10 @@ import kalodyne.core.units.UnreadableQuantity;
  * @param name as printed beside it: "gain"
  * @param taper what it does
  * @param dial how its position is told
+ * @param marks what is printed beside the clicks of a switch, from its lowest on; empty for what turns, or has none
  * @param position from 0, its lowest, to 1, its highest
  */
-public record Control(String name, Taper taper, Dial dial, double position) {
+public record Control(String name, Taper taper, Dial dial, List<String> marks, double position) {
     private static final Pattern BARE_NUMBER = Pattern.compile("[+\\-−]?\\d+([.,]\\d+)?");
 
     public Control {
@@ -22,6 +24,12 @@ public record Control(String name, Taper taper, Dial dial, double position) {
             throw new IllegalArgumentException("position must be from 0 to 1, got " + position);
         }
         position = taper.rest(position);
+        marks = List.copyOf(marks);
+    }
+
+    /** Without marks. */
+    public Control(String name, Taper taper, Dial dial, double position) {
+        this(name, taper, dial, List.of(), position);
     }
 
     public Gain gain() {
@@ -29,7 +37,7 @@ public record Control(String name, Taper taper, Dial dial, double position) {
     }
 
     public Control at(double newPosition) {
-        return new Control(name, taper, dial, newPosition);
+        return new Control(name, taper, dial, marks, newPosition);
     }
 
     /** Within a sentence: "the volume", but "gain 3". */
@@ -42,10 +50,18 @@ public record Control(String name, Taper taper, Dial dial, double position) {
         return dial.clock(position);
     }
 
-    /** For example "+12.0 dB · 10:45"; a control that is shut says so. */
+    /** What a hand looks for: "10:45"; of a switch the mark that it stands at. */
+    public String place() {
+        if (!taper.isStepped()) {
+            return clock();
+        }
+        return marks.isEmpty() ? gain().toString() : marks.get((int) Math.round(position * (marks.size() - 1)));
+    }
+
+    /** For example "+12.0 dB · 10:45"; a control that is shut says so, a switch its mark. */
     public String reading() {
         String gain = Double.isInfinite(gain().db()) ? "shut" : gain().toString();
-        return gain + " · " + clock();
+        return taper.isStepped() ? place() : gain + " · " + clock();
     }
 
     /** How many decibels a quarter of an hour changes, upwards where there is room, else downwards; never negative. */
@@ -62,6 +78,11 @@ public record Control(String name, Taper taper, Dial dial, double position) {
      */
     public double read(String text) {
         String typed = text.strip();
+        for (int mark = 0; mark < marks.size(); mark++) {
+            if (typed.equalsIgnoreCase(marks.get(mark))) {
+                return taper.rest(mark / Math.max(1.0, marks.size() - 1));
+            }
+        }
         if (typed.contains(":")) {
             return taper.rest(dial.position(typed));
         }

@@ -24,6 +24,18 @@ public record DeviceControl(
         }
     }
 
+    /** With where it stands, from 0 to 1; empty for a switch without gain. */
+    public Optional<Control> at(double position) {
+        return taper.map(along -> new Control(name, along, dial, marks(along), Math.max(0, Math.min(1, position))));
+    }
+
+    /** What is printed beside the clicks, where each has a name. */
+    private List<String> marks(Taper along) {
+        return along instanceof SteppedTaper clicks && clicks.steps().size() == positions.size()
+                ? positions
+                : List.of();
+    }
+
     public DeviceControl withTaper(Taper newTaper) {
         return new DeviceControl(id, name, kind, Optional.of(newTaper), dial, positions);
     }

@@ -6,13 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
+import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Form;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.gain.Advised;
@@ -39,6 +46,7 @@ public final class LeastChange {
     private static final double[] PADS_DB = {10, 15, 20, 30, 40};
 
     private static final double[] BOOSTS_DB = {10, 20, 25, 30, 40};
+    private static final double[] PREAMPS_DB = {10, 20, 30, 40, 50, 60};
     private static final Level BOOSTER_NOISE = new Level(-128);
     private static final Level BOOSTER_CEILING = new Level(10);
 
@@ -64,10 +72,13 @@ public final class LeastChange {
         /** In the order of what they cost. */
         public enum Kind {
             UNLOCK,
+            SWITCH,
+            DISTANCE,
             OTHER_SOCKET,
             OTHER_OUTPUT,
             PAD,
-            BOOSTER
+            BOOSTER,
+            PREAMP
         }
     }
 
@@ -90,6 +101,8 @@ public final class LeastChange {
             return List.of();
         }
         changes.unlock();
+        changes.switches();
+        changes.distance();
         changes.otherSockets();
         changes.padsAndBoosters();
         return changes.found.stream()
@@ -152,6 +165,66 @@ public final class LeastChange {
         }
     }
 
+    // --- switches ------------------------------------------------------------------------------------------------
+
+    /** Switches between inputs, and of an input's kind, along the run at each of their other positions. */
+    private void switches() {
+        for (String mark :
+                trace.marks().stream().flatMap(Optional::stream).distinct().toList()) {
+            Device device = rig.patch().devices().get(mark);
+            for (DeviceControl control : device.controls()) {
+                Optional<String> standing = rig.patch().standing(new Spot(mark, control.id()));
+                if (control.kind() == ControlKind.INPUT_SELECT) {
+                    control.positions().stream()
+                            .filter(position ->
+                                    !standing.filter(position::equals).isPresent())
+                            .forEach(position -> switched(new Spot(mark, control.id()), control, position));
+                }
+            }
+        }
+    }
+
+    private void switched(Spot spot, DeviceControl control, String position) {
+        if (isCancelled.getAsBoolean()) {
+            return;
+        }
+        List<Switched> all = Stream.concat(
+                        rig.patch().switched().stream()
+                                .filter(each -> !each.control().equals(spot)),
+                        Stream.of(new Switched(spot, position)))
+                .toList();
+        Patch patch = rig.patch().withSwitched(all);
+        List<Checked> joints = new JointChecks().check(patch, List.of());
+        offer(
+                Change.Kind.SWITCH,
+                "Set " + control.name() + " on "
+                        + rig.patch().devices().get(spot.item()).name() + " to " + position,
+                Rig.of(joints, patch, settings).flow());
+    }
+
+    // --- distance ------------------------------------------------------------------------------------------------
+
+    /** A microphone half as near is 6 dB quieter: farther than this it is the room that is heard; common practice. */
+    private static final double[] DISTANCES_DB = {-6, -12, 6};
+
+    private void distance() {
+        int source = trace.path().source();
+        Point point = rig.flow().points().get(source);
+        boolean hears = trace.isOfMicrophone();
+        String name = rig.station(point);
+        for (double db : DISTANCES_DB) {
+            Flow moved = rig.flow()
+                    .withPoint(source, point.with(point.sound().orElseThrow().louderBy(new Gain(db))));
+            String words = db < 0
+                    ? "Go " + (db < -6 ? "four times" : "twice") + " as far from " + name + ": " + (int) -db
+                            + " dB less"
+                    : "Go half as far from " + name + ": " + (int) db + " dB more";
+            if (hears && offer(Change.Kind.DISTANCE, words, moved)) {
+                return;
+            }
+        }
+    }
+
     // --- pads and boosters -----------------------------------------------------------------------------------------
 
     private void padsAndBoosters() {
@@ -159,7 +232,8 @@ public final class LeastChange {
         for (int i = 1; i < points.size(); i++) {
             Point from = rig.flow().points().get(points.get(i - 1));
             int to = points.get(i);
-            if (!from.station().equals(rig.flow().points().get(to).station())) {
+            boolean isJoint = !from.station().equals(rig.flow().points().get(to).station());
+            if (isJoint && found.stream().noneMatch(change -> change.kind() == Change.Kind.SWITCH)) {
                 pads(points.get(i - 1), to);
                 boosters(points.get(i - 1), to);
             }
@@ -172,8 +246,18 @@ public final class LeastChange {
     }
 
     private void pads(int from, int to) {
+        Optional<Socket> output = socket(from);
+        boolean isFed = output.filter(LeastChange::isFedByCable).isPresent();
+        boolean isLoud =
+                output.filter(socket -> socket.signal() == SignalKind.SPEAKER).isPresent();
+        if (isFed || isLoud) {
+            return;
+        }
+        boolean isPhantom = output.filter(socket -> socket.has(PowerKind.PHANTOM, PowerRole.NEEDS))
+                .isPresent();
         for (double pad : PADS_DB) {
-            String words = "Put a pad of " + (int) pad + " dB" + between(from, to);
+            String words = "Put a pad of " + (int) pad + " dB" + (isPhantom ? " that lets phantom power pass" : "")
+                    + between(from, to);
             if (offer(Change.Kind.PAD, words, withFeed(from, to, -pad))) {
                 return;
             }
@@ -190,15 +274,40 @@ public final class LeastChange {
 
     private void boosters(int from, int to) {
         Level peak = FlowLevels.of(rig.flow()).peak(from);
-        if (peak.compareTo(LINE) > 0) {
+        boolean isMicrophone =
+                socket(from).filter(socket -> socket.signal() == SignalKind.MIC).isPresent();
+        boolean isFed = socket(from).filter(LeastChange::isFedByCable).isPresent()
+                || socket(from)
+                        .filter(socket -> socket.has(PowerKind.PHANTOM, PowerRole.NEEDS))
+                        .isPresent();
+        if (peak.compareTo(LINE) > 0 || !isMicrophone || isFed) {
             return;
         }
-        for (double boost : BOOSTS_DB) {
-            String words = "Put a booster of " + (int) boost + " dB" + between(from, to);
-            if (offer(Change.Kind.BOOSTER, words, withBooster(from, to, boost))) {
+        // A booster lives on phantom power; where there is none it takes a preamp.
+        boolean isPowered = socket(to)
+                .filter(socket -> socket.has(PowerKind.PHANTOM, PowerRole.GIVES))
+                .isPresent();
+        for (double boost : isPowered ? BOOSTS_DB : PREAMPS_DB) {
+            String words = isPowered
+                    ? "Put a booster of " + (int) boost + " dB" + between(from, to)
+                    : "Put a microphone preamp" + between(from, to) + ", its gain near " + (int) boost + " dB";
+            Change.Kind kind = isPowered ? Change.Kind.BOOSTER : Change.Kind.PREAMP;
+            if (offer(kind, words, withBooster(from, to, boost))) {
                 return;
             }
         }
+    }
+
+    /** The socket that a point stands for; empty where it is none. */
+    private Optional<Socket> socket(int point) {
+        Spot spot = rig.flow().points().get(point).id().spot();
+        return Optional.ofNullable(rig.patch().devices().get(spot.item()))
+                .flatMap(device -> device.socket(spot.part()));
+    }
+
+    /** What lives on the bias of the socket that it is plugged into: nothing that is put between passes it on. */
+    private static boolean isFedByCable(Socket socket) {
+        return socket.has(PowerKind.PLUG_IN, PowerRole.NEEDS) || socket.signal() == SignalKind.HEADSET;
     }
 
     /** The point that is fed gets the booster's gain, noise and ceiling before its own: as one more point. */

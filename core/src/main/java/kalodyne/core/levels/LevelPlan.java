@@ -1,6 +1,7 @@
 package kalodyne.core.levels;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -137,11 +138,18 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
                 .toList();
     }
 
-    /** Where its controls stand, by their marks. */
+    /** Where its controls are known to stand, by their marks. */
     public Map<Spot, Double> positions() {
-        Map<Spot, Double> positions = new java.util.LinkedHashMap<>();
-        knobs().forEach(knob -> positions.put(knob.id(), knob.control().position()));
+        Map<Spot, Double> positions = new LinkedHashMap<>();
+        knobs().stream()
+                .filter(knob -> !knob.isMissed())
+                .forEach(knob -> positions.put(knob.id(), knob.control().position()));
         return positions;
+    }
+
+    /** The knobs of which nobody said where they stand: what is told of levels is how they will be once those are set as advised. */
+    public List<Knob> missed() {
+        return knobs().stream().filter(Knob::isMissed).toList();
     }
 
     /** With some controls turned, by their marks. */

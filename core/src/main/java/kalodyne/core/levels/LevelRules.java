@@ -18,7 +18,6 @@ public final class LevelRules {
             new QuietRule(),
             new NoiseRule(),
             new NoiseOriginRule(),
-            new ImpossibleNoiseRule(),
             new PluggingCaution());
 
     private LevelRules() {}

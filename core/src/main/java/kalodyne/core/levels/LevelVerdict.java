@@ -1,17 +1,31 @@
 package kalodyne.core.levels;
 
+import java.util.Optional;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.Remedy;
 import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
 /** The levels of a run in one sentence, and the one next thing to do. */
 public record LevelVerdict(String sentence, String nextStep) {
 
-    public static LevelVerdict of(LevelPlan plan, Advice advice) {
+    /**
+     * Of a run.
+     *
+     * @param first what has to be mended before any level means something
+     */
+    public static LevelVerdict of(LevelPlan plan, Advice advice, Optional<Finding> first) {
+        if (first.isPresent()) {
+            return new LevelVerdict(
+                    "First the joint: " + first.get().title(),
+                    first.get().remedy().map(Remedy::words).orElse(first.get().text()));
+        }
         return new LevelVerdict(plan.isRecorded() ? sentence(plan) : heard(plan), nextStep(plan, advice));
     }
 
     private static String sentence(LevelPlan plan) {
-        String start = "Loudest peaks reach " + plan.onScale(plan.endPeak()) + ": ";
+        String start = plan.missed().isEmpty() ? "Loudest peaks reach " : "Set as advised, loudest peaks reach ";
+        start += plan.onScale(plan.endPeak()) + ": ";
         if (plan.firstToClip().isPresent()) {
             StageLevel clipping = plan.firstToClip().get();
             double over = -clipping.headroom().orElseThrow().db();
@@ -20,6 +34,9 @@ public record LevelVerdict(String sentence, String nextStep) {
                     : LevelRules.words(plan, clipping) + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
         }
         double miss = Computed.isSome(plan.miss().db()) ? plan.miss().db() : 0;
+        if (miss != 0 && plan.end().isTolerated(plan.aimed())) {
+            return start + (miss > 0 ? "a little above the aim, and fine" : "a little below the aim, and fine");
+        }
         if (miss > 0) {
             return start + Print.decimal(miss, 1) + " dB too hot";
         }
@@ -34,7 +51,8 @@ public record LevelVerdict(String sentence, String nextStep) {
         if (plan.last().average().isSilence()) {
             return "Nothing is heard at " + plan.end().name() + ": something on the way is turned off";
         }
-        String start = plan.end().name() + ": " + Print.decimal(plan.endAverage(), 0) + " dB SPL on average, ";
+        String start = plan.end().name() + (plan.missed().isEmpty() ? ": " : ", set as advised: ")
+                + Print.decimal(plan.endAverage(), 0) + " dB SPL on average, ";
         double miss = plan.miss().db();
         if (miss == 0) {
             return start + "right for a long session";

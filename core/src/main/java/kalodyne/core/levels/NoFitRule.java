@@ -62,7 +62,7 @@ final class NoFitRule implements LevelRule {
     private static String reason(LevelPlan plan, Hindrance obstacle) {
         String missing = Print.decimal(obstacle.by().db(), 1) + " dB";
         String locks = obstacle.limits().stream()
-                .filter(Knob::isLocked)
+                .filter(Knob::isLockedByOwner)
                 .map(Knob::words)
                 .collect(Collectors.joining(" and "));
         String because = locks.isEmpty() ? "" : " You locked " + locks + ".";
@@ -88,17 +88,31 @@ final class NoFitRule implements LevelRule {
         if (obstacle.isByLock()) {
             return "Unlock it, or turn it by hand by " + Print.decimal(wanted, 1) + " dB";
         }
+        if (!plan.isRecorded()) {
+            return obstacle.kind() == Hindrance.Kind.TOO_HOT_AT_LOWEST
+                    ? "Keep it off your ears until something on the way can be turned down"
+                    : "Listen as it is: the recording's gains stay where they are. Headphones of lower impedance are louder";
+        }
         return switch (obstacle.kind()) {
             case OVERLOADED ->
-                isAtSource(plan, obstacle) ? "Play softer, or correct the values of the source" : pad(wanted);
-            case TOO_HOT_AT_LOWEST -> pad(wanted);
+                isAtSource(plan, obstacle) ? "Play softer, or correct the values of the source" : softer(plan, wanted);
+            case TOO_HOT_AT_LOWEST -> softer(plan, wanted);
             case TOO_QUIET_AT_HIGHEST, OUT_OF_BALANCE ->
-                "Add " + (long) Math.ceil(wanted) + " dB before " + plan.trace().socket()
+                (plan.trace().isOfMicrophone() ? "Go nearer: half as far is 6 dB more. Or add " : "Add ")
+                        + (long) Math.ceil(wanted) + " dB before "
+                        + plan.trace().socket()
                         + " with a preamp or booster, or use a louder output";
             case CLIPS_BEFORE_AIM -> "Aim lower by " + (long) Math.ceil(wanted) + " dB, or use another input";
             case BETWEEN_CLICKS -> "Use a control without clicks for the rest";
             case NOT_DRIVEN -> "Use a louder source, or the usual school of gain";
         };
+    }
+
+    /** What is heard is softer from farther away. */
+    private static String softer(LevelPlan plan, double decibels) {
+        return plan.trace().isOfMicrophone()
+                ? "Go farther away: twice as far is 6 dB less. Or use an input that takes more"
+                : pad(decibels);
     }
 
     /** Pads are sold in steps of 10 dB (common practice). */

@@ -15,7 +15,7 @@ final class NoiseRule implements LevelRule {
 
     @Override
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
-        DigitalLevel floor = new DigitalLevel(plan.turned(advice.turns()).endFloor());
+        DigitalLevel floor = new DigitalLevel(plan.turned(advice.positions()).endFloor());
         if (!plan.isRecorded() || floor.compareTo(HEARD) <= 0) {
             return Optional.empty();
         }

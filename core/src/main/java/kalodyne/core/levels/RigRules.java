@@ -2,6 +2,7 @@ package kalodyne.core.levels;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
@@ -9,6 +10,7 @@ import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
@@ -16,7 +18,9 @@ import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.rig.Doubt;
 import kalodyne.core.levels.rig.Loop;
 import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
+import kalodyne.core.units.ThermalNoise;
 
 /** What there is to say about a run as a part of all that is plugged. */
 final class RigRules extends RunFindings {
@@ -33,6 +37,7 @@ final class RigRules extends RunFindings {
         rules.cancelling();
         rules.automatic();
         rules.together();
+        rules.tooGoodToBeTrue();
         rules.untold();
         rules.doubts();
         return rules.findings();
@@ -133,11 +138,34 @@ final class RigRules extends RunFindings {
         }
     }
 
+    /** A noise figure that is better than the resistance of a microphone allows. */
+    private void tooGoodToBeTrue() {
+        Level possible = ThermalNoise.of(ThermalNoise.RATED_SOURCE);
+        for (StageLevel each : plan.stages()) {
+            Point point = plan.flow().points().get(each.stage().point());
+            Optional<Level> rated = device(point).stream()
+                    .flatMap(device -> device.stages().stream())
+                    .filter(stage -> stage.id().equals(point.id().spot().part()))
+                    .flatMap(stage -> stage.facts().quantity(Fact.INPUT_NOISE).stream())
+                    .filter(noise -> noise.compareTo(possible) < 0)
+                    .findFirst();
+            if (rated.isPresent()) {
+                add(
+                        FindingCode.NOISE_IMPOSSIBLE,
+                        Severity.NOTE,
+                        each.stage().station(),
+                        new Figure(rated.get().dbu(), "dBu"),
+                        "A noise figure that is too good to be true",
+                        rated.get() + " is less than the " + possible
+                                + " of thermal noise that 150 Ω makes. It may be A-weighted or measured with the input shorted.",
+                        "");
+                return;
+            }
+        }
+    }
+
     private void untold() {
-        List<String> names = plan.knobs().stream()
-                .filter(knob -> rig.untold().contains(knob.id()))
-                .map(Knob::words)
-                .toList();
+        List<String> names = plan.missed().stream().map(Knob::words).toList();
         if (!names.isEmpty()) {
             add(
                     FindingCode.KNOB_UNTOLD,
@@ -147,7 +175,8 @@ final class RigRules extends RunFindings {
                     "Knob positions unknown",
                     "Nobody said how "
                             + (names.size() > 3 ? names.size() + " knobs of this run" : String.join(" and ", names))
-                            + (names.size() == 1 ? " stands" : " stand") + ". Until then usual positions are assumed.",
+                            + (names.size() == 1 ? " stands" : " stand")
+                            + ". What you see is how it will be once set as advised.",
                     "Set them as advised, or turn them here to where they are");
         }
     }

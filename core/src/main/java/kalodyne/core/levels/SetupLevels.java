@@ -13,7 +13,6 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.GainAdviser;
-import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.levels.rig.Rig;
@@ -26,21 +25,32 @@ import kalodyne.core.units.Print;
  * stays while they are turned.
  */
 public final class SetupLevels {
+    /** Nobody hears less. */
+    private static final double LEAST_COST_DB = 0.5;
+
     private final Rig rig;
     private final Wanted wanted;
     private final List<Trace> traces;
     private final FlowLevels levels;
     private final Advised advised;
 
-    /** What the usual school would advise; looked for when it is first asked for. */
-    private Advised usual;
+    /** With the least noise, whatever practice says; looked for when it is first asked for. */
+    private FlowLevels quietest;
 
     private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised) {
-        this.rig = rig;
+        this.rig = rig.with(asAdvised(rig.flow(), advised));
         this.wanted = wanted;
         this.traces = traces;
-        this.levels = FlowLevels.of(rig.flow());
+        this.levels = FlowLevels.of(this.rig.flow());
         this.advised = advised;
+    }
+
+    /** Knobs of which nobody said where they stand are shown where they should: what is not known is not judged. */
+    private static Flow asAdvised(Flow flow, Advised advised) {
+        return flow.withKnobs(knob -> advised.of(knob.id())
+                .filter(turn -> knob.isMissed())
+                .map(Turn::advised)
+                .orElse(knob));
     }
 
     public static SetupLevels of(Rig rig, Wanted wanted) {
@@ -63,7 +73,7 @@ public final class SetupLevels {
     }
 
     private static Flow atRest(Flow flow) {
-        return flow.withKnobs(knob -> knob.at(0));
+        return flow.withKnobs(knob -> knob.at(0).told(true));
     }
 
     public Rig rig() {
@@ -138,26 +148,28 @@ public final class SetupLevels {
     public RunLevels run(Trace trace) {
         LevelPlan plan = plan(trace);
         Advice advice = Advice.of(plan, advised);
-        List<Finding> findings = new ArrayList<>(LevelRules.check(plan, advice));
+        List<Finding> ofJoints = JointFindings.of(rig, plan);
+        List<Finding> findings = new ArrayList<>(ofJoints);
+        findings.addAll(LevelRules.check(plan, advice));
         findings.addAll(RigRules.check(rig, plan));
         findings.addAll(EarRules.check(rig, plan));
-        return new RunLevels(plan, advice, Finding.worstFirst(findings), LevelVerdict.of(plan, advice));
+        return new RunLevels(
+                plan,
+                advice,
+                Finding.worstFirst(findings),
+                LevelVerdict.of(plan, advice, JointFindings.first(ofJoints)));
     }
 
-    /** What the school of gain costs a run against the usual one: " Costs 3.1 dB of noise."; empty where it costs nothing. */
-    public String costOfSchool(LevelPlan plan) {
-        if (wanted.school() == GainSchool.STRONG_SOURCE) {
-            return "";
-        }
-        if (usual == null) {
-            usual = GainAdviser.advise(rig.flow(), wanted.with(GainSchool.STRONG_SOURCE));
+    /** What the advice costs a run against the least noise that its knobs could have: "The quietest setting would have 3.1 dB less noise." */
+    public String costOfPractice(LevelPlan plan) {
+        if (quietest == null) {
+            quietest = FlowLevels.of(GainAdviser.quietest(rig.flow(), wanted));
         }
         int end = plan.trace().path().end();
-        Gain best = FlowLevels.of(usual.followedOn(rig.flow())).range(end);
         Gain here = FlowLevels.of(advised.followedOn(rig.flow())).range(end);
-        double cost = best.minus(here).db();
-        return cost < 0.05 || Double.isNaN(cost)
-                ? " Costs nothing here."
-                : " Costs " + Print.decimal(cost, 1) + " dB of noise here.";
+        double cost = quietest.range(end).minus(here).db();
+        return cost < LEAST_COST_DB || Double.isNaN(cost)
+                ? "No other setting is quieter."
+                : "The quietest setting would have " + Print.decimal(cost, 1) + " dB less noise.";
     }
 }

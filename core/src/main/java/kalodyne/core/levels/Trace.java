@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.units.Print;
 
@@ -17,6 +20,7 @@ import kalodyne.core.units.Print;
  *
  * @param key under which takes know it; stays while the gear is plugged so
  * @param name "Bass synth → track 3"
+ * @param isOfMicrophone whether somebody is heard at its source: then distance is a control too
  * @param path the points that it passes
  * @param stations in the order of the signal
  * @param marks station by station the device, where there is one on the shelf
@@ -27,6 +31,7 @@ import kalodyne.core.units.Print;
 public record Trace(
         String key,
         String name,
+        boolean isOfMicrophone,
         Flow.Run path,
         List<Station> stations,
         List<Optional<String>> marks,
@@ -82,7 +87,22 @@ public record Trace(
             Point first = rig.flow().points().get(path.source());
             Point last = rig.flow().points().get(path.points().get(path.points().size() - 1));
             return new Trace(
-                    first.id() + ">" + last.id(), rig.name(path), path, stations, marks, stationOf, socket, rate(last));
+                    first.id() + ">" + last.id(),
+                    rig.name(path),
+                    hears(first),
+                    path,
+                    stations,
+                    marks,
+                    stationOf,
+                    socket,
+                    rate(last));
+        }
+
+        private boolean hears(Point source) {
+            DeviceKind kind = rig.patch().devices().get(source.station()).kind();
+            boolean isPlayback = source.sound().filter(Sound::isPlayback).isPresent();
+            return !isPlayback
+                    && (kind == DeviceKind.MICROPHONE || (source.id().signal().equals("own") && kind != DeviceKind.DJ));
         }
 
         private void station(Station.Kind kind, String name, String detail, Optional<String> mark) {
@@ -117,12 +137,19 @@ public record Trace(
         private String endDetail() {
             End end = rig.flow().ends().get(path.end());
             return end.kind() == End.Kind.EARS
-                    ? "at the ears"
+                    ? heardAt(end)
                     : end.bits().getAsInt() + "-bit"
                             + rate(rig.flow().points().get(end.point())).stream()
                                     .mapToObj(rate -> ", " + Print.plain(rate / 1000.0) + " kHz")
                                     .findFirst()
                                     .orElse("");
+        }
+
+        private String heardAt(End end) {
+            Device device = rig.patch()
+                    .devices()
+                    .get(rig.flow().points().get(end.point()).station());
+            return device.kind() == DeviceKind.SPEAKER ? "1 m in front, all speakers" : "at the ears";
         }
 
         private OptionalInt rate(Point end) {

@@ -17,14 +17,21 @@ final class DownSteps implements SheetPart {
         }
         draft.add(Step.of(
                 Steps.STOP,
-                Section.DOWN,
+                Section.AFTER,
                 Act.FINISH,
-                "Stop recording, see that it is saved, levels down",
-                "What is pulled while it still records breaks the file."));
+                "Stop recording, see that it is saved",
+                "What is pulled or copied while it still records is a broken file."));
         draft.order(Steps.does(Act.TAKE), Steps.STOP, Order.Strength.NEED, "First the take.");
         draft.order(
-                Steps.in(Section.AFTER),
                 Steps.STOP,
+                Steps.in(Section.AFTER).and(step -> !step.id().equals(Steps.STOP)),
+                Order.Strength.NEED,
+                "What is still being written cannot be copied or cut.");
+        draft.add(Step.of(
+                Steps.LEVELS_DOWN, Section.DOWN, Act.FINISH, "Levels down", "Whoever plugs next finds nothing loud."));
+        draft.order(
+                Steps.in(Section.AFTER),
+                Steps.LEVELS_DOWN,
                 Order.Strength.HABIT,
                 "A take that is checked first can be made again.");
         speakers(rig, draft);
@@ -46,7 +53,7 @@ final class DownSteps implements SheetPart {
                         "Speakers down and off: " + rig.names(loud),
                         "Last up, first down: they would play every thump that comes now.")
                 .about(loud));
-        draft.order(Steps.STOP, Steps.SPEAKERS_DOWN, Order.Strength.HABIT, "First the take is safe.");
+        draft.order(Steps.LEVELS_DOWN, Steps.SPEAKERS_DOWN, Order.Strength.HABIT, "First the take is safe.");
         draft.order(
                 Steps.SPEAKERS_DOWN,
                 Steps.does(Act.SWITCH_OFF, Act.UNPLUG, Act.PHANTOM_OFF).and(Steps.in(Section.DOWN)),

@@ -1,6 +1,7 @@
 package kalodyne.core.runsheet;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
+import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
@@ -33,6 +35,8 @@ final class LevelSteps implements SheetPart {
             return plan.flow().points().get(point);
         }
     }
+
+    private static final double AT_MARK_DB = 0.3;
 
     private static final class Setting {
         private final SheetRig rig;
@@ -100,21 +104,29 @@ final class LevelSteps implements SheetPart {
                     ? "its " + names(group)
                     : names(group) + " on " + first.knob().owner();
             boolean isLowest = first.knob().control().position() <= 0 && !isSwitch(first.knob());
-            String title = isLowest
-                    ? name + ": play the loudest part, " + where
-                            + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (")
-                            + first.knob().control().clock() + ")"
-                    : isOwn || isSwitch(first.knob())
-                            ? name + ": " + where + " to " + place(first.knob())
-                            : name + ": play the loudest part, " + where + " up to " + place(first.knob());
+            boolean isMark = isAtMark(first);
+            String title = isMark
+                    ? names(group) + " on " + first.knob().owner() + " to 0 dB"
+                            + (first.knob().control().position() >= 1
+                                    ? ", fully up"
+                                    : " (" + first.knob().control().clock() + ")")
+                    : isLowest
+                            ? name + ": play the loudest part, " + where
+                                    + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (")
+                                    + first.knob().place() + ")"
+                            : isOwn || isSwitch(first.knob())
+                                    ? name + ": " + where + " to " + place(first.knob())
+                                    : name + ": play the loudest part, " + where + " up to " + place(first.knob());
             Step step = Step.of(
                             id(group),
                             Section.LEVELS,
                             Act.SET_LEVEL,
                             title,
-                            "Here the loudest part lands where it should, with the least noise.")
+                            isMark
+                                    ? "There it moves finely, and the gains before it make the level."
+                                    : "Here the loudest part lands where it should, with the least noise.")
                     .with(detail(first, isLast))
-                    .telling(isLast || atTrack(first) ? end(first.plan()) : behind(first))
+                    .telling(isMark && !isLast ? "" : isLast || atTrack(first) ? end(first.plan()) : behind(first))
                     .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
                     .about(List.of(source, first.at().station()))
                     .ofRun(first.trace().key());
@@ -240,9 +252,18 @@ final class LevelSteps implements SheetPart {
                 }
             }
             List<List<Turned>> ordered = new ArrayList<>(groups.values());
-            ordered.sort((one, other) ->
-                    Integer.compare(one.get(0).point(), other.get(0).point()));
+            // What stands at a mark is set before anybody plays: the gains are then set by the meter.
+            ordered.sort(Comparator.comparing((List<Turned> group) -> !isAtMark(group.get(0)))
+                    .thenComparing(group -> group.get(0).point()));
             return ordered;
+        }
+
+        /** A fader or level at 0 dB: nothing is played for it. */
+        private static boolean isAtMark(Turned turned) {
+            Duty duty = turned.knob().duty();
+            return (duty == Duty.MAIN || duty == Duty.CHANNEL)
+                    && !isSwitch(turned.knob())
+                    && Math.abs(turned.knob().gain().db()) < AT_MARK_DB;
         }
 
         private static String id(List<Turned> group) {
@@ -264,13 +285,8 @@ final class LevelSteps implements SheetPart {
         }
 
         private static String place(Knob knob) {
-            if (isSwitch(knob)) {
-                return knob.control().gain().toString();
-            }
-            double position = knob.control().position();
-            return position >= 1
-                    ? "full (" + knob.control().clock() + ")"
-                    : knob.control().clock();
+            boolean isFull = knob.control().position() >= 1 && !isSwitch(knob);
+            return isFull ? "full (" + knob.control().clock() + ")" : knob.place();
         }
     }
 }

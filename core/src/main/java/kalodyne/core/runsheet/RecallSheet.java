@@ -94,10 +94,7 @@ public record RecallSheet(List<Desk> devices, List<PatchList.Row> rows) {
     }
 
     private static Knob knob(DeviceControl control, Optional<Double> position) {
-        return new Knob(
-                control.name(),
-                position.flatMap(
-                        at -> control.taper().map(taper -> new Control(control.name(), taper, control.dial(), at))));
+        return new Knob(control.name(), position.flatMap(control::at));
     }
 
     /** A switch with gain is known by its place along its way too. */

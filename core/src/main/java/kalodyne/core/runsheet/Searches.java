@@ -86,13 +86,13 @@ public final class Searches {
         boolean isLoud = symptom == Symptom.TOO_LOUD;
         List<Probe> probes = new ArrayList<>();
         trace(step)
-                .ifPresent(trace -> rig.levels().run(trace).advice().settings().stream()
-                        .filter(setting -> !setting.stays())
-                        .forEach(setting -> probes.add(new Probe(
-                                "Does " + setting.present().name() + " on " + setting.owner() + " stand at "
-                                        + setting.advised().clock() + "?",
+                .ifPresent(trace -> rig.levels().run(trace).advice().turns().stream()
+                        .filter(turn -> !turn.stays())
+                        .forEach(turn -> probes.add(new Probe(
+                                "Does " + turn.present().words() + " stand at "
+                                        + turn.advised().place() + "?",
                                 "as advised",
-                                List.of("Turn it to " + setting.advised().clock() + ".")))));
+                                List.of("Turn it to " + turn.advised().place() + ".")))));
         probes.add(new Probe(
                 isLoud ? "Is every pad on that should be?" : "Is every pad off, and no plug only halfway in?",
                 "",

@@ -109,12 +109,12 @@ final class SignalWay {
 
     /** The knobs of a device in this line that stand lower than they should. */
     private List<String> knobs(String device) {
-        return rig.levels().run(trace).advice().settings().stream()
-                .filter(setting -> !setting.stays() && setting.owner().equals(rig.name(device)))
-                .filter(setting ->
-                        setting.advised().gain().compareTo(setting.present().gain()) > 0)
-                .map(setting -> "Turn " + setting.present().name() + " on " + setting.owner() + " up to "
-                        + setting.advised().clock() + ".")
+        return rig.levels().run(trace).advice().turns().stream()
+                .filter(turn -> !turn.stays() && turn.present().owner().equals(rig.name(device)))
+                .filter(turn -> turn.present().isMissed()
+                        || turn.advised().gain().compareTo(turn.present().gain()) > 0)
+                .map(turn -> "Turn " + turn.present().words() + " up to "
+                        + turn.advised().place() + ".")
                 .toList();
     }
 

@@ -60,11 +60,11 @@ public final class SpotWords {
                 : device(spot) + ", " + found(spot).map(DeviceControl::name).orElse(spot.part());
     }
 
-    /** Where a control of what is on the shelf stands: "10:45", or a percentage of its way where its dial is not known. */
+    /** Where a control of what is on the shelf stands: "10:45", the mark of a switch, or a percentage of its way where its dial is not known. */
     public String clock(Spot spot, double position) {
         return found(spot)
-                .flatMap(control -> control.taper()
-                        .map(taper -> new Control(control.name(), taper, control.dial(), position).clock()))
+                .flatMap(control -> control.at(position))
+                .map(Control::place)
                 .orElseGet(() -> Math.round(100 * position) + " %");
     }
 

@@ -9,6 +9,7 @@ final class Steps {
     static final String EARS_OFF = "ears-off";
     static final String TEST_TAKE = "test-take";
     static final String STOP = "down:stop";
+    static final String LEVELS_DOWN = "down:levels";
     static final String UNPLUG_ALL = "down:unplug";
     static final String PHANTOM_WAIT = "down:wait";
     static final String SPEAKERS_DOWN = "down:speakers";

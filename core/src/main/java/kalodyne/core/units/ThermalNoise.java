@@ -10,6 +10,9 @@ public final class ThermalNoise {
     /** The band that noise figures of sound equipment are given for, 20 Hz to 20 kHz, taken as 20 kHz wide. */
     private static final double AUDIO_BAND_HZ = 20_000;
 
+    /** The source that noise figures of inputs are measured with; common practice. */
+    public static final Impedance RATED_SOURCE = new Impedance(150);
+
     private ThermalNoise() {}
 
     /** At 20 °C over 20 kHz: −130.9 dBu for 150 Ω. */

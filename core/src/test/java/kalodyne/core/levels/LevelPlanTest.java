@@ -86,8 +86,10 @@ class LevelPlanTest {
             double fullScale = volts(run.fullScale());
             // The step of 24 bits re full scale as the RMS of a sine: 2^−23 · √2 / √12.
             double rounding = fullScale * Math.sqrt(2) / Math.sqrt(12) / (1 << 23);
+            // A noise figure has the thermal noise of 150 Ω at 20 °C in it, over 20 kHz: √(4kTRB).
+            double rated = 4 * 1.380649e-23 * 293.15 * 150 * 20_000;
             double noise = Math.sqrt(square(volts(run.source().floor()) * volume * joint * gain)
-                    + square(volts(run.input().ein()) * gain)
+                    + (square(volts(run.input().ein())) - rated) * square(gain)
                     + square(volts(run.input().outputNoise()))
                     + square(fullScale * Math.pow(10, run.converterNoise() / 20))
                     + square(rounding));

@@ -103,7 +103,7 @@ class SetupLevelsTest {
             assertThat(levels.advised().isProven()).isTrue();
             for (int e = 0; e < then.flow().ends().size(); e++) {
                 boolean isHindered = !levels.advised().hindrances().isEmpty();
-                assertThat(then.isMet(e) || isHindered)
+                assertThat(then.flow().ends().get(e).isTolerated(then.aimed(e)) || isHindered)
                         .as("%s, %s", school, line)
                         .isTrue();
             }
@@ -116,7 +116,10 @@ class SetupLevelsTest {
         }
     }
 
-    /** Common practice: a low-output dynamic wants about 65 dB of the preamp; the mixer's trim stays where it does nothing. */
+    /**
+     * The preamp makes all of it. By hand: −41 dBu less 0.5 dB in the leads, 3 dB for the pan in the middle, wants −9 dBFS, +11 dBu at an
+     * input that takes +20 dBu at its lowest gain: 55.5 dB, and everything behind it at 0 dB, unity a mark of its own.
+     */
     @Test
     void the_preamp_makes_the_gain_and_the_mixer_none() {
         SetupLevels levels = levels(PREAMP, Settings.NONE.with(AimSchool.EVEN));
@@ -126,7 +129,7 @@ class SetupLevelsTest {
                 .advised()
                 .gain()
                 .db();
-        assertThat(preamp).isBetween(60.0, 65.0);
+        assertThat(preamp).isCloseTo(55.5, within(0.9));
         assertThat(levels.advised()
                         .of(Spot.read("mixer-small.gain-1"))
                         .orElseThrow()
@@ -157,9 +160,10 @@ class SetupLevelsTest {
         SetupLevels usual = levels(PREAMP, Settings.NONE);
         int preamp =
                 usual.rig().flow().indexOf(PointId.read("preamp-strip.pre")).orElseThrow();
-        assertThat(advised(usual).headroom(preamp).orElseThrow().db()).isBetween(0.0, 2.0);
+        assertThat(advised(usual).headroom(preamp).orElseThrow().db()).isGreaterThan(6);
         FlowLevels up = advised(levels(PREAMP, Settings.NONE.with(GainSchool.WORK_UP)));
-        assertThat(up.headroom(preamp).orElseThrow().db()).isBetween(9.0, 12.0);
+        assertThat(up.headroom(preamp).orElseThrow().db())
+                .isGreaterThan(advised(usual).headroom(preamp).orElseThrow().db() + 0.7);
         FlowLevels driven = advised(levels(PREAMP, Settings.NONE.with(GainSchool.DRIVE)));
         assertThat(driven.headroom(preamp).orElseThrow().db()).isBetween(-4.5, -0.5);
         assertThat(up.range(0).db()).isLessThanOrEqualTo(advised(usual).range(0).db() + 0.5);
@@ -227,7 +231,7 @@ class SetupLevelsTest {
     @CsvSource(delimiter = '|', textBlock = """
             modular-output.out 35-ts-635 interface-2.inst-1 | OTHER_SOCKET | Plug it into Input 1, line
             modular-output.out patch-35 camera-mic-in.mic | PAD | Put a pad of
-            mic-ribbon-passive.out xlr-trs interface-4.line-3 | BOOSTER | Put a booster of 10 dB between
+            mic-ribbon-passive.out xlr-trs interface-4.line-3 | PREAMP | Put a microphone preamp between
             """)
     void names_the_least_change(String line, String kind, String words) {
         SetupLevels levels = levels(line, Settings.NONE);

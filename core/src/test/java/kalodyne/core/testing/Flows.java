@@ -54,7 +54,8 @@ public final class Flows {
                 kind,
                 Duty.of(kind),
                 new Control(name, taper, Dial.USUAL, position),
-                false));
+                false,
+                true));
         return knobs.size() - 1;
     }
 

@@ -1,6 +1,7 @@
 package kalodyne.desktop.control;
 
 import java.util.function.BiConsumer;
+import javafx.geometry.VPos;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -10,6 +11,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.units.Gain;
@@ -25,6 +27,7 @@ public final class ClockFace extends PaintedRegion {
     private final BiConsumer<Object, Double> turned;
     private Control present;
     private Control advised;
+    private boolean hasHand;
     private Object gesture;
 
     /**
@@ -46,11 +49,17 @@ public final class ClockFace extends PaintedRegion {
         focusedProperty().addListener(change -> repaint());
     }
 
-    /** Shows a control and where it should stand. */
-    public void show(Control control, Control advice) {
+    /**
+     * Shows a control and where it should stand.
+     *
+     * @param isMissed whether nobody said where it stands: then it has no hand
+     */
+    public void show(Control control, Control advice, boolean isMissed) {
         present = control;
         advised = advice;
-        setAccessibleText(control.name() + ", " + control.reading() + ", advised " + advice.reading());
+        hasHand = !isMissed;
+        setAccessibleText(
+                control.name() + ", " + (isMissed ? "not known" : control.reading()) + ", advised " + advice.reading());
         notifyAccessibleAttributeChanged(AccessibleAttribute.VALUE);
         repaint();
     }
@@ -194,6 +203,13 @@ public final class ClockFace extends PaintedRegion {
         g.setStroke(color(Ink.AIM_EDGE));
         g.setLineWidth(0.3 * em());
         ray(g, cx, cy, angle(dial, advised.position()), radius * 0.8, radius * 1.12);
+        if (!hasHand) {
+            g.setFill(color(Ink.SECOND));
+            g.setTextAlign(TextAlignment.CENTER);
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText("?", cx, cy);
+            return;
+        }
         g.setStroke(color(Ink.TEXT));
         g.setLineWidth(0.19 * em());
         ray(g, cx, cy, angle(dial, present.position()), 0, radius * 0.72);

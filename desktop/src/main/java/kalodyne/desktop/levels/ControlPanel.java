@@ -6,8 +6,9 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
+import kalodyne.core.gear.Control;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.levels.Setting;
+import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.control.QuantityField;
@@ -25,7 +26,7 @@ final class ControlPanel extends VBox {
     private final Label problem = new Label();
     private final ToggleButton lock = new ToggleButton("Lock");
     private final Tooltip hint = new Tooltip();
-    private Setting shown;
+    private Turn shown;
 
     ControlPanel(Spot control, StudioModel studio) {
         String id = control.item() + "-" + control.part();
@@ -39,8 +40,7 @@ final class ControlPanel extends VBox {
             }
         });
         Tooltip.install(face, hint);
-        typed = new QuantityField(
-                text -> studio.turn(null, control, shown.present().read(onlyOne(text))), problem::setText);
+        typed = new QuantityField(text -> studio.turn(null, control, present().read(onlyOne(text))), problem::setText);
         typed.setId(id + "-field");
         name.getStyleClass().addAll("strong", "small", "control-name");
         Styled.of(advice).as("advised", "small").id(id + "-advice");
@@ -48,8 +48,8 @@ final class ControlPanel extends VBox {
         Styled.of(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
         lock.setOnAction(event -> studio.editSettings(
                 lock.isSelected() ? "lock a knob" : "unlock a knob",
-                settings -> settings.turned(Map.of(control, shown.present().position()))
-                        .locked(control, lock.isSelected())));
+                settings ->
+                        settings.turned(Map.of(control, present().position())).locked(control, lock.isSelected())));
         lock.managedProperty().bind(lock.visibleProperty());
         Styled.of(problem).as("problem", "small").wrap().id(id + "-problem");
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
@@ -62,33 +62,39 @@ final class ControlPanel extends VBox {
         if (parts.length != 2) {
             return text;
         }
-        String[] before = shown.present().reading().split("·", -1);
+        String[] before = present().reading().split("·", -1);
         return parts[0].strip().equals(before[0].strip()) ? parts[1] : parts[0];
     }
 
-    void show(Setting setting) {
-        shown = setting;
-        face.show(setting.present(), setting.advised());
-        name.setText(setting.present().name());
-        name.setTooltip(new Tooltip(setting.present().name() + " on " + setting.owner()));
-        typed.show(setting.present().reading());
-        hint.setText("A quarter of an hour is "
-                + Print.decimal(setting.present().perQuarterHour().db(), 1)
-                + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.");
-        typed.setAccessibleText(setting.present().name() + " on " + setting.owner());
-        lock.setSelected(setting.isLocked());
-        lock.setText(setting.isLocked() ? "Locked" : "Lock");
-        lock.setAccessibleText("Lock the " + setting.present().name() + " on " + setting.owner());
-        advice.setText(advised(setting));
+    private Control present() {
+        return shown.present().control();
     }
 
-    private static String advised(Setting setting) {
-        if (setting.isLocked()) {
+    void show(Turn turn) {
+        shown = turn;
+        Control control = present();
+        String called = control.name() + " on " + turn.present().owner();
+        boolean isMissed = turn.present().isMissed();
+        face.show(control, turn.advised().control(), isMissed);
+        name.setText(control.name());
+        name.setTooltip(new Tooltip(called));
+        typed.show(isMissed ? "" : control.reading());
+        typed.setPromptText(isMissed ? "stands at?" : "");
+        hint.setText((isMissed ? "Nobody said where it stands. Turn it here to where it is. " : "")
+                + "A quarter of an hour is "
+                + Print.decimal(control.perQuarterHour().db(), 1)
+                + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.");
+        typed.setAccessibleText(called);
+        lock.setSelected(turn.present().isLocked());
+        lock.setText(turn.present().isLocked() ? "Locked" : "Lock");
+        lock.setAccessibleText("Lock the " + called);
+        advice.setText(advised(turn));
+    }
+
+    private static String advised(Turn turn) {
+        if (turn.present().isLocked()) {
             return "stays, locked";
         }
-        return setting.stays()
-                ? "stays"
-                : "→ " + Print.signed(setting.advised().gain().db(), 1) + " dB · "
-                        + setting.advised().clock();
+        return turn.stays() ? "stays" : "→ " + turn.advised().control().reading();
     }
 }

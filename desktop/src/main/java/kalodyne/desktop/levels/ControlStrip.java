@@ -9,7 +9,7 @@ import javafx.scene.layout.Region;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
-import kalodyne.core.levels.Setting;
+import kalodyne.core.levels.gain.Turn;
 import kalodyne.desktop.model.StudioModel;
 
 /** The controls of the run, each under the column of the corridor that it acts in. */
@@ -27,11 +27,11 @@ final class ControlStrip extends Pane {
     }
 
     void show(RunLevels run) {
-        List<Setting> settings = run.advice().settings();
-        List<Spot> controls = settings.stream().map(Setting::control).toList();
-        for (Setting setting : settings) {
-            panels.computeIfAbsent(setting.control(), control -> new ControlPanel(control, studio))
-                    .show(setting);
+        List<Turn> turns = run.advice().turns();
+        List<Spot> controls = turns.stream().map(Turn::id).toList();
+        for (Turn turn : turns) {
+            panels.computeIfAbsent(turn.id(), control -> new ControlPanel(control, studio))
+                    .show(turn);
         }
         if (!controls.equals(order)) {
             order = controls;

@@ -61,7 +61,7 @@ final class RangeFacts extends GridPane {
         LevelPlan plan = run.plan();
         int end = plan.trace().path().end();
         double present = plan.levels().range(end).db();
-        double best = plan.turned(run.advice().turns()).levels().range(end).db();
+        double best = plan.turned(run.advice().positions()).levels().range(end).db();
         FlowLevels.Kept kept = plan.levels().kept(end);
         range.show(present, true);
         waste.show(best - present, best - present > 0.05);

@@ -215,7 +215,7 @@ final class RecordPane extends VBox {
         bars.show(reading, plan.end());
         knobs.setText(plan.knobs().stream()
                 .map(knob -> knob.control().name() + " on " + knob.owner() + " "
-                        + knob.control().clock())
+                        + (knob.isMissed() ? "not known" : knob.place()))
                 .collect(Collectors.joining(" · ")));
         loudest.setText(reading.map(each -> loudest(each, plan)).orElse(""));
         show(reading);

@@ -145,8 +145,7 @@ final class TakesAside extends VBox {
         return studio.reading()
                 .map(reading -> reading.plan().turned(take.positions()).knobs().stream()
                         .filter(knob -> take.positions().containsKey(knob.id()))
-                        .map(knob ->
-                                knob.control().name() + " " + knob.control().clock())
+                        .map(knob -> knob.control().name() + " " + knob.place())
                         .collect(Collectors.joining(", ")))
                 .orElse("");
     }

@@ -54,7 +54,7 @@ class ClockFaceTest {
                 turned.add(to);
             });
             Control control = new Control("gain", taper, Dial.USUAL, position);
-            face.show(control, control.at(ADVISED));
+            face.show(control, control.at(ADVISED), false);
             new Scene(new StackPane(face), SIZE, SIZE);
             face.resize(SIZE, SIZE);
             return face;

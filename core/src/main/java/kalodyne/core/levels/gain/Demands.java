@@ -79,7 +79,7 @@ final class Demands {
             out[i] = bounds.unknown();
             in[i] = bound(i, flow.points().get(i));
         }
-        loosen(SAME_DB);
+        loosen(0);
         limits();
         double[][] toEnds = toEnds();
         for (int e = 0; e < flow.ends().size(); e++) {
@@ -103,7 +103,7 @@ final class Demands {
 
     /** Lets players in a mix lie so far from their balance. */
     void loosen(double db) {
-        balances.forEach(balance -> bounds.ease(balance, db));
+        balances.forEach(balance -> bounds.hold(balance, -db - SAME_DB));
     }
 
     // --- controls ----------------------------------------------------------------------------------------------
@@ -333,7 +333,7 @@ final class Demands {
     /** Where within its aim an end is set to: its middle; whoever works up from nothing stops in the lower part. */
     double target(int end) {
         End each = flow.ends().get(end);
-        return wanted.school() == GainSchool.WORK_UP ? each.middle() - (each.high() - each.low()) / 4 : each.middle();
+        return wanted.school() == GainSchool.WORK_UP ? each.middle() - (each.high() - each.low()) / 3 : each.middle();
     }
 
     /** Holds every end at the middle of its aim, or as near above it as it can come down. */
@@ -378,6 +378,7 @@ final class Demands {
         double half = (each.high() - each.low()) / 2;
         double inside = Math.max(half - INSIDE_DB, half / 2);
         return new Travel(target(end) - inside, target(end) + inside)
+                .within(each.low(), each.high())
                 .towards(new Travel(each.leastTolerated(), each.mostTolerated()), Practice.lenience(concession));
     }
 

@@ -80,6 +80,11 @@ public record End(
         return new End(point, "track " + newNumber, OptionalInt.of(newNumber), kind, zero, low, high, line, bits);
     }
 
+    /** With others beside it that are heard too. */
+    public End louderBy(Gain more) {
+        return new End(point, name, number, kind, new Level(zero.dbu() - more.db()), low, high, line, bits);
+    }
+
     /** The same at another point. */
     public End at(int newPoint) {
         return new End(newPoint, name, number, kind, zero, low, high, line, bits);

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import kalodyne.core.joint.Spot;
 
 /**
@@ -15,15 +16,21 @@ import kalodyne.core.joint.Spot;
 public final class GainAdviser {
     private final Flow flow;
     private final Wanted wanted;
-    private final boolean isExact;
+    private final Function<Solver, Solver.Solved> solving;
+    private final Function<QuarterHours, double[]> placing;
     private final Map<Spot, Knob> set = new HashMap<>();
     private final List<Hindrance> hindrances = new ArrayList<>();
     private boolean isProven = true;
 
-    private GainAdviser(Flow flow, Wanted wanted, boolean isExact) {
+    private GainAdviser(
+            Flow flow,
+            Wanted wanted,
+            Function<Solver, Solver.Solved> solving,
+            Function<QuarterHours, double[]> placing) {
         this.flow = flow;
         this.wanted = wanted;
-        this.isExact = isExact;
+        this.solving = solving;
+        this.placing = placing;
         settle(flow.leadingTo(End.Kind.TRACK));
         settle(flow.leadingTo(End.Kind.EARS)
                 .withKnobs(
@@ -31,7 +38,7 @@ public final class GainAdviser {
     }
 
     public static Advised advise(Flow flow, Wanted wanted) {
-        GainAdviser adviser = new GainAdviser(flow, wanted, false);
+        GainAdviser adviser = new GainAdviser(flow, wanted, Solver::solve, QuarterHours::positions);
         List<Turn> turns = flow.knobs().stream()
                 .map(knob -> new Turn(
                         knob,
@@ -53,18 +60,23 @@ public final class GainAdviser {
                 .orElseThrow();
     }
 
+    /** With the least noise that the aims and ceilings allow, whatever practice says, to the last digit. */
+    public static Flow quietest(Flow flow, Wanted wanted) {
+        GainAdviser adviser = new GainAdviser(flow, wanted, Solver::quietest, QuarterHours::exact);
+        return flow.withKnobs(knob -> adviser.set.getOrDefault(knob.id(), knob));
+    }
+
     /** The same to the last digit: before anything is moved to a quarter hour. */
     static Flow exact(Flow flow, Wanted wanted) {
-        GainAdviser adviser = new GainAdviser(flow, wanted, true);
+        GainAdviser adviser = new GainAdviser(flow, wanted, Solver::solve, QuarterHours::exact);
         return flow.withKnobs(knob -> adviser.set.getOrDefault(knob.id(), knob));
     }
 
     private void settle(Flow some) {
         for (Flow part : some.parted()) {
             Solver solver = new Solver(part, wanted);
-            Solver.Solved solved = solver.solve();
-            QuarterHours places = new QuarterHours(part, solver, solved.turns());
-            double[] positions = isExact ? places.exact() : places.positions();
+            Solver.Solved solved = solving.apply(solver);
+            double[] positions = placing.apply(new QuarterHours(part, solver, solved.turns()));
             Map<Spot, Double> byMark = new HashMap<>();
             for (int k = 0; k < positions.length; k++) {
                 Knob knob = part.knobs().get(k);

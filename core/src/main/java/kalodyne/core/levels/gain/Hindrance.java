@@ -37,6 +37,6 @@ public record Hindrance(Kind kind, PointId point, String end, Gain by, List<Knob
 
     /** Whether a lock is in the way. */
     public boolean isByLock() {
-        return limits.stream().anyMatch(Knob::isLocked);
+        return limits.stream().anyMatch(Knob::isLockedByOwner);
     }
 }

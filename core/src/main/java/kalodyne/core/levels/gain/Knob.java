@@ -16,17 +16,38 @@ import kalodyne.core.units.Gain;
  * @param duty what it does in its device
  * @param control with the position where it stands
  * @param isLocked whether its owner wants it to stay there
+ * @param isTold whether somebody said that it stands there; else it is taken to
  */
-public record Knob(Spot id, String owner, ControlKind kind, Duty duty, Control control, boolean isLocked) {
+public record Knob(
+        Spot id, String owner, ControlKind kind, Duty duty, Control control, boolean isLocked, boolean isTold) {
     /** A volume can be shut; further down than this nobody means to set a level. */
     private static final double LEAST_DB = -60;
 
     public Knob at(double position) {
-        return new Knob(id, owner, kind, duty, control.at(position), isLocked);
+        return new Knob(id, owner, kind, duty, control.at(position), isLocked, isTold);
     }
 
     public Knob locked(boolean newLocked) {
-        return new Knob(id, owner, kind, duty, control, newLocked);
+        return new Knob(id, owner, kind, duty, control, newLocked, isTold);
+    }
+
+    public Knob told(boolean newTold) {
+        return new Knob(id, owner, kind, duty, control, isLocked, newTold);
+    }
+
+    /** A switch between inputs is not turned for the level, and nobody locked it. */
+    public boolean isLockedByOwner() {
+        return isLocked && kind != ControlKind.INPUT_SELECT;
+    }
+
+    /** Whether it must be known where it stands: a pad that nobody speaks of is out. */
+    public boolean isMissed() {
+        return !isTold && !isLocked && duty != Duty.SWITCH;
+    }
+
+    /** What a hand looks for: a clock reading, the mark of a switch, the decibels beside a fader. */
+    public String place() {
+        return kind == ControlKind.FADER && !control.taper().isStepped() ? gain().toString() : control.place();
     }
 
     public Gain gain() {

@@ -73,7 +73,8 @@ final class Obstacles {
                 note(Hindrance.Kind.OUT_OF_BALANCE, point, "", by, limits);
             }
             default -> {
-                bounds.drop(bound);
+                // As near to it as it comes.
+                bounds.ease(bound, by + 1e-6);
                 note(Hindrance.Kind.NOT_DRIVEN, point, "", by, limits);
             }
         }

@@ -42,6 +42,11 @@ public record Point(
         return new Point(id, station, label, sound, newFeeds, knob, gain, ceiling, inputNoise, outputNoise);
     }
 
+    public Point with(Sound newSound) {
+        return new Point(
+                id, station, label, Optional.of(newSound), feeds, knob, gain, ceiling, inputNoise, outputNoise);
+    }
+
     /** Whether several ways come together here. */
     public boolean isBus() {
         return feeds.size() > 1;

@@ -25,6 +25,9 @@ final class QuarterHours {
     /** In dB of noise for each decibel beside what practice left. */
     private static final double BESIDE = 1;
 
+    /** The nearer of two quarter hours, where noise does not matter. */
+    private static final double AWAY = 0.5;
+
     private final Flow flow;
     private final Solver solver;
     private final double[] solved;
@@ -52,7 +55,6 @@ final class QuarterHours {
         this.first = ranges.copy();
         this.positions = positions(solved);
         this.isMet = met(FlowLevels.of(turned(positions)));
-        solver.demands().loosen(OFF_BALANCE_DB);
         solver.demands().loosenRooms(OFF_BALANCE_DB);
     }
 
@@ -67,7 +69,7 @@ final class QuarterHours {
                 .boxed()
                 .toList();
         for (int k : free) {
-            if (!turnsFreely(k) || isLinked(k)) {
+            if (!turnsFreely(k)) {
                 set(k, solved[k]);
             }
         }
@@ -121,16 +123,21 @@ final class QuarterHours {
         double[] best = null;
         double least = Double.POSITIVE_INFINITY;
         double at = exact;
-        double[] places = DoubleStream.of(control.position(), quarter, quarter - step, quarter + step)
+        double[] places = DoubleStream.of(
+                        flow.knobs().get(k).isTold() ? control.position() : quarter,
+                        quarter,
+                        quarter - step,
+                        quarter + step)
                 .filter(position -> position >= 0 && position <= 1)
                 .filter(position -> isWithin(k, control.taper().at(position).db()))
                 .toArray();
         for (double place : places) {
             set(k, control.taper().at(place).db());
-            Optional<double[]> trial = solver.turns(ranges).map(this::positions);
+            Optional<double[]> trial = left();
             if (trial.isPresent()) {
                 trial.get()[k] = place;
-                double cost = cost(trial.get()) - (place == control.position() ? WORTH_TURNING_DB : 0);
+                double moved = Math.abs(control.taper().at(place).db() - solved[k]);
+                double cost = cost(trial.get()) + AWAY * moved - (isPresent(k, place) ? WORTH_TURNING_DB : 0);
                 if (cost < least) {
                     least = cost;
                     best = trial.get();
@@ -140,6 +147,22 @@ final class QuarterHours {
         }
         set(k, control.taper().at(at).db());
         positions = best == null ? positions : best;
+    }
+
+    /** What is left to the controls that are not yet set: in balance, or nearly so. */
+    private Optional<double[]> left() {
+        solver.demands().loosen(0);
+        Optional<double[]> balanced = solver.turns(ranges);
+        if (balanced.isEmpty()) {
+            solver.demands().loosen(OFF_BALANCE_DB);
+            balanced = solver.turns(ranges);
+        }
+        return balanced.map(this::positions);
+    }
+
+    private boolean isPresent(int k, double place) {
+        Knob knob = flow.knobs().get(k);
+        return knob.isTold() && place == knob.control().position();
     }
 
     private boolean isWithin(int k, double db) {
@@ -192,8 +215,7 @@ final class QuarterHours {
                         .mapToDouble(e -> solver.demands()
                                         .missed(
                                                 e,
-                                                levels.aimed(e)
-                                                        - flow.ends().get(e).middle())
+                                                levels.aimed(e) - solver.demands().target(e))
                                 - levels.range(e).db())
                         .sum();
     }

@@ -60,6 +60,16 @@ final class Solver {
         return solved;
     }
 
+    /** The least noise, whatever practice says. */
+    Solved quietest() {
+        obstacles.ease(demands.ranges());
+        practised = clicked(demands.ranges());
+        demands.holdNone();
+        demands.leaveNoRoom();
+        Branching branching = new Branching(flow, demands);
+        return found(branching, branching.best(practised));
+    }
+
     private Flow turned(double[] turns) {
         Map<Spot, Double> positions = new HashMap<>();
         for (int k = 0; k < turns.length; k++) {
@@ -87,11 +97,14 @@ final class Solver {
             practised = clicked;
             found = branching.best(clicked);
         }
-        boolean isProven = found.isPresent() && branching.isProven();
+        return found(branching, found);
+    }
+
+    private Solved found(Branching branching, Optional<double[]> found) {
         return new Solved(
                 found.orElseGet(
                         () -> flow.knobs().stream().mapToDouble(Knob::presentDb).toArray()),
-                isProven);
+                found.isPresent() && branching.isProven());
     }
 
     // --- practice ------------------------------------------------------------------------------------------------

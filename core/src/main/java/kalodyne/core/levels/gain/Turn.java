@@ -1,5 +1,7 @@
 package kalodyne.core.levels.gain;
 
+import kalodyne.core.joint.Spot;
+
 /**
  * Where a control should stand.
  *
@@ -10,18 +12,23 @@ public record Turn(Knob present, double position) {
     /** Less than a twentieth of a quarter hour is the same place to a hand. */
     private static final double SAME_PLACE = 0.05;
 
+    public Spot id() {
+        return present.id();
+    }
+
     public Knob advised() {
         return present.at(position);
     }
 
     public boolean stays() {
-        return Math.abs(present.control().position() - advised().control().position())
-                < SAME_PLACE * present.control().dial().quarterHour();
+        return !present.isMissed()
+                && Math.abs(present.control().position() - advised().control().position())
+                        < SAME_PLACE * present.control().dial().quarterHour();
     }
 
-    /** From where to where: "the gain on Interface from 10:45 to 8:45". */
+    /** From where to where: "the gain on Interface from 10:45 to 8:45"; only to where, if nobody said where it stands. */
     public String words() {
-        return present.words() + " from " + present.control().clock() + " to "
-                + advised().control().clock();
+        return present.words() + (present.isTold() ? " from " + present.place() : "") + " to "
+                + advised().place();
     }
 }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
-import kalodyne.core.gear.Control;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
@@ -118,11 +117,12 @@ final class Controls {
                 device.name(),
                 control.kind(),
                 new Duties(device).of(control),
-                new Control(control.name(), taper, control.dial(), Math.max(0, Math.min(1, position))),
-                settings.locked().contains(spot) || control.kind() == ControlKind.INPUT_SELECT);
+                control.at(position).orElseThrow(),
+                settings.locked().contains(spot) || control.kind() == ControlKind.INPUT_SELECT,
+                isTold(spot));
     }
 
-    boolean isTold(Spot spot) {
+    private boolean isTold(Spot spot) {
         return settings.positions().containsKey(spot) || patch.standing(spot).isPresent();
     }
 

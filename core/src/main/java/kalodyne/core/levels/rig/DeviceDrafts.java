@@ -25,6 +25,7 @@ import kalodyne.core.levels.rig.Sides.Side;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.SignalLevels;
+import kalodyne.core.units.ThermalNoise;
 
 /** What is inside a device, from the signals that its sockets receive to those that they give and to its tracks. */
 final class DeviceDrafts {
@@ -211,7 +212,10 @@ final class DeviceDrafts {
                 .or(() -> stage.facts().quantity(Fact.STAGE_GAIN))
                 .orElse(Gain.NONE));
         Optional<Level> ceiling = stage.facts().quantity(Fact.STAGE_CEILING);
-        Level in = stage.facts().quantity(Fact.INPUT_NOISE).orElse(Level.SILENCE);
+        Level in = stage.facts()
+                .quantity(Fact.INPUT_NOISE)
+                .map(DeviceDrafts::withoutSource)
+                .orElse(Level.SILENCE);
         Level out = stage.facts().quantity(Fact.OUTPUT_NOISE).orElse(Level.SILENCE);
         switch (stage.kind()) {
             case TO_DIGITAL -> tracks.convert(draft, stage, ceiling);
@@ -229,6 +233,14 @@ final class DeviceDrafts {
         }
         book.knowBeforeVolume(stage.id(), side, draft);
         return draft;
+    }
+
+    /** A noise figure is measured with a source, whose thermal noise is in it: the source that is plugged brings its own. */
+    private static Level withoutSource(Level rated) {
+        double own = Math.pow(rated.volts(), 2)
+                - Math.pow(ThermalNoise.of(ThermalNoise.RATED_SOURCE).volts(), 2);
+        // A figure that is better than its source was measured otherwise.
+        return own > 0 ? Level.ofVolts(Math.sqrt(own)) : rated;
     }
 
     private List<Link> links(Stage stage, Side side) {

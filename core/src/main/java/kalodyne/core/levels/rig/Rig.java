@@ -41,14 +41,19 @@ import kalodyne.core.units.Gain;
  * A setup as a flow.
  *
  * @param patch what is plugged
+ * @param joints what comes of it
  * @param flow from every source that is plugged to every track and ear that it reaches
  * @param leads what each input is plugged by, by its mark: "Lead 7"
- * @param untold the knobs of which nobody said where they stand
  * @param doubts what is not known or contradicts itself
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
 public record Rig(
-        Patch patch, Flow flow, Map<String, String> leads, Set<Spot> untold, List<Doubt> doubts, List<Loop> loops) {
+        Patch patch,
+        List<JointRules.Checked> joints,
+        Flow flow,
+        Map<String, String> leads,
+        List<Doubt> doubts,
+        List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
     /** A rise above the middle by less is none. */
@@ -61,8 +66,8 @@ public record Rig(
     private static final double UNEVEN_CREST_DB = 15;
 
     public Rig {
+        joints = List.copyOf(joints);
         leads = Map.copyOf(leads);
-        untold = Set.copyOf(untold);
         doubts = List.copyOf(doubts);
         loops = List.copyOf(loops);
     }
@@ -82,7 +87,7 @@ public record Rig(
 
     /** The same with its controls elsewhere: nothing else is looked at again. */
     public Rig with(Flow newFlow) {
-        return new Rig(patch, newFlow, leads, untold, doubts, loops);
+        return new Rig(patch, joints, newFlow, leads, doubts, loops);
     }
 
     /** The name of the device that a point is in. */
@@ -188,11 +193,7 @@ public record Rig(
             ways.forEach(this::join);
             forgetUnsent(ways);
             Flow flow = flow();
-            Set<Spot> untold = flow.knobs().stream()
-                    .map(Knob::id)
-                    .filter(control -> !controls.isTold(control))
-                    .collect(Collectors.toSet());
-            return new Rig(patch, flow, leads, untold, doubts, loops);
+            return new Rig(patch, joints, flow, leads, doubts, loops);
         }
 
         /** Built-in microphones are meant where nothing else comes in by plug or data, and nothing goes out but to ears. */
@@ -415,6 +416,8 @@ public record Rig(
                     .forEach(run -> sources.computeIfAbsent(run.end(), end -> new LinkedHashSet<>())
                             .add(run.source()));
             List<End> aimed = new ArrayList<>();
+            int loudspeakers =
+                    (int) ends.stream().filter(end -> isLoudspeaker(flow, end)).count();
             for (int e = 0; e < ends.size(); e++) {
                 End end = ends.get(e);
                 Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
@@ -424,10 +427,19 @@ public record Rig(
                         ? school(flow, end, players).on(end)
                         : end;
                 double below = belowTwin(flow, ends, end);
+                one = loudspeakers > 1 && isLoudspeaker(flow, end)
+                        ? one.louderBy(Gain.ofPowerRatio(loudspeakers))
+                        : one;
                 aimed.add(
                         below < LEAST_BELOW_DB ? one : one.withAim(one.low() - below, one.high() - below, one.line()));
             }
             return aimed;
+        }
+
+        /** All of them are heard together, each as loud as the others. */
+        private boolean isLoudspeaker(Flow flow, End end) {
+            Device device = patch.devices().get(flow.points().get(end.point()).station());
+            return end.kind() == End.Kind.EARS && device.kind() == DeviceKind.SPEAKER;
         }
 
         /** Behind the last control something may be built to be quieter than another track behind the same one: so it stays. */

@@ -3,8 +3,12 @@ package kalodyne.core.levels.rig;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import kalodyne.core.gear.ControlKind;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
@@ -16,11 +20,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 class OwnSoundsTest {
     private static List<LevelPlan> recorded(String line) {
         Patch patch = Plugged.of(line);
-        SetupLevels levels = SetupLevels.of(JointRules.check(patch), patch, Settings.NONE);
+        SetupLevels levels = SetupLevels.of(JointRules.check(patch), patch, gainsLowest(patch));
         return levels.traces().stream()
                 .map(levels::plan)
                 .filter(LevelPlan::isRecorded)
                 .toList();
+    }
+
+    private static Settings gainsLowest(Patch patch) {
+        Map<Spot, Double> lowest = new HashMap<>();
+        patch.devices()
+                .forEach((mark, device) -> device.controls().stream()
+                        .filter(control -> control.kind() == ControlKind.GAIN)
+                        .forEach(control -> lowest.put(new Spot(mark, control.id()), 0.0)));
+        return Settings.NONE.turned(lowest);
     }
 
     /** Built-in capsules are meant where nothing else comes in, by plug or by data, and nothing goes out but to ears. */
