@@ -18,6 +18,9 @@ import kalodyne.core.levels.gain.Turn;
  * @param obstacle what is in the way, where even these settings miss the aim
  */
 public record Advice(List<Turn> turns, Optional<Hindrance> obstacle) {
+    /** More are not read in a sentence. */
+    private static final int MOST_NAMED = 3;
+
     public Advice {
         turns = List.copyOf(turns);
     }
@@ -61,7 +64,11 @@ public record Advice(List<Turn> turns, Optional<Hindrance> obstacle) {
         List<String> ways = moving().stream().map(Turn::words).toList();
         return ways.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Remedy("Turn " + String.join(" and ", ways), Advised.byMark(positions())));
+                : Optional.of(new Remedy(
+                        ways.size() > MOST_NAMED
+                                ? "Set the " + ways.size() + " knobs of this run as advised"
+                                : "Turn " + String.join(" and ", ways),
+                        Advised.byMark(positions())));
     }
 
     /** Where a control of the run should stand. */

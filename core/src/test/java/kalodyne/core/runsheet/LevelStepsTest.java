@@ -29,8 +29,8 @@ class LevelStepsTest {
                 File: test_analogue-synth-mono-output_1.wav.
                 because This is what all of it is for.
                 tells 30 min
-            down:stop: Stop recording, see that it is saved, levels down
-                because What is pulled while it still records breaks the file.
+            down:stop: Stop recording, see that it is saved
+                because What is pulled or copied while it still records is a broken file.
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             level:recorder-handheld.gain-1: Dynamic voice microphone: play the loudest part, input level 1 on Hand-held recorder with two XLR inputs up to 12:15
@@ -43,17 +43,17 @@ class LevelStepsTest {
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
-            level:guitar-humbucker.volume: Electric guitar, humbuckers: its volume to 2:00
+            level:guitar-humbucker.volume: Electric guitar, humbuckers: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells −4.7 dBu behind it
+                tells +2.0 dBu behind it
             level:interface-2.gain-2: Electric guitar, humbuckers: play the loudest part, gain 2 on Two-input interface, bus powered stays at its lowest (7:00)
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
-                tells meter −15.3 dBFS
+                tells meter −8.6 dBFS
             test-take: Test take of 30 s: the loudest part, then 10 s of silence
                 Listen on headphones for hiss in the pauses, hum in the pauses, distortion in the loudest part.
                 because A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.
-                tells peaks −15 to −14 dBFS
+                tells peaks −14 to −9 dBFS
             take: The take
                 Files: test_dynamic-voice-microphone_1.wav, test_electric-guitar-humbuckers_1.wav.
                 because This is what all of it is for.
@@ -63,16 +63,14 @@ class LevelStepsTest {
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
                 tells +8.0 dBu behind it
-            level:mixer-multitrack-usb.gain-1: Analogue synth, mono output: play the loudest part, gain 1 on Mixer with a USB channel for every input up to 7:15
+            level:mixer-multitrack-usb.gain-1: Analogue synth, mono output: play the loudest part, gain 1 on Mixer with a USB channel for every input up to 7:30
+                If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
-                tells meter −9.2 dBFS
-            level:mixer-multitrack-usb.level-1: Analogue synth, mono output: play the loudest part, level 1 on Mixer with a USB channel for every input up to 2:00
-                because Here the loudest part lands where it should, with the least noise.
-                tells meter −8.9 dBFS
-            level:mixer-multitrack-usb.main: Analogue synth, mono output: play the loudest part, main level on Mixer with a USB channel for every input up to 1:12
-                If the meter shows more, go back a little: a quarter of an hour is 1.2 dB here.
-                because Here the loudest part lands where it should, with the least noise.
-                tells meter −8.9 dBFS
+                tells meter −7.9 dBFS
+            level:mixer-multitrack-usb.level-1: level 1 on Mixer with a USB channel for every input to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
+            level:mixer-multitrack-usb.main: main level on Mixer with a USB channel for every input to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
 
             groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH
             level:groovebox.volume: Groovebox, line out on 3.5 mm: its volume to 12:15
@@ -89,13 +87,13 @@ class LevelStepsTest {
                 tells 30 min
 
             drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c | drum-machine > laptop-combo | KEEP
-            level:drum-machine.level: Drum machine, stereo outputs and MIDI: its output level to 4:15
+            level:drum-machine.level: Drum machine, stereo outputs and MIDI: its output level to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +11.7 dBu behind it
+                tells +13.0 dBu behind it
             level:interface-4.gain-3+interface-4.gain-4: Drum machine, stereo outputs and MIDI: play the loudest part, gain 3 and gain 4 on Four-input interface stay at their lowest (7:00)
                 If the meter shows more, go back a little: a quarter of an hour is 1.0 dB here.
                 because Here the loudest part lands where it should, with the least noise.
-                tells meter −9.1 dBFS
+                tells meter −7.8 dBFS
 
             interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2 |
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
@@ -105,34 +103,34 @@ class LevelStepsTest {
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −8.6 dBFS
-            level:interface-2.monitor: Powered studio speaker and Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to full (5:00)
+            level:interface-2.monitor: Powered studio speaker and Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:15
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 75 dB SPL
-            level:speakers-powered.level+speakers-powered-2.level: Powered studio speaker and Powered studio speaker: level slowly up to 11:45
+                tells about 74 dB SPL
+            level:speakers-powered.level+speakers-powered-2.level: Powered studio speaker and Powered studio speaker: level slowly up to 3:20
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 75 dB SPL
+                tells about 74 dB SPL
 
             mic-condenser-large.out xlr-xlr interface-2.mic-1; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             level:interface-2.gain-1: Condenser microphone, large diaphragm: play the loudest part, gain 1 on Two-input interface, bus powered up to 9:15
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.8 dBFS
-            level:interface-2.phones-level: Studio headphones, 80 Ω: headphones on Two-input interface, bus powered slowly up to 9:00
+            level:interface-2.phones-level: Studio headphones, 80 Ω: headphones on Two-input interface, bus powered slowly up to 9:30
                 Now put them on. Stop where it is comfortable.
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 73 dB SPL
+                tells about 75 dB SPL
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
-            level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:30
+            level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
-                tells meter −15.8 dBFS
-            level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 3:30
+                tells meter −14.4 dBFS
+            level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:45
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 73 dB SPL
-            level:speakers-powered.level: Powered studio speaker: level slowly up to 11:45
+                tells about 76 dB SPL
+            level:speakers-powered.level: Powered studio speaker: level slowly up to 3:20
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 73 dB SPL
+                tells about 76 dB SPL
             """;
 
     static Stream<List<String>> rigs() {

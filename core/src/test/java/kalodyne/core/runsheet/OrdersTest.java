@@ -24,10 +24,12 @@ class OrdersTest {
      */
     private static final String BOOK = """
             mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia |
+            back up after finish, need: What is still being written cannot be copied or cut.
             back up after take, need: There must be a take first.
             choose after plug, need: A device is in the list only when it is on.
             choose after switch on, need: Phone with a four-pole headset socket must be on for it.
             finish after back up, habit: A take that is checked first can be made again.
+            finish after finish, habit: A take that is checked first can be made again.
             finish after take, need: First the take.
             finish after trim, habit: A take that is checked first can be made again.
             phantom off after finish, need: The pop would be in the take.
@@ -65,6 +67,7 @@ class OrdersTest {
             test take after plug, need: Only what is plugged can be heard.
             test take after set level, need: It tests the levels as they will be.
             test take after switch on, need: Nothing is heard or seen before it is on.
+            trim after finish, need: What is still being written cannot be copied or cut.
             trim after take, need: There must be a take first.
             unplug after finish, need: What is pulled while it still records breaks the file.
             unplug after switch off, habit: A plug that is pulled out of gear without power does no harm.
@@ -75,7 +78,7 @@ class OrdersTest {
             lasts Phone with a four-pole headset socket: battery lasts 6 h
             lasts USB-C hub with a charging socket: 350 mA drawn of 900 mA
             lasts Power bank: 3 A drawn of 3 A
-            34 steps, about 11 min until the first take
+            35 steps, about 11 min until the first take
 
             drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 speakers-powered*2 trs-xlr*2 | drum-machine > laptop-combo; tempo; speakers-powered+speakers-powered-2 | KEEP
             choose after plug, need: The clock goes through this lead.
@@ -105,15 +108,16 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 900 mA
             lasts Laptop with one combined headset socket: 50 mA drawn of 1.5 A
-            39 steps, about 14 min until the first take
+            40 steps, about 14 min until the first take
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             choose after switch on, need: Hand-held recorder with two XLR inputs must be on for it.
             clear after back up, safety: What is cleared without a copy is gone.
+            clear after finish, need: What is still being written cannot be copied or cut.
             finish after clear, habit: A take that is checked first can be made again.
             lasts Hand-held recorder with two XLR inputs: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
             lasts Hand-held recorder with two XLR inputs: battery lasts 8 h
-            19 steps, about 6 min until the first take
+            20 steps, about 6 min until the first take
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             ears off after finish, habit: The take is heard to its end.
@@ -125,7 +129,7 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 1.5 A
-            36 steps, about 12 min until the first take
+            37 steps, about 12 min until the first take
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c amplifier-hifi | turntable-mm > laptop-combo | KEEP
             plug after plug, habit: Without the ground wire the first touch hums loudly.
@@ -134,7 +138,7 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: 346 MB for 30 min at 48 kHz, 16 bits, 2 tracks
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 100 mA drawn of 900 mA
-            27 steps, about 9 min until the first take
+            28 steps, about 9 min until the first take
             """;
 
     @Test

@@ -22,7 +22,7 @@ class SearchWordsTest {
                 Push both ends of XLR lead in until they click: Condenser microphone, large diaphragm, Output → Two-input interface, bus powered, Input 1, mic.
                 Turn gain 1 on Two-input interface, bus powered up to 9:15.
                 See that Two-input interface, bus powered is on.
-            Does the meter of track 1 in the recorder move? (about −27.4 dBFS)
+            Does the meter of track 1 in the recorder move? (about −14.8 dBFS)
                 Choose Two-input interface, bus powered as the input device of the system and of the app.
                 Choose channel 1 as the input of the track, and arm it.
                 Allow the app the microphone.
@@ -62,6 +62,8 @@ class SearchWordsTest {
                 Arm both tracks, or one stereo track.
 
             synth-analogue.out ts-ts interface-2.line-1; interface-2.usb usb-a-c laptop-combo.usb-1 | TOO_QUIET | level:
+            Does the volume on Analogue synth, mono output stand at 5:00? (as advised)
+                Turn it to 5:00.
             Does gain 1 on Two-input interface, bus powered stand at 7:45? (as advised)
                 Turn it to 7:45.
             Is every pad off, and no plug only halfway in?
@@ -70,6 +72,8 @@ class SearchWordsTest {
                 Then the source is not as described: make a test take, and correct the gear from it.
 
             synth-analogue.out ts-ts interface-2.line-1; interface-2.usb usb-a-c laptop-combo.usb-1 | TOO_LOUD | level:
+            Does the volume on Analogue synth, mono output stand at 5:00? (as advised)
+                Turn it to 5:00.
             Does gain 1 on Two-input interface, bus powered stand at 7:45? (as advised)
                 Turn it to 7:45.
             Is every pad on that should be?

@@ -16,6 +16,8 @@ public enum Duty {
     OUTPUT,
     /** Volume of what plays: the stronger it leaves its source, the less later noise counts. */
     SOURCE,
+    /** Volume of an electric instrument: a part of its tone, turned down last. */
+    TONE,
     /** A pad: it is in or out. */
     SWITCH;
 

@@ -13,9 +13,9 @@ import kalodyne.core.units.Gain;
  *   <li>Trims of lines leave 0 dB.
  *   <li>Mains leave it too, down to −10 dB and up to +5 dB, and outputs go on to 8 and 4 o'clock.
  *   <li>So do the faders of channels; pads come in; 3 dB are left under the ceilings.
- *   <li>Mains, faders and outputs go as far as a quarter hour is no more than 3 dB.
+ *   <li>Mains, faders and outputs go as far as a quarter hour is no more than 3 dB; sources are turned down.
  *   <li>What is recorded lies beside its aim, as far as that does.
- *   <li>Sources are turned down.
+ *   <li>Electric instruments are turned down, whose volume is a part of their tone.
  *   <li>Anything goes, up to the ceilings themselves.
  * </ol>
  *
@@ -86,9 +86,10 @@ final class Practice {
                                 5,
                                 Travel.fine(
                                         knob, knob.control().taper().at(NOON).db()));
+            case TONE -> practice.open(0, Travel.at(whole.high())).open(LAST, Travel.fine(knob, whole.high()));
             case SOURCE ->
                 practice.open(0, school == GainSchool.WORK_UP ? fromNoon(knob) : Travel.at(whole.high()))
-                        .open(isUnity ? 1 : LAST, Travel.fine(knob, whole.high()));
+                        .open(isUnity ? 1 : FINE, Travel.fine(knob, whole.high()));
             case SWITCH ->
                 practice.open(0, Travel.at(steady(knob.control().taper()))).open(PADS, whole);
         }

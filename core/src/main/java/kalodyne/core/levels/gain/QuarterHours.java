@@ -215,7 +215,8 @@ final class QuarterHours {
                         .mapToDouble(e -> solver.demands()
                                         .missed(
                                                 e,
-                                                levels.aimed(e) - solver.demands().target(e))
+                                                levels.aimed(e)
+                                                        - solver.demands().target(e))
                                 - levels.range(e).db())
                         .sum();
     }

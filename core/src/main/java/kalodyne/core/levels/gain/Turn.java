@@ -9,8 +9,8 @@ import kalodyne.core.joint.Spot;
  * @param position where it should
  */
 public record Turn(Knob present, double position) {
-    /** Less than a twentieth of a quarter hour is the same place to a hand. */
-    private static final double SAME_PLACE = 0.05;
+    /** Less than a quarter of a quarter hour is the same place to a hand. */
+    private static final double SAME_PLACE = 0.25;
 
     public Spot id() {
         return present.id();

@@ -37,7 +37,7 @@ final class Duties {
             return Duty.SWITCH;
         }
         if (stages(control).findAny().isEmpty()) {
-            return isPlayer() ? Duty.SOURCE : Duty.OUTPUT;
+            return device.kind() == DeviceKind.INSTRUMENT ? Duty.TONE : isPlayer() ? Duty.SOURCE : Duty.OUTPUT;
         }
         if (kind == ControlKind.VOLUME) {
             return device.kind() == DeviceKind.PREAMP ? Duty.MAIN : Duty.OUTPUT;

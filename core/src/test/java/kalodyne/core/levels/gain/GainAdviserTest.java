@@ -50,7 +50,7 @@ class GainAdviserTest {
         return switch (knob.duty()) {
             case MAIN -> unity(db, lowest, highest, 1);
             case CHANNEL -> unity(db, lowest, highest, 2);
-            case SOURCE -> db > highest - 1e-4 ? 0 : 5 + (highest - db) / (highest - lowest);
+            case SOURCE -> db > highest - 1e-4 ? 0 : 3 + (highest - db) / (highest - lowest);
             case SWITCH -> Math.abs(db) < 1e-4 ? 0 : 3;
             default -> 0;
         };

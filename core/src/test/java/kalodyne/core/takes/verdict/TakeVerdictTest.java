@@ -116,7 +116,9 @@ class TakeVerdictTest {
                             .db()
                     - run.input().gain().gain().db();
             if (verdict.advice().obstacle().isEmpty()) {
-                assertThat(measured + change).isBetween(-12.0, -6.0);
+                // Where the gain is at its end, up to 3 dB too quiet does.
+                boolean isAtEnd = change > 19.9;
+                assertThat(measured + change).isBetween(isAtEnd ? -15.0 : -12.0, -6.0);
             } else {
                 assertThat(measured).isLessThan(-30);
             }
