@@ -106,10 +106,7 @@ final class LevelSteps implements SheetPart {
             boolean isLowest = first.knob().control().position() <= 0 && !isSwitch(first.knob());
             boolean isMark = isAtMark(first);
             String title = isMark
-                    ? names(group) + " on " + first.knob().owner() + " to 0 dB"
-                            + (first.knob().control().position() >= 1
-                                    ? ", fully up"
-                                    : " (" + first.knob().control().clock() + ")")
+                    ? names(group) + " on " + first.knob().owner() + mark(first.knob())
                     : isLowest
                             ? name + ": play the loudest part, " + where
                                     + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (")
@@ -185,11 +182,16 @@ final class LevelSteps implements SheetPart {
                                 Section.LEVELS,
                                 Act.LISTEN,
                                 names + ": " + names(group)
-                                        + (isOwn ? "" : " on " + first.knob().owner()) + " slowly up to "
-                                        + place(first.knob()),
+                                        + (isOwn ? "" : " on " + first.knob().owner())
+                                        + (isAtMark(first)
+                                                ? mark(first.knob())
+                                                : " slowly up to " + place(first.knob())),
                                 "What is heard is set after what is recorded: its level changes nothing in the track.")
                         .with(isLoud ? "" : "Now put them on. Stop where it is comfortable.")
-                        .telling("about " + Print.decimal(plan.endAverage(), 0) + " dB SPL")
+                        .telling(
+                                group == steps.get(steps.size() - 1)
+                                        ? "about " + Print.decimal(plan.endAverage(), 0) + " dB SPL"
+                                        : "")
                         .noticing(
                                 isLoud
                                         ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
@@ -264,6 +266,14 @@ final class LevelSteps implements SheetPart {
             return (duty == Duty.MAIN || duty == Duty.CHANNEL)
                     && !isSwitch(turned.knob())
                     && Math.abs(turned.knob().gain().db()) < AT_MARK_DB;
+        }
+
+        /** " to 0 dB (1:12)". */
+        private static String mark(Knob knob) {
+            return " to 0 dB"
+                    + (knob.control().position() >= 1
+                            ? ", fully up"
+                            : " (" + knob.control().clock() + ")");
         }
 
         private static String id(List<Turned> group) {

@@ -60,6 +60,10 @@ class LevelStepsTest {
                 tells 30 min
 
             synth-analogue.out ts-ts mixer-multitrack-usb.line-1; mixer-multitrack-usb.usb usb-a-b laptop-combo.usb-1
+            level:mixer-multitrack-usb.level-1: level 1 on Mixer with a USB channel for every input to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
+            level:mixer-multitrack-usb.main: main level on Mixer with a USB channel for every input to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
                 tells +8.0 dBu behind it
@@ -67,10 +71,6 @@ class LevelStepsTest {
                 If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −7.9 dBFS
-            level:mixer-multitrack-usb.level-1: level 1 on Mixer with a USB channel for every input to 0 dB (1:12)
-                because There it moves finely, and the gains before it make the level.
-            level:mixer-multitrack-usb.main: main level on Mixer with a USB channel for every input to 0 dB (1:12)
-                because There it moves finely, and the gains before it make the level.
 
             groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH
             level:groovebox.volume: Groovebox, line out on 3.5 mm: its volume to 12:15
@@ -103,10 +103,9 @@ class LevelStepsTest {
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −8.6 dBFS
-            level:interface-2.monitor: Powered studio speaker and Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:15
+            level:speakers-powered.level+speakers-powered-2.level: Powered studio speaker and Powered studio speaker: level to 0 dB (3:20)
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 74 dB SPL
-            level:speakers-powered.level+speakers-powered-2.level: Powered studio speaker and Powered studio speaker: level slowly up to 3:20
+            level:interface-2.monitor: Powered studio speaker and Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:15
                 because What is heard is set after what is recorded: its level changes nothing in the track.
                 tells about 74 dB SPL
 
@@ -125,10 +124,9 @@ class LevelStepsTest {
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
-            level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:45
+            level:speakers-powered.level: Powered studio speaker: level to 0 dB (3:20)
                 because What is heard is set after what is recorded: its level changes nothing in the track.
-                tells about 76 dB SPL
-            level:speakers-powered.level: Powered studio speaker: level slowly up to 3:20
+            level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:45
                 because What is heard is set after what is recorded: its level changes nothing in the track.
                 tells about 76 dB SPL
             """;
