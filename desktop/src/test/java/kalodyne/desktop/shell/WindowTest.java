@@ -213,7 +213,7 @@ class WindowTest {
             assertThat(desk.text("#next-step")).isEqualTo("Choose what is closest to what you want to record");
             desk.robot().clickOn("Electric guitar or bass into an instrument input");
             desk.rest();
-            assertThat(desk.text("#levels-sentence")).startsWith("Loudest peaks reach");
+            assertThat(desk.text("#levels-sentence")).startsWith("Set as advised, loudest peaks reach");
             assertThat(desk.workbench().studio().studio().devices())
                     .extracting(Device::name)
                     .anyMatch(name -> name.startsWith("Electric guitar"))
