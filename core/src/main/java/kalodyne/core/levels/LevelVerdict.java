@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
@@ -15,12 +16,14 @@ public record LevelVerdict(String sentence, String nextStep) {
      * @param first what has to be mended before any level means something
      */
     public static LevelVerdict of(LevelPlan plan, Advice advice, Optional<Finding> first) {
-        if (first.isPresent()) {
-            return new LevelVerdict(
-                    "First the joint: " + first.get().title(),
-                    first.get().remedy().map(Remedy::words).orElse(first.get().text()));
-        }
-        return new LevelVerdict(plan.isRecorded() ? sentence(plan) : heard(plan), nextStep(plan, advice));
+        boolean harms =
+                first.filter(finding -> finding.severity() == Severity.HARM).isPresent();
+        return new LevelVerdict(
+                harms
+                        ? "First the joint: " + first.orElseThrow().title()
+                        : plan.isRecorded() ? sentence(plan) : heard(plan),
+                first.map(finding -> finding.remedy().map(Remedy::words).orElse(finding.text()))
+                        .orElseGet(() -> nextStep(plan, advice)));
     }
 
     private static String sentence(LevelPlan plan) {
