@@ -143,10 +143,7 @@ final class EarRules extends RunFindings {
     private void crossover() {
         for (int index : plan.trace().path().points()) {
             Point point = plan.flow().points().get(index);
-            Optional<Stage> stage = device(point).stream()
-                    .flatMap(device -> device.stages().stream())
-                    .filter(each -> each.id().equals(part(point)) && each.kind() == StageKind.CROSSOVER)
-                    .findFirst();
+            Optional<Stage> stage = stage(point).filter(each -> each.kind() == StageKind.CROSSOVER);
             if (stage.isPresent()) {
                 crossover(point.station(), stage.get());
                 return;

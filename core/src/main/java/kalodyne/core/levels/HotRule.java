@@ -15,7 +15,7 @@ final class HotRule implements LevelRule {
     public Optional<Finding> check(LevelPlan plan, Advice advice) {
         double over = plan.miss().db();
         double room = -plan.endPeak();
-        if (!plan.isRecorded() || plan.end().isTolerated(plan.aimed()) || over <= 0 || room < 0) {
+        if (!plan.isRecorded() || plan.isTolerated() || over <= 0 || room < 0) {
             return Optional.empty();
         }
         return LevelRules.found(

@@ -47,6 +47,9 @@ public final class LeastChange {
 
     private static final double[] BOOSTS_DB = {10, 20, 25, 30, 40};
     private static final double[] PREAMPS_DB = {10, 20, 30, 40, 50, 60};
+    /** Of a microphone twice and four times as far, and half as far; farther it is the room that is heard. Common practice. */
+    private static final double[] DISTANCES_DB = {-6, -12, 6};
+
     private static final Level BOOSTER_NOISE = new Level(-128);
     private static final Level BOOSTER_CEILING = new Level(10);
 
@@ -177,7 +180,7 @@ public final class LeastChange {
                 if (control.kind() == ControlKind.INPUT_SELECT) {
                     control.positions().stream()
                             .filter(position ->
-                                    !standing.filter(position::equals).isPresent())
+                                    standing.filter(position::equals).isEmpty())
                             .forEach(position -> switched(new Spot(mark, control.id()), control, position));
                 }
             }
@@ -204,13 +207,12 @@ public final class LeastChange {
 
     // --- distance ------------------------------------------------------------------------------------------------
 
-    /** A microphone half as near is 6 dB quieter: farther than this it is the room that is heard; common practice. */
-    private static final double[] DISTANCES_DB = {-6, -12, 6};
-
     private void distance() {
         int source = trace.path().source();
         Point point = rig.flow().points().get(source);
-        boolean hears = trace.isOfMicrophone();
+        if (!trace.isOfMicrophone()) {
+            return;
+        }
         String name = rig.station(point);
         for (double db : DISTANCES_DB) {
             Flow moved = rig.flow()
@@ -219,7 +221,7 @@ public final class LeastChange {
                     ? "Go " + (db < -6 ? "four times" : "twice") + " as far from " + name + ": " + (int) -db
                             + " dB less"
                     : "Go half as far from " + name + ": " + (int) db + " dB more";
-            if (hears && offer(Change.Kind.DISTANCE, words, moved)) {
+            if (offer(Change.Kind.DISTANCE, words, moved)) {
                 return;
             }
         }
@@ -300,9 +302,7 @@ public final class LeastChange {
 
     /** The socket that a point stands for; empty where it is none. */
     private Optional<Socket> socket(int point) {
-        Spot spot = rig.flow().points().get(point).id().spot();
-        return Optional.ofNullable(rig.patch().devices().get(spot.item()))
-                .flatMap(device -> device.socket(spot.part()));
+        return rig.patch().socket(rig.flow().points().get(point).id().spot());
     }
 
     /** What lives on the bias of the socket that it is plugged into: nothing that is put between passes it on. */

@@ -165,17 +165,7 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
                 .map(most -> sound.levels().peak().compareTo(most) > 0 && gain.db() > 0
                         ? sound.levels().peak()
                         : most);
-        Point louder = new Point(
-                source.id(),
-                source.station(),
-                source.label(),
-                Optional.of(sound),
-                source.feeds(),
-                source.knob(),
-                source.gain(),
-                ceiling,
-                source.inputNoise(),
-                source.outputNoise());
+        Point louder = source.with(sound, ceiling);
         return of(trace, FlowLevels.of(flow().withPoint(trace.path().source(), louder)));
     }
 
@@ -219,6 +209,11 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
     /** How far that line misses the aim: positive is too hot. */
     public Gain miss() {
         return end().miss(aimed());
+    }
+
+    /** Whether it does where it lies, in its aim or beside it. */
+    public boolean isTolerated() {
+        return end().isTolerated(aimed());
     }
 
     /** "−12…−6 dBFS". */

@@ -37,7 +37,7 @@ public record LevelVerdict(String sentence, String nextStep) {
                     : LevelRules.words(plan, clipping) + " distorts: " + Print.decimal(over, 1) + " dB too loud for it";
         }
         double miss = Computed.isSome(plan.miss().db()) ? plan.miss().db() : 0;
-        if (miss != 0 && plan.end().isTolerated(plan.aimed())) {
+        if (miss != 0 && plan.isTolerated()) {
             return start + (miss > 0 ? "a little above the aim, and fine" : "a little below the aim, and fine");
         }
         if (miss > 0) {

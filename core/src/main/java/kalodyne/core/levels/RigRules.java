@@ -143,12 +143,9 @@ final class RigRules extends RunFindings {
         Level possible = ThermalNoise.of(ThermalNoise.RATED_SOURCE);
         for (StageLevel each : plan.stages()) {
             Point point = plan.flow().points().get(each.stage().point());
-            Optional<Level> rated = device(point).stream()
-                    .flatMap(device -> device.stages().stream())
-                    .filter(stage -> stage.id().equals(point.id().spot().part()))
-                    .flatMap(stage -> stage.facts().quantity(Fact.INPUT_NOISE).stream())
-                    .filter(noise -> noise.compareTo(possible) < 0)
-                    .findFirst();
+            Optional<Level> rated = stage(point)
+                    .flatMap(stage -> stage.facts().quantity(Fact.INPUT_NOISE))
+                    .filter(noise -> noise.compareTo(possible) < 0);
             if (rated.isPresent()) {
                 add(
                         FindingCode.NOISE_IMPOSSIBLE,

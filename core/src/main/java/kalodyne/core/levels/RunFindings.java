@@ -10,6 +10,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Stage;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.rig.Rig;
 
@@ -50,6 +51,14 @@ abstract class RunFindings {
                         .filter(mark::equals)
                         .isPresent())
                 .map(Station::index)
+                .findFirst();
+    }
+
+    /** The stage that a point stands for; empty where it is none. */
+    final Optional<Stage> stage(Point point) {
+        return device(point).stream()
+                .flatMap(device -> device.stages().stream())
+                .filter(stage -> stage.id().equals(point.id().spot().part()))
                 .findFirst();
     }
 

@@ -325,7 +325,7 @@ final class Demands {
     void correct(FlowLevels found, double[] turns) {
         double[] levels = relaxed(new Bounds.Ranges(turns, turns)).orElse(null);
         for (int e = 0; levels != null && e < aims.length; e++) {
-            double over = found.aimed(e) - target(e) - off(e, levels);
+            double over = found.aimed(e) - onScale(e, levels);
             misjudged[e] += Double.isFinite(over) ? over : 0;
         }
     }
@@ -419,7 +419,7 @@ final class Demands {
         double missed = 0;
         for (int e = 0; e < aims.length; e++) {
             End end = flow.ends().get(e);
-            double at = target(e) + off(e, levels);
+            double at = onScale(e, levels);
             missed += Math.max(0, Math.max(end.leastTolerated() - at, at - end.mostTolerated()));
         }
         return missed;
@@ -429,8 +429,13 @@ final class Demands {
         return out[flow.ends().get(end).point()];
     }
 
+    /** Where the aimed line of an end lies on its scale. */
+    double onScale(int end, double[] levels) {
+        return target(end) + off(end, levels);
+    }
+
     /** How far an end lies above what it is set to. */
-    double off(int end, double[] levels) {
+    private double off(int end, double[] levels) {
         return levels[atEnd(end)] - reference(end, target(end));
     }
 

@@ -27,6 +27,15 @@ public record End(
         double high,
         Line line,
         OptionalInt bits) {
+    /** So much too quiet is raised later, and nobody hears the noise of it; common practice. */
+    private static final double RAISED_LATER_DB = 3;
+
+    /** Whoever plays, peaks that leave so much free are whole; common practice. */
+    private static final double LOUDEST_PEAK = -6;
+
+    private static final double EARS_BELOW_DB = 10;
+    private static final double EARS_ABOVE_DB = 5;
+
     public End {
         if (!(low < high)) {
             throw new IllegalArgumentException("an aim must rise, got " + low + " to " + high);
@@ -44,15 +53,6 @@ public record End(
         PEAK,
         AVERAGE
     }
-
-    /** So much too quiet is raised later, and nobody hears the noise of it; common practice. */
-    private static final double RAISED_LATER_DB = 3;
-
-    /** Whoever plays, peaks that leave so much free are whole; common practice. */
-    private static final double LOUDEST_PEAK = -6;
-
-    private static final double EARS_BELOW_DB = 10;
-    private static final double EARS_ABOVE_DB = 5;
 
     /** The lowest that does, though it is not aimed at. */
     public double leastTolerated() {

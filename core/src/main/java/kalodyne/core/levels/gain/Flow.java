@@ -107,6 +107,16 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return new Flow(points, knobs.stream().map(change).toList(), ends);
     }
 
+    /** With all controls that may move where they add so much, in dB, in their order. */
+    Flow adding(double[] db) {
+        return new Flow(
+                points,
+                IntStream.range(0, knobs.size())
+                        .mapToObj(k -> knobs.get(k).adding(db[k]))
+                        .toList(),
+                ends);
+    }
+
     /** With some controls turned to positions, by their marks; marks that it does not have are passed over. */
     public Flow turned(Map<Spot, Double> positions) {
         return withKnobs(knob -> positions.containsKey(knob.id()) ? knob.at(positions.get(knob.id())) : knob);

@@ -27,6 +27,11 @@ public record Knob(
         return new Knob(id, owner, kind, duty, control.at(position), isLocked, isTold);
     }
 
+    /** Where it adds so much, in dB, or nearest to it; where it is, if it must stay. */
+    Knob adding(double db) {
+        return isLocked ? this : at(control.taper().positionFor(new Gain(db)));
+    }
+
     public Knob locked(boolean newLocked) {
         return new Knob(id, owner, kind, duty, control, newLocked, isTold);
     }

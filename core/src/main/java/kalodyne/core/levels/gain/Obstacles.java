@@ -119,7 +119,7 @@ final class Obstacles {
         End end = flow.ends().get(e);
         double by = Math.abs(end.miss(aimed).db());
         boolean isHot = aimed > end.high();
-        double reach = demands.target(e) + demands.off(e, isHot ? least.levels() : most.levels());
+        double reach = demands.onScale(e, isHot ? least.levels() : most.levels());
         List<Integer> chain = bounds.chain(isHot ? least : most, demands.atEnd(e), isHot);
         List<Knob> limits = limits(chain);
         if (isHot ? reach < end.high() : reach > end.low()) {

@@ -43,8 +43,12 @@ public record Point(
     }
 
     public Point with(Sound newSound) {
+        return with(newSound, ceiling);
+    }
+
+    public Point with(Sound newSound, Optional<Level> newCeiling) {
         return new Point(
-                id, station, label, Optional.of(newSound), feeds, knob, gain, ceiling, inputNoise, outputNoise);
+                id, station, label, Optional.of(newSound), feeds, knob, gain, newCeiling, inputNoise, outputNoise);
     }
 
     /** Whether several ways come together here. */

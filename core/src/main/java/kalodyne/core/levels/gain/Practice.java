@@ -13,8 +13,8 @@ import kalodyne.core.units.Gain;
  *   <li>Trims of lines leave 0 dB.
  *   <li>Mains leave it too, down to −10 dB and up to +5 dB, and outputs go on to 8 and 4 o'clock.
  *   <li>So do the faders of channels; pads come in; 3 dB are left under the ceilings.
- *   <li>Mains, faders and outputs go as far as a quarter hour is no more than 3 dB; sources are turned down.
- *   <li>What is recorded lies beside its aim, as far as that does.
+ *   <li>Mains and faders go as far as a quarter hour is no more than 3 dB; sources are turned down.
+ *   <li>What is recorded lies beside its aim, as far as that does; outputs go as far as they move finely.
  *   <li>Electric instruments are turned down, whose volume is a part of their tone.
  *   <li>Anything goes, up to the ceilings themselves.
  * </ol>
@@ -33,6 +33,9 @@ final class Practice {
 
     /** All that moves finely goes from here on. */
     private static final int FINE = 4;
+
+    /** Outputs and headphones go all the way that they move finely. */
+    private static final int OUTPUTS = 5;
 
     /** The last before anything goes. */
     private static final int LAST = 6;
@@ -83,7 +86,7 @@ final class Practice {
                 practice.open(0, Travel.between(knob, MIDDLE[0], MIDDLE[1]))
                         .open(2, Travel.between(knob, WIDE[0], WIDE[1]))
                         .open(
-                                5,
+                                OUTPUTS,
                                 Travel.fine(
                                         knob, knob.control().taper().at(NOON).db()));
             case TONE -> practice.open(0, Travel.at(whole.high())).open(LAST, Travel.fine(knob, whole.high()));

@@ -128,6 +128,7 @@ final class QuarterHours {
                         quarter,
                         quarter - step,
                         quarter + step)
+                .distinct()
                 .filter(position -> position >= 0 && position <= 1)
                 .filter(position -> isWithin(k, control.taper().at(position).db()))
                 .toArray();
@@ -172,12 +173,7 @@ final class QuarterHours {
     /** Where the controls add so much. */
     private double[] positions(double[] turns) {
         return IntStream.range(0, turns.length)
-                .mapToDouble(k -> {
-                    Knob knob = flow.knobs().get(k);
-                    return knob.isLocked()
-                            ? knob.control().position()
-                            : knob.control().taper().positionFor(new Gain(turns[k]));
-                })
+                .mapToDouble(k -> flow.knobs().get(k).adding(turns[k]).control().position())
                 .toArray();
     }
 

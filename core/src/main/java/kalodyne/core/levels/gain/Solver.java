@@ -1,15 +1,10 @@
 package kalodyne.core.levels.gain;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import kalodyne.core.joint.Spot;
-import kalodyne.core.units.Gain;
 
 /**
  * Finds where the controls of a flow whose parts hang together should stand: no point clipping, the aimed lines in their aims,
@@ -54,7 +49,7 @@ final class Solver {
         obstacles.ease(demands.ranges());
         Solved solved = solved();
         if (obstacles.isOutOfBalance()) {
-            demands.correct(FlowLevels.of(turned(solved.turns())), solved.turns());
+            demands.correct(FlowLevels.of(flow.adding(solved.turns())), solved.turns());
             solved = solved();
         }
         return solved;
@@ -68,17 +63,6 @@ final class Solver {
         demands.leaveNoRoom();
         Branching branching = new Branching(flow, demands);
         return found(branching, branching.best(practised));
-    }
-
-    private Flow turned(double[] turns) {
-        Map<Spot, Double> positions = new HashMap<>();
-        for (int k = 0; k < turns.length; k++) {
-            Knob knob = flow.knobs().get(k);
-            if (!knob.isLocked()) {
-                positions.put(knob.id(), knob.control().taper().positionFor(new Gain(turns[k])));
-            }
-        }
-        return flow.turned(positions);
     }
 
     private Solved solved() {
@@ -268,6 +252,6 @@ final class Solver {
 
     /** What keeps the ends from their aims with the controls as they are set in a flow. */
     List<Hindrance> misses(FlowLevels levels) {
-        return new ArrayList<>(obstacles.misses(levels));
+        return obstacles.misses(levels);
     }
 }
