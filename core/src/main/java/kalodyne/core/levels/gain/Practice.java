@@ -8,12 +8,13 @@ import kalodyne.core.units.Gain;
  * Where practice wants a control to stand, and what it gives up first where that does not do. All of it is common practice:
  *
  * <ol start="0">
- *   <li>Gains and trims make the level. A trim adds nothing to a line, mains and faders stand at 0 dB where they move finely,
- *       outputs and headphones between 9 and 3 o'clock, sources at full, pads are out, 6 dB are left under every ceiling.
+ *   <li>Gains and trims make the level, trims up to 3 o'clock. A trim adds nothing to a line, mains and faders stand at 0 dB
+ *       where they move finely, outputs and headphones between 9 and 3 o'clock, sources at full, pads are out, 6 dB are left
+ *       under every ceiling.
  *   <li>Trims of lines leave 0 dB.
- *   <li>Mains leave it too, down to −10 dB and up to +5 dB, and outputs go on to 8 and 4 o'clock.
- *   <li>So do the faders of channels; pads come in; 3 dB are left under the ceilings.
- *   <li>Mains and faders go as far as a quarter hour is no more than 3 dB; sources are turned down.
+ *   <li>Mains go down to −10 dB, and outputs on to 8 and 4 o'clock.
+ *   <li>So do the faders of channels; trims go on as far as they move finely; pads come in; 3 dB are left under the ceilings.
+ *   <li>Mains and faders go as far as a quarter hour is no more than 3 dB, up too; sources are turned down.
  *   <li>What is recorded lies beside its aim, as far as that does; outputs go as far as they move finely.
  *   <li>Electric instruments are turned down, whose volume is a part of their tone.
  *   <li>Anything goes, up to the ceilings themselves.
@@ -28,6 +29,9 @@ final class Practice {
     private static final int HALVINGS = 24;
     private static final int COUNT = (int) MOST + 1;
 
+    /** Trims of microphones pass 3 o'clock from here on. */
+    private static final int TRIMS = 3;
+
     /** Pads are in from here on. */
     private static final int PADS = 3;
 
@@ -41,7 +45,6 @@ final class Practice {
     private static final int LAST = 6;
 
     private static final double DOWN_DB = -10;
-    private static final double UP_DB = 5;
 
     /** 9 and 3 o'clock, 8 and 4 o'clock, noon, on a dial of ten hours. */
     private static final double[] MIDDLE = {0.2, 0.8};
@@ -77,11 +80,13 @@ final class Practice {
                 if (isLine) {
                     practice.open(0, unity).open(isUnity ? LAST : 1, Travel.fine(knob, 0));
                 } else {
-                    practice.open(0, Travel.fine(knob, (whole.low() + whole.high()) / 2));
+                    Travel fine = Travel.fine(knob, (whole.low() + whole.high()) / 2);
+                    practice.open(0, Travel.between(knob, 0, MIDDLE[1]).within(fine))
+                            .open(TRIMS, fine);
                 }
             }
             case MAIN -> practice.unity(knob, unity, isUnity ? LAST : 2);
-            case CHANNEL -> practice.unity(knob, unity, isUnity ? LAST : 3);
+            case CHANNEL -> practice.unity(knob, unity, isUnity ? LAST : TRIMS);
             case OUTPUT ->
                 practice.open(0, Travel.between(knob, MIDDLE[0], MIDDLE[1]))
                         .open(2, Travel.between(knob, WIDE[0], WIDE[1]))
@@ -113,7 +118,7 @@ final class Practice {
 
     private Practice unity(Knob knob, Travel unity, int from) {
         return open(0, unity)
-                .open(from, new Travel(unity.low() + DOWN_DB, unity.high() + UP_DB).within(Travel.fine(knob, 0)))
+                .open(from, new Travel(unity.low() + DOWN_DB, unity.high()).within(Travel.fine(knob, 0)))
                 .open(Math.max(from, FINE), Travel.fine(knob, 0));
     }
 

@@ -56,13 +56,16 @@ class GainAdviserTest {
         };
     }
 
+    /** Down to −10 dB first; up only when all that moves finely goes. */
     private static double unity(double db, double lowest, double highest, double from) {
-        double limit = db < 0 ? Math.max(-10, lowest) : Math.min(5, highest);
-        double last = db < 0 ? lowest : highest;
         if (Math.abs(db) < 1e-4) {
             return 0;
         }
-        return Math.abs(db) <= Math.abs(limit) ? from + db / limit : 3 + (db - limit) / (last - limit);
+        if (db > 0) {
+            return 3 + db / highest;
+        }
+        double limit = Math.max(-10, lowest);
+        return db >= limit ? from + db / limit : 3 + (db - limit) / (lowest - limit);
     }
 
     private static double room(double db) {
