@@ -200,7 +200,7 @@ final class LevelsJson {
         node.put("control", knob.id().write());
         node.put("name", knob.control().name());
         node.put("device", knob.owner());
-        node.put("locked", knob.isLocked());
+        node.put("locked", knob.isLockedByOwner());
         node.put("known", !turn.present().isMissed());
         Output.put(node, "position", turn.present().control().position());
         node.put("clock", turn.present().control().clock());

@@ -92,6 +92,7 @@ public enum FindingCode {
     KNOB_UNTOLD("knob.untold", "nobody said where some knobs of the run stand"),
     LEAD_LONG("lead.long", "more than about 3 m unbalanced, 300 m balanced"),
     LEVEL_AUTOMATIC("level.automatic", "the recorder has an automatic level"),
+    LEVEL_BALANCE("level.balance", "how separate tracks are mixed for the balance that is wished"),
     LEVEL_CANCELS("level.cancels", "left and right of a source meet the wrong way round"),
     LEVEL_CLIPS("level.clips", "the loudest peak passes a ceiling; the first one along the run"),
     LEVEL_HOT("level.hot", "the loudest peak lies above the aim"),
@@ -100,6 +101,7 @@ public enum FindingCode {
     LEVEL_NO_FIT("level.no-fit", "no position of the knobs brings the peak into the aim"),
     LEVEL_OVER("level.over", "a floating-point file goes above full scale"),
     LEVEL_OVERLOAD("level.overload", "more than the input takes"),
+    LEVEL_PANNED("level.panned", "a pan pot is turned away from the only side that is recorded"),
     LEVEL_SILENT("level.silent", "nothing above −90 dBFS"),
     LEVEL_TOGETHER(
             "level.together", "a stage clips if all players peak in one moment, at the resonance of their leads"),

@@ -50,16 +50,26 @@ public record Control(String name, Taper taper, Dial dial, List<String> marks, d
         return dial.clock(position);
     }
 
-    /** What a hand looks for: "10:45"; of a switch the mark that it stands at. */
+    /** What a hand looks for: "10:45"; of a switch the mark that it stands at; of a pan pot the side too: "left, 10:45". */
     public String place() {
+        if (isPan()) {
+            return PanTaper.words(position) + ", " + clock();
+        }
         if (!taper.isStepped()) {
             return clock();
         }
         return marks.isEmpty() ? gain().toString() : marks.get((int) Math.round(position * (marks.size() - 1)));
     }
 
-    /** For example "+12.0 dB · 10:45"; a control that is shut says so, a switch its mark. */
+    private boolean isPan() {
+        return taper instanceof PanTaper;
+    }
+
+    /** For example "+12.0 dB · 10:45"; a control that is shut says so, a switch its mark, a pan pot its side. */
     public String reading() {
+        if (isPan()) {
+            return PanTaper.words(position) + " · " + clock();
+        }
         String gain = Double.isInfinite(gain().db()) ? "shut" : gain().toString();
         return taper.isStepped() ? place() : gain + " · " + clock();
     }
@@ -68,7 +78,7 @@ public record Control(String name, Taper taper, Dial dial, List<String> marks, d
     public Gain perQuarterHour() {
         double step = dial.quarterHour();
         double from = position + step <= 1 ? position : position - step;
-        return taper.at(from + step).minus(taper.at(from));
+        return new Gain(Math.abs(taper.at(from + step).minus(taper.at(from)).db()));
     }
 
     /**
@@ -78,6 +88,9 @@ public record Control(String name, Taper taper, Dial dial, List<String> marks, d
      */
     public double read(String text) {
         String typed = text.strip();
+        if (isPan() && typed.equalsIgnoreCase(PanTaper.words(0.5))) {
+            return 0.5;
+        }
         for (int mark = 0; mark < marks.size(); mark++) {
             if (typed.equalsIgnoreCase(marks.get(mark))) {
                 return taper.rest(mark / Math.max(1.0, marks.size() - 1));

@@ -10,9 +10,14 @@ public final class ControlRange {
     private static final String SHUT = "shut";
     private static final Pattern BETWEEN = Pattern.compile("\\bto\\b|…");
 
+    private static final String IN_CENTRE = " in the centre";
+
     private ControlRange() {}
 
     public static String print(Taper taper) {
+        if (taper instanceof PanTaper pan) {
+            return pan.middle() + IN_CENTRE;
+        }
         return (Double.isInfinite(taper.lowest().db()) ? SHUT : taper.lowest().toString()) + " to " + taper.highest();
     }
 
@@ -26,6 +31,9 @@ public final class ControlRange {
         if (text.strip().equals(print(present))) {
             return present;
         }
+        if (present instanceof PanTaper pan) {
+            return read(text.replace(IN_CENTRE, ""), pan);
+        }
         String[] ends = BETWEEN.split(text, -1);
         if (ends.length != 2) {
             throw new UnreadableQuantity(
@@ -35,5 +43,16 @@ public final class ControlRange {
         return ends[0].strip().equalsIgnoreCase(SHUT)
                 ? new AudioTaper(highest)
                 : new LinearTaper(Quantity.GAIN.read(ends[0]), highest);
+    }
+
+    private static Taper read(String text, PanTaper present) {
+        Gain middle = Quantity.GAIN.read(text);
+        try {
+            return new PanTaper(middle, present.side());
+        } catch (IllegalArgumentException e) {
+            throw new UnreadableQuantity(
+                    middle + " is nothing that a pan pot takes in its centre.",
+                    "Write for example −3 dB; 0 to −6 dB are usual.");
+        }
     }
 }

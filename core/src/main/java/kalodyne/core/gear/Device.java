@@ -74,6 +74,12 @@ public record Device(
         return sockets.stream().filter(socket -> socket.id().equals(socketId)).findFirst();
     }
 
+    public Optional<DeviceControl> control(String controlId) {
+        return controls.stream()
+                .filter(control -> control.id().equals(controlId))
+                .findFirst();
+    }
+
     /** Whether two inputs are one: a single hole, or sockets of one channel before its gain. */
     public boolean isOneInput(Socket one, Socket other) {
         return !one.id().equals(other.id())

@@ -3,8 +3,11 @@ package kalodyne.core.gear;
 import java.util.List;
 import kalodyne.core.units.Gain;
 
-/** How a control's travel, 0 at its lowest and 1 at its highest, becomes gain. Never falls as the control rises. */
-public sealed interface Taper permits LinearTaper, AudioTaper, SteppedTaper, CalibratedTaper {
+/**
+ * How a control's travel, 0 at its lowest and 1 at its highest, becomes gain. Never falls as the control rises, but for a pan pot
+ * on its way to the left.
+ */
+public sealed interface Taper permits LinearTaper, AudioTaper, SteppedTaper, CalibratedTaper, PanTaper {
 
     /**
      * The gain at a position.

@@ -218,9 +218,7 @@ public record Patch(
     }
 
     private Optional<DeviceControl> control(String device, String id) {
-        return devices.get(device).controls().stream()
-                .filter(control -> control.id().equals(id))
-                .findFirst();
+        return devices.get(device).control(id);
     }
 
     /** Windings and dividers that something comes into. */

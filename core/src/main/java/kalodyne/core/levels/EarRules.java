@@ -86,7 +86,7 @@ final class EarRules extends RunFindings {
     /** With every knob on the way at its highest: what comes out when somebody does not look. */
     private void full() {
         Map<Spot, Double> up = new HashMap<>();
-        plan.knobs().forEach(knob -> up.put(knob.id(), 1.0));
+        plan.levelKnobs().forEach(knob -> up.put(knob.id(), 1.0));
         double most = plan.turned(up).endAverage();
         if (most >= UNBEARABLE_DB && plan.endAverage() < UNBEARABLE_DB) {
             add(

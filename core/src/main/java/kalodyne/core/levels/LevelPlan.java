@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
 import kalodyne.core.levels.gain.Flow;
@@ -119,6 +120,11 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
         return trace.name();
     }
 
+    /** The mark of who plays. */
+    public String player() {
+        return flow().points().get(trace.path().source()).sound().orElseThrow().player();
+    }
+
     public Flow flow() {
         return levels.flow();
     }
@@ -136,6 +142,11 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
                 .distinct()
                 .map(flow().knobs()::get)
                 .toList();
+    }
+
+    /** Those that make its level. */
+    public List<Knob> levelKnobs() {
+        return knobs().stream().filter(knob -> knob.duty() != Duty.PAN).toList();
     }
 
     /** Where its controls are known to stand, by their marks. */
@@ -189,6 +200,11 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
     /** The loudest peak as the take should show it, if nothing clipped before; above 0 dBFS it will be cut off. */
     public double endPeak() {
         return end().onScale(last().peak());
+    }
+
+    /** The same while nobody else plays. */
+    public double endPeakAlone() {
+        return end().onScale(levels.peak(end().point(), player()));
     }
 
     /** The average; in a track re a full-scale sine. */

@@ -1,5 +1,6 @@
 package kalodyne.core.levels;
 
+import java.util.List;
 import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
@@ -9,6 +10,7 @@ import kalodyne.core.units.Print;
 
 /** The levels of a run in one sentence, and the one next thing to do. */
 public record LevelVerdict(String sentence, String nextStep) {
+    private static final int MOST_NAMED = 2;
 
     /**
      * Of a run.
@@ -28,7 +30,7 @@ public record LevelVerdict(String sentence, String nextStep) {
 
     private static String sentence(LevelPlan plan) {
         String start = plan.missed().isEmpty() ? "Loudest peaks reach " : "Set as advised, loudest peaks reach ";
-        start += plan.onScale(plan.endPeak()) + ": ";
+        start += plan.onScale(plan.endPeak()) + together(plan) + ": ";
         if (plan.firstToClip().isPresent()) {
             StageLevel clipping = plan.firstToClip().get();
             double over = -clipping.headroom().orElseThrow().db();
@@ -44,6 +46,16 @@ public record LevelVerdict(String sentence, String nextStep) {
             return start + Print.decimal(miss, 1) + " dB too hot";
         }
         return miss < 0 ? start + Print.decimal(-miss, 1) + " dB too quiet" : start + "right in the aim";
+    }
+
+    /** On a track with others it is set alone and judged together. */
+    private static String together(LevelPlan plan) {
+        List<String> others = plan.trace().with();
+        if (others.isEmpty()) {
+            return "";
+        }
+        String with = others.size() > MOST_NAMED ? others.size() + " others" : String.join(" and ", others);
+        return " together with " + with + " (" + Print.decimal(plan.endPeakAlone(), 1) + " alone)";
     }
 
     /** What is listened to goes by its average, and by who stands too much of it. */

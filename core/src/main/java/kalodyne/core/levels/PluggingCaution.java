@@ -14,7 +14,7 @@ final class PluggingCaution implements LevelRule {
                 FindingCode.CAUTION_PLUGGING,
                 Severity.NOTE,
                 firstJoint(plan),
-                new Figure(plan.knobs().size(), "knobs"),
+                new Figure(plan.levelKnobs().size(), "knobs"),
                 "Before you plug",
                 "Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.",
                 Optional.empty());

@@ -2,16 +2,24 @@ package kalodyne.core.levels;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
+import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.PanTaper;
+import kalodyne.core.levels.gain.Duty;
+import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
+import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
@@ -27,16 +35,28 @@ final class RigRules extends RunFindings {
     /** Closer to howling than this, a loop rings; common practice. */
     private static final double RINGS_DB = -6;
 
+    private static final double CENTRE = 0.5;
+
+    /** Nobody hears less. */
+    private static final double LEAST_LOST_DB = 1;
+
     private RigRules(Rig rig, LevelPlan plan) {
         super(rig, plan);
     }
 
-    static List<Finding> check(Rig rig, LevelPlan plan) {
+    /**
+     * All of it.
+     *
+     * @param wished the mixes to come for which somebody wants a balance
+     */
+    static List<Finding> check(Rig rig, LevelPlan plan, List<LaterMix> wished) {
         RigRules rules = new RigRules(rig, plan);
         rules.loops();
         rules.cancelling();
         rules.automatic();
+        rules.panned();
         rules.together();
+        rules.laterMix(wished);
         rules.tooGoodToBeTrue();
         rules.untold();
         rules.doubts();
@@ -94,23 +114,95 @@ final class RigRules extends RunFindings {
         }
     }
 
+    /** Of what may be on. */
     private void automatic() {
         String recorder = plan.flow().points().get(plan.end().point()).station();
         Device device = rig.patch().devices().get(recorder);
-        boolean isAutomatic = plan.isRecorded()
-                && device != null
-                && device.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
-        if (isAutomatic) {
-            add(
-                    FindingCode.LEVEL_AUTOMATIC,
-                    Severity.NOTE,
-                    plan.last().stage().station(),
-                    LevelRules.decibels(plan.endPeak()),
-                    "It may set the level by itself",
-                    device.name()
-                            + " has automatic level control. While it is on, no knob decides, and pauses get noisy.",
-                    "Switch its automatic level off, where it can be");
+        if (!plan.isRecorded() || device == null) {
+            return;
         }
+        device.controls().stream()
+                .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
+                .filter(control -> !rig.patch().position(recorder, control).equals(Optional.of(0)))
+                .findFirst()
+                .ifPresent(control -> automatic(recorder, device, control));
+    }
+
+    private void automatic(String recorder, Device device, DeviceControl control) {
+        boolean isOn = rig.patch().position(recorder, control).isPresent();
+        add(
+                FindingCode.LEVEL_AUTOMATIC,
+                isOn ? Severity.WEAK : Severity.NOTE,
+                plan.last().stage().station(),
+                LevelRules.decibels(plan.endPeak()),
+                isOn ? "It sets the level by itself" : "It may set the level by itself",
+                device.name() + " has automatic level control. While it is on, no knob decides, and pauses get noisy.",
+                "Set the " + control.name() + " to “" + control.positions().get(0) + "”" + evenly(recorder));
+    }
+
+    /** Where it cannot be switched off it does the least harm while it has nothing to do. */
+    private String evenly(String recorder) {
+        return station(recorder)
+                .filter(station -> station > 0)
+                .map(station -> plan.entering(station).peak())
+                .map(peak -> ". Where it cannot be, play evenly and send no more than " + peak + " at its input")
+                .orElse("");
+    }
+
+    /** Turned to one side while only the other one is recorded. */
+    private void panned() {
+        for (Knob pan : plan.knobs()) {
+            if (plan.isRecorded() && pan.duty() == Duty.PAN) {
+                double lost = pan.at(CENTRE).gain().minus(pan.gain()).db();
+                if (lost > LEAST_LOST_DB && !isOtherSideRecorded(pan)) {
+                    panned(pan, lost);
+                }
+            }
+        }
+    }
+
+    private boolean isOtherSideRecorded(Knob pan) {
+        Flow flow = plan.flow();
+        return IntStream.range(0, flow.points().size())
+                .filter(i -> flow.points().get(i).knob().isPresent())
+                .filter(i -> {
+                    Knob knob = flow.knobs().get(flow.points().get(i).knob().getAsInt());
+                    return knob.id().equals(pan.id()) && !knob.equals(pan);
+                })
+                .anyMatch(i -> flow.ends().stream()
+                        .anyMatch(end -> end.kind() == End.Kind.TRACK && flow.leads(i, end.point())));
+    }
+
+    private void panned(Knob pan, double lost) {
+        String side = PanTaper.words(pan.control().position());
+        add(
+                FindingCode.LEVEL_PANNED,
+                Severity.WEAK,
+                station(pan.id().item()).orElse(0),
+                LevelRules.decibels(lost),
+                "Turned away from the side that is recorded",
+                Print.startingSentence(pan.words()) + " stands " + side + ", and only the other side is recorded: "
+                        + Print.decimal(lost, 1) + " dB are lost. What is recorded in mono stands in the centre.",
+                Optional.of(new Remedy(
+                        "Turn " + pan.words() + " to the centre, "
+                                + pan.at(CENTRE).control().clock(),
+                        Map.of(pan.id().write(), CENTRE))));
+    }
+
+    /** How separate tracks are mixed, where a balance is wished. */
+    private void laterMix(List<LaterMix> wished) {
+        wished.stream()
+                .filter(mix -> plan.isRecorded() && mix.of(plan.player()).isPresent())
+                .findFirst()
+                .ifPresent(mix -> add(
+                        FindingCode.LEVEL_BALANCE,
+                        Severity.NOTE,
+                        plan.last().stage().station(),
+                        LevelRules.decibels(plan.endPeak()),
+                        "The balance is made in the mix",
+                        "Each track is recorded as loud as it should be. For the balance that you want, set the faders of the mix"
+                                + " afterwards: " + mix.words() + ".",
+                        ""));
     }
 
     /** Whoever plays loudest in the same moment as everybody else. */

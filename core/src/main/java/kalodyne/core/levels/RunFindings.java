@@ -32,14 +32,25 @@ abstract class RunFindings {
     /** Adds one; an empty text for no remedy. */
     final void add(
             FindingCode code, Severity severity, int station, Figure figure, String title, String text, String remedy) {
-        findings.add(new Finding(
+        add(
                 code,
                 severity,
-                new Place.Station(station),
+                station,
                 figure,
                 title,
                 text,
-                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand)));
+                Optional.of(remedy).filter(words -> !words.isEmpty()).map(Remedy::byHand));
+    }
+
+    final void add(
+            FindingCode code,
+            Severity severity,
+            int station,
+            Figure figure,
+            String title,
+            String text,
+            Optional<Remedy> remedy) {
+        findings.add(new Finding(code, severity, new Place.Station(station), figure, title, text, remedy));
     }
 
     /** The station that a device is, where the run goes through it. */

@@ -9,6 +9,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.gain.Advised;
+import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
@@ -36,6 +37,8 @@ public final class SetupLevels {
 
     /** With the least noise, whatever practice says; looked for when it is first asked for. */
     private FlowLevels quietest;
+
+    private List<LaterMix> laterMixes;
 
     private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised) {
         this.rig = rig.with(asAdvised(rig.flow(), advised));
@@ -72,8 +75,9 @@ public final class SetupLevels {
                 && atRest(rig.flow()).equals(atRest(other.flow()));
     }
 
+    /** Where a pan pot stands is a wish, and what is advised depends on it. */
     private static Flow atRest(Flow flow) {
-        return flow.withKnobs(knob -> knob.at(0).told(true));
+        return flow.withKnobs(knob -> (knob.duty() == Duty.PAN ? knob : knob.at(0)).told(true));
     }
 
     public Rig rig() {
@@ -122,7 +126,15 @@ public final class SetupLevels {
                 while (names.size() < track) {
                     names.add("");
                 }
-                names.set(track - 1, rig.played(trace.path()));
+                String played = rig.played(trace.path());
+                String others = String.join(" and ", trace.with());
+                names.set(
+                        track - 1,
+                        others.isEmpty()
+                                ? played
+                                : rig.station(rig.flow()
+                                                .points()
+                                                .get(trace.path().source())) + " and " + others);
             }
         }
         return names;
@@ -140,6 +152,19 @@ public final class SetupLevels {
         return traces.stream().filter(trace -> trace.key().equals(key)).findFirst();
     }
 
+    /** How separate tracks are mixed afterwards. */
+    public List<LaterMix> laterMixes() {
+        if (laterMixes == null) {
+            laterMixes = LaterMix.all(rig, wanted, FlowLevels.of(advised.followedOn(rig.flow())));
+        }
+        return laterMixes;
+    }
+
+    /** Those for which somebody wants a balance. */
+    public List<LaterMix> wishedMixes() {
+        return laterMixes().stream().filter(mix -> mix.isWished(wanted)).toList();
+    }
+
     public LevelPlan plan(Trace trace) {
         return LevelPlan.of(trace, levels);
     }
@@ -151,7 +176,7 @@ public final class SetupLevels {
         List<Finding> ofJoints = JointFindings.of(rig, plan);
         List<Finding> findings = new ArrayList<>(ofJoints);
         findings.addAll(LevelRules.check(plan, advice));
-        findings.addAll(RigRules.check(rig, plan));
+        findings.addAll(RigRules.check(rig, plan, wishedMixes()));
         findings.addAll(EarRules.check(rig, plan));
         return new RunLevels(
                 plan,

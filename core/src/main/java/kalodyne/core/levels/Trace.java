@@ -20,6 +20,7 @@ import kalodyne.core.units.Print;
  *
  * @param key under which takes know it; stays while the gear is plugged so
  * @param name "Bass synth → track 3"
+ * @param with who else is recorded on the same track, or heard by the same ear: their names
  * @param isOfMicrophone whether somebody is heard at its source: then distance is a control too
  * @param path the points that it passes
  * @param stations in the order of the signal
@@ -31,6 +32,7 @@ import kalodyne.core.units.Print;
 public record Trace(
         String key,
         String name,
+        List<String> with,
         boolean isOfMicrophone,
         Flow.Run path,
         List<Station> stations,
@@ -39,6 +41,7 @@ public record Trace(
         String socket,
         OptionalInt sampleRateHz) {
     public Trace {
+        with = List.copyOf(with);
         stations = List.copyOf(stations);
         marks = List.copyOf(marks);
         stationOf = List.copyOf(stationOf);
@@ -89,6 +92,7 @@ public record Trace(
             return new Trace(
                     first.id() + ">" + last.id(),
                     rig.name(path),
+                    others(first),
                     hears(first),
                     path,
                     stations,
@@ -96,6 +100,18 @@ public record Trace(
                     stationOf,
                     socket,
                     rate(last));
+        }
+
+        private List<String> others(Point own) {
+            return rig.flow().runs().stream()
+                    .filter(run -> run.end() == path.end())
+                    .map(run -> rig.flow().points().get(run.source()))
+                    .flatMap(point -> point.sound().stream())
+                    .map(Sound::player)
+                    .filter(player -> !own.sound().orElseThrow().player().equals(player))
+                    .distinct()
+                    .map(rig::playerName)
+                    .toList();
         }
 
         private boolean hears(Point source) {

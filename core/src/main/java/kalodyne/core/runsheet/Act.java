@@ -25,6 +25,7 @@ public enum Act implements Coded {
     FINISH("finish", 0),
     TRIM("trim", 0),
     LINE_UP("line up", 0),
+    MIX("mix", 0),
     BACK_UP("back up", 0),
     CLEAR("clear", 0),
     PHANTOM_OFF("phantom off", 0),

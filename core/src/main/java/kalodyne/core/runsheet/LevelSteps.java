@@ -9,9 +9,12 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Control;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.PanTaper;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
@@ -37,6 +40,7 @@ final class LevelSteps implements SheetPart {
     }
 
     private static final double AT_MARK_DB = 0.3;
+    private static final double CENTRE = 0.5;
 
     private static final class Setting {
         private final SheetRig rig;
@@ -51,6 +55,7 @@ final class LevelSteps implements SheetPart {
         }
 
         void all() {
+            pans();
             Map<String, List<Trace>> bySource = new LinkedHashMap<>();
             rig.recorded()
                     .forEach(trace -> bySource.computeIfAbsent(rig.source(trace), key -> new ArrayList<>())
@@ -61,6 +66,50 @@ final class LevelSteps implements SheetPart {
                     .forEach(trace -> byEars.computeIfAbsent(listeners(rig.last(trace)), key -> new ArrayList<>())
                             .add(trace));
             byEars.forEach(this::heard);
+        }
+
+        // --- pan pots ------------------------------------------------------------------------------------------
+
+        /** They are set before anything is played: all that go to the same place of one device at once. */
+        private void pans() {
+            Map<List<String>, List<Knob>> byPlace = new LinkedHashMap<>();
+            Set<String> turned = new HashSet<>();
+            rig.recorded()
+                    .forEach(trace -> rig.levels().run(trace).findings().stream()
+                            .filter(finding -> finding.code() == FindingCode.LEVEL_PANNED)
+                            .flatMap(finding -> finding.remedy().stream())
+                            .forEach(remedy -> turned.addAll(remedy.turns().keySet())));
+            advised.flow().knobs().stream()
+                    .filter(knob -> knob.duty() == Duty.PAN && done.add(knob.id()))
+                    .map(knob -> turned.contains(knob.id().write()) ? knob.at(CENTRE) : knob)
+                    .forEach(knob -> byPlace.computeIfAbsent(
+                                    List.of(knob.id().item(), knob.control().place()), key -> new ArrayList<>())
+                            .add(knob));
+            byPlace.forEach((key, knobs) -> draft.add(pan(key.get(0), knobs)));
+        }
+
+        private Step pan(String device, List<Knob> knobs) {
+            Control first = knobs.get(0).control();
+            String side = PanTaper.words(first.position());
+            boolean isCentre = first.position() == CENTRE;
+            return Step.of(
+                            "level:"
+                                    + knobs.stream()
+                                            .map(knob -> knob.id().write())
+                                            .collect(Collectors.joining("+")),
+                            Section.LEVELS,
+                            Act.SET_LEVEL,
+                            knobs.stream()
+                                            .map(knob -> knob.control().name())
+                                            .distinct()
+                                            .collect(Collectors.joining(", "))
+                                    + " on " + rig.name(device) + " to " + (isCentre ? "the centre" : side) + " ("
+                                    + first.clock() + ")",
+                            isCentre
+                                    ? "There it goes to both sides alike, and a mono recording loses nothing."
+                                    : "As you placed it.")
+                    .noticing(Symptom.ONE_SIDE)
+                    .about(device);
         }
 
         // --- recorded ------------------------------------------------------------------------------------------
@@ -103,22 +152,14 @@ final class LevelSteps implements SheetPart {
             String where = isOwn
                     ? "its " + names(group)
                     : names(group) + " on " + first.knob().owner();
-            boolean isLowest = first.knob().control().position() <= 0 && !isSwitch(first.knob());
             boolean isMark = isAtMark(first);
-            String title = isMark
-                    ? names(group) + " on " + first.knob().owner() + mark(first.knob())
-                    : isLowest
-                            ? name + ": play the loudest part, " + where
-                                    + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (")
-                                    + first.knob().place() + ")"
-                            : isOwn || isSwitch(first.knob())
-                                    ? name + ": " + where + " to " + place(first.knob())
-                                    : name + ": play the loudest part, " + where + " up to " + place(first.knob());
             Step step = Step.of(
                             id(group),
                             Section.LEVELS,
                             Act.SET_LEVEL,
-                            title,
+                            isMark
+                                    ? names(group) + " on " + first.knob().owner() + mark(first.knob())
+                                    : name + ": " + turning(group, where, isOwn),
                             isMark
                                     ? "There it moves finely, and the gains before it make the level."
                                     : "Here the loudest part lands where it should, with the least noise.")
@@ -133,6 +174,20 @@ final class LevelSteps implements SheetPart {
                             Severity.WRONG,
                             Print.decimal(Math.abs(miss), 1) + " dB too " + (miss > 0 ? "hot" : "quiet") + " even so"))
                     : step;
+        }
+
+        /** "play the loudest part, gain 1 on Interface up to 10:45". */
+        private static String turning(List<Turned> group, String where, boolean isOwn) {
+            Knob knob = group.get(0).knob();
+            boolean isLowest = knob.control().position() <= 0 && !isSwitch(knob);
+            if (isLowest) {
+                return "play the loudest part, " + where
+                        + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (") + knob.place()
+                        + ")";
+            }
+            return isOwn || isSwitch(knob)
+                    ? where + " to " + place(knob)
+                    : "play the loudest part, " + where + " up to " + place(knob);
         }
 
         private static String detail(Turned turned, boolean isLast) {
@@ -150,12 +205,13 @@ final class LevelSteps implements SheetPart {
             return rig.last(turned.trace()).equals(turned.at().station());
         }
 
+        /** It is set while nobody else plays. */
         private static String end(LevelPlan plan) {
-            return "meter " + plan.onScale(plan.endPeak());
+            return "meter " + plan.onScale(plan.endPeakAlone());
         }
 
         private String behind(Turned turned) {
-            return advised.peak(turned.point()) + " behind it";
+            return advised.peak(turned.point(), turned.plan().player()) + " behind it";
         }
 
         // --- heard ---------------------------------------------------------------------------------------------

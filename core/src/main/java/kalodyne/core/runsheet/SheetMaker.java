@@ -23,6 +23,7 @@ public final class SheetMaker {
             new ChoiceSteps(),
             new ClockSteps(),
             new LevelSteps(),
+            new TogetherSteps(),
             new TakeSteps(),
             new DownSteps());
 

@@ -47,10 +47,7 @@ public final class SpotWords {
     }
 
     private Optional<DeviceControl> found(Spot spot) {
-        return device.apply(spot.item()).stream()
-                .flatMap(it -> it.controls().stream())
-                .filter(control -> control.id().equals(spot.part()))
-                .findFirst();
+        return device.apply(spot.item()).flatMap(it -> it.control(spot.part()));
     }
 
     /** "Interface, gain 3"; the name alone of a control whose gear was never told. */

@@ -39,6 +39,10 @@ final class TakeSteps implements SheetPart {
 
     private static final List<String> ALWAYS = List.of("hum in the pauses", "distortion in the loudest part");
     private static final int MOST_TOLD = 3;
+
+    /** What several play into one track. */
+    private static final String MIX = "mix";
+
     private static final Set<DeviceKind> WITH_CARD = Set.of(DeviceKind.RECORDER, DeviceKind.CAMERA);
 
     @Override
@@ -156,8 +160,10 @@ final class TakeSteps implements SheetPart {
         if (!names.isEmpty()) {
             return "Record all channels at once. Files: " + String.join(", ", names) + ".";
         }
-        List<String> each = rig.players().stream()
-                .map(source -> TakeFileNames.of(rig.title(), rig.name(source), "", 1))
+        List<String> each = rig.recorded().stream()
+                .map(trace -> trace.with().isEmpty() ? rig.name(rig.source(trace)) : MIX)
+                .distinct()
+                .map(played -> TakeFileNames.of(rig.title(), played, "", 1))
                 .toList();
         return each.isEmpty()
                 ? "File: " + TakeFileNames.of(rig.title(), "take", "", 1) + "."

@@ -11,10 +11,15 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Names;
+import kalodyne.core.gear.PanTaper;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Switched;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.studio.setup.Setup;
 
@@ -72,7 +77,20 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
 
     /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
     public Patch patch(Setup setup) {
-        return setup.wiring().patch(this::device, this::lead);
+        return wiring(setup).patch(this::device, this::lead);
+    }
+
+    /** The wiring of a setup, with its pan pots as far as they decide what goes where. */
+    public Wiring wiring(Setup setup) {
+        Wiring wiring = setup.wiring();
+        for (Map.Entry<Spot, Double> knob : setup.settings().positions().entrySet()) {
+            boolean isPan = device(knob.getKey().item())
+                    .flatMap(device -> device.control(knob.getKey().part()))
+                    .filter(control -> control.kind() == ControlKind.PAN)
+                    .isPresent();
+            wiring = isPan ? wiring.with(new Switched(knob.getKey(), PanTaper.mark(knob.getValue()))) : wiring;
+        }
+        return wiring;
     }
 
     /** With a device added, or put in the place of the one with its id. */

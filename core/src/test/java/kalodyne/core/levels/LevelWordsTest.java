@@ -89,7 +89,7 @@ class LevelWordsTest {
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note level.automatic: It may set the level by itself
                 Phone with a four-pole headset socket has automatic level control. While it is on, no knob decides, and pauses get noisy.
-                → Switch its automatic level off, where it can be
+                → Set the level in the app to “fixed”. Where it cannot be, play evenly and send no more than −32.8 dBu at its input
 
             turntable-mm.out-left rca-rca interface-rca.in-left
             Turntable with a moving-magnet cartridge → track 1: Loudest peaks reach −38.5 dBFS: 26.5 dB too quiet

@@ -156,10 +156,9 @@ public final class PlugModel {
                         .switches()
                         .forEach(spot -> studio.studio()
                                 .device(spot.item())
-                                .ifPresent(device -> device.controls().stream()
-                                        .filter(control -> control.id().equals(spot.part()))
+                                .ifPresent(device -> device.control(spot.part())
                                         .map(control -> shown(spot, device, control))
-                                        .forEach(switches::add))));
+                                        .ifPresent(switches::add))));
         return switches;
     }
 

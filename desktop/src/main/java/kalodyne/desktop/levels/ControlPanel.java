@@ -7,7 +7,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Control;
+import kalodyne.core.gear.PanTaper;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.ClockFace;
@@ -80,20 +82,29 @@ final class ControlPanel extends VBox {
         name.setTooltip(new Tooltip(called));
         typed.show(isMissed ? "" : control.reading());
         typed.setPromptText(isMissed ? "stands at?" : "");
-        hint.setText((isMissed ? "Nobody said where it stands. Turn it here to where it is. " : "")
-                + "A quarter of an hour is "
-                + Print.decimal(control.perQuarterHour().db(), 1)
-                + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.");
+        boolean isPan = control.taper() instanceof PanTaper;
+        lock.setVisible(!Knob.isChoice(turn.present().kind()));
+        hint.setText(
+                isPan
+                        ? "Where it stands between left and right is your choice. Arrow keys turn it."
+                        : hint(control, isMissed));
         typed.setAccessibleText(called);
-        lock.setSelected(turn.present().isLocked());
-        lock.setText(turn.present().isLocked() ? "Locked" : "Lock");
+        lock.setSelected(turn.present().isLockedByOwner());
+        lock.setText(turn.present().isLockedByOwner() ? "Locked" : "Lock");
         lock.setAccessibleText("Lock the " + called);
         advice.setText(advised(turn));
     }
 
+    private static String hint(Control control, boolean isMissed) {
+        return (isMissed ? "Nobody said where it stands. Turn it here to where it is. " : "")
+                + "A quarter of an hour is "
+                + Print.decimal(control.perQuarterHour().db(), 1)
+                + " dB here. Arrow keys turn by it, with Ctrl by 1 dB; Enter sets as advised.";
+    }
+
     private static String advised(Turn turn) {
         if (turn.present().isLocked()) {
-            return "stays, locked";
+            return turn.present().isLockedByOwner() ? "stays, locked" : "stays";
         }
         return turn.stays() ? "stays" : "→ " + turn.advised().control().reading();
     }

@@ -2,6 +2,8 @@ package kalodyne.desktop.levels;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -11,13 +13,15 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Device;
-import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.LaterMix;
+import kalodyne.core.levels.Meeting;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.Quantity;
+import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.Styled;
@@ -29,9 +33,6 @@ import kalodyne.desktop.model.StudioModel;
  */
 final class MeetingsView extends DownScroll {
     /** A bar is full for the loudest and empty so far below it. */
-    /** How a player is called that is what a device plays back. */
-    private static final String PLAYBACK = " playback";
-
     private static final double BAR_DB = 40;
 
     private static final double BAR_EM = 14;
@@ -50,43 +51,21 @@ final class MeetingsView extends DownScroll {
         problem.managedProperty().bind(problem.textProperty().isNotEmpty());
     }
 
-    /** A bus at which several players are heard; of a stereo pair its first side. */
-    private record Meeting(int point, List<String> players, String station) {
-        boolean isSideOf(Meeting other) {
-            return players.equals(other.players) && station.equals(other.station);
-        }
-    }
-
     void show() {
-        SetupLevels levels = studio.levels();
-        List<Meeting> meetings = meetings(levels.levels());
-        List<List<String>> now = meetings.stream().map(Meeting::players).toList();
+        List<Meeting> meetings = Meeting.all(studio.levels().levels());
+        List<LaterMix> mixes = studio.levels().laterMixes();
+        List<List<String>> now = Stream.concat(
+                        meetings.stream().map(Meeting::players), mixes.stream().map(LaterMix::players))
+                .toList();
         if (!now.equals(shown) || refreshes.isEmpty()) {
             shown.clear();
             shown.addAll(now);
-            build(meetings);
+            build(meetings, mixes);
         }
         refreshes.forEach(Runnable::run);
     }
 
-    private static List<Meeting> meetings(FlowLevels levels) {
-        List<Meeting> meetings = new ArrayList<>();
-        for (int i = 0; i < levels.flow().points().size(); i++) {
-            List<String> players = levels.players(i);
-            if (levels.flow().points().get(i).isBus() && players.size() > 1) {
-                Meeting here = new Meeting(
-                        i,
-                        players.stream().sorted().toList(),
-                        levels.flow().points().get(i).station());
-                if (meetings.stream().noneMatch(here::isSideOf)) {
-                    meetings.add(here);
-                }
-            }
-        }
-        return meetings;
-    }
-
-    private void build(List<Meeting> meetings) {
+    private void build(List<Meeting> meetings, List<LaterMix> mixes) {
         content.getChildren().clear();
         refreshes.clear();
         refreshes.add(() -> {});
@@ -96,12 +75,13 @@ final class MeetingsView extends DownScroll {
             content.getChildren().add(none);
         }
         meetings.forEach(meeting -> content.getChildren().add(block(meeting)));
+        for (int i = 0; i < mixes.size(); i++) {
+            content.getChildren().add(later(i, mixes.get(i)));
+        }
         content.getChildren().add(problem);
     }
 
-    private Node block(Meeting meeting) {
-        Label title = Styled.of(new Label()).as("strong").node();
-        Label together = Styled.of(new Label()).as("second", "small").node();
+    private static GridPane rows(String... heads) {
         GridPane rows = new GridPane();
         rows.setHgap(12);
         rows.setVgap(4);
@@ -109,13 +89,58 @@ final class MeetingsView extends DownScroll {
         name.setMinWidth(140);
         name.setHgrow(Priority.SOMETIMES);
         rows.getColumnConstraints().add(name);
-        int row = 0;
-        for (String head : List.of("", "loudest peak here", "", "should be louder than the others by")) {
-            Label label =
-                    Styled.of(new Label(head)).as("second", "small").wrap().node();
-            rows.add(label, row++, 0);
+        for (int i = 0; i < heads.length; i++) {
+            rows.add(Styled.of(new Label(heads[i])).as("second", "small").wrap().node(), i, 0);
         }
-        row = 1;
+        return rows;
+    }
+
+    // --- separate tracks ---------------------------------------------------------------------------------------
+
+    /** Tracks that are mixed afterwards: what each fader has to do then. */
+    private Node later(int index, LaterMix mix) {
+        Label title = Styled.of(new Label("Separate tracks, mixed afterwards"))
+                .as("strong")
+                .node();
+        Label words = Styled.of(
+                        new Label(
+                                "Each track is recorded as loud as it should be. The balance is made by the faders of the mix."))
+                .as("second", "small")
+                .wrap()
+                .node();
+        GridPane rows =
+                rows("", "loudest peak of the track", "should be louder than the others by", "fader in the mix");
+        int row = 1;
+        for (LaterMix.Fader fader : mix.faders()) {
+            Label level = Styled.of(new Label()).as("small").whole().node();
+            Label gain = Styled.of(new Label())
+                    .as("small", "strong")
+                    .whole()
+                    .id("later-" + fader.player())
+                    .node();
+            QuantityField wish = wish(fader.player());
+            rows.addRow(row++, new Label(fader.name()), level, wish, gain);
+            refreshes.add(() -> now(index, fader.player()).ifPresent(now -> {
+                level.setText(Print.decimal(now.peak(), 1) + " dBFS");
+                gain.setText(Print.signed(now.gain().db(), 1) + " dB");
+                showWish(wish, fader.player());
+            }));
+        }
+        return new VBox(4, title, words, rows);
+    }
+
+    private Optional<LaterMix.Fader> now(int index, String player) {
+        List<LaterMix> mixes = studio.levels().laterMixes();
+        return index < mixes.size() ? mixes.get(index).of(player) : Optional.empty();
+    }
+
+    // --- buses -------------------------------------------------------------------------------------------------
+
+    private Node block(Meeting meeting) {
+        Label title = Styled.of(new Label()).as("strong").node();
+        Label together = Styled.of(new Label()).as("second", "small").node();
+        GridPane rows = rows("", "loudest peak here", "", "should be louder than the others by");
+        int row = 1;
         for (String player : meeting.players()) {
             player(rows, row++, meeting, player);
         }
@@ -143,12 +168,7 @@ final class MeetingsView extends DownScroll {
         Region ground = new Region();
         ground.setMinWidth(0);
         Label level = Styled.of(new Label()).as("small").whole().node();
-        QuantityField wish = new QuantityField(text -> balance(player, text), problem::setText);
-        wish.setId("balance-" + player);
-        wish.setPrefColumnCount(6);
-        wish.setMaxWidth(USE_PREF_SIZE);
-        wish.setTooltip(new Tooltip("How much louder than the others it should be; the advice then sets it so"));
-        wish.setAccessibleText("Balance of " + name(player));
+        QuantityField wish = wish(player);
         rows.add(name, 0, row);
         rows.add(bar, 1, row);
         rows.add(level, 2, row);
@@ -170,15 +190,29 @@ final class MeetingsView extends DownScroll {
             bar.setPrefWidth(width);
             bar.setMaxWidth(width);
             level.setText(peak.isSilence() ? "silent" : peak.toString());
-            wish.show(Quantity.GAIN.print(new kalodyne.core.units.Gain(
-                    studio.setup().settings().balanceDb().getOrDefault(player, 0.0))));
+            showWish(wish, player);
         });
     }
 
     private String name(String player) {
-        boolean isPlayback = player.endsWith(PLAYBACK);
-        String mark = isPlayback ? player.substring(0, player.length() - PLAYBACK.length()) : player;
-        return studio.studio().device(mark).map(Device::name).orElse(mark) + (isPlayback ? "," + PLAYBACK : "");
+        return studio.levels().rig().playerName(player);
+    }
+
+    // --- wishes ------------------------------------------------------------------------------------------------
+
+    private QuantityField wish(String player) {
+        QuantityField wish = new QuantityField(text -> balance(player, text), problem::setText);
+        wish.setId("balance-" + player);
+        wish.setPrefColumnCount(6);
+        wish.setMaxWidth(USE_PREF_SIZE);
+        wish.setTooltip(new Tooltip("How much louder than the others it should be; the advice then sets it so"));
+        wish.setAccessibleText("Balance of " + name(player));
+        return wish;
+    }
+
+    private void showWish(QuantityField wish, String player) {
+        wish.show(Quantity.GAIN.print(
+                new Gain(studio.setup().settings().balanceDb().getOrDefault(player, 0.0))));
     }
 
     private void balance(String player, String text) {
@@ -186,8 +220,7 @@ final class MeetingsView extends DownScroll {
                 .read(text.matches("[+\\-−]?\\d+([.,]\\d+)?") ? text + " dB" : text)
                 .db();
         if (!(Math.abs(db) <= 60)) {
-            throw new kalodyne.core.units.UnreadableQuantity(
-                    "A balance lies between −60 and +60 dB.", "Write for example −7 dB.");
+            throw new UnreadableQuantity("A balance lies between −60 and +60 dB.", "Write for example −7 dB.");
         }
         studio.editSettings("change the balance", settings -> settings.balanced(player, db));
     }

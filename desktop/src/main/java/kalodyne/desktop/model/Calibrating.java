@@ -58,7 +58,7 @@ public record Calibrating(LevelPlan plan, Knob knob, Calibration calibration, in
 
     /** Of several turned alike, or of none, the gain. */
     private static Optional<Knob> turnedMost(LevelPlan plan, List<Take> takes) {
-        return plan.knobs().stream()
+        return plan.levelKnobs().stream()
                 .max(Comparator.comparingDouble((Knob knob) -> travel(knob, takes))
                         .thenComparing(knob -> knob.kind() == ControlKind.GAIN));
     }

@@ -25,7 +25,7 @@ final class PluggedLevels {
 
     /** Brings all of it up to date. */
     SetupLevels of(Studio studio, Setup setup) {
-        Inputs now = new Inputs(studio.devices(), studio.leads(), setup.wiring());
+        Inputs now = new Inputs(studio.devices(), studio.leads(), studio.wiring(setup));
         if (!now.equals(inputs)) {
             inputs = now;
             patch = studio.patch(setup);

@@ -32,6 +32,8 @@ final class Turning {
                 String at = named.get().positions().get((int) Math.round(each.getValue() * last));
                 wiring = wiring.with(new Switched(spot, at));
             } else {
+                // Of a pan pot an older studio knows the side only.
+                wiring = wiring.forgetting(spot);
                 knobs.put(spot, each.getValue());
             }
         }
@@ -39,9 +41,6 @@ final class Turning {
     }
 
     private Optional<DeviceControl> control(Spot spot) {
-        return studio.device(spot.item()).stream()
-                .flatMap(device -> device.controls().stream())
-                .filter(control -> control.id().equals(spot.part()))
-                .findFirst();
+        return studio.device(spot.item()).flatMap(device -> device.control(spot.part()));
     }
 }

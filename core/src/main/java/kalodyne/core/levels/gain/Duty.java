@@ -19,7 +19,9 @@ public enum Duty {
     /** Volume of an electric instrument: a part of its tone, turned down last. */
     TONE,
     /** A pad: it is in or out. */
-    SWITCH;
+    SWITCH,
+    /** Where in the stereo picture something stands: a wish, and nothing that makes a level. */
+    PAN;
 
     /** As far as its kind tells. */
     public static Duty of(ControlKind kind) {
@@ -29,6 +31,7 @@ public enum Duty {
             case FADER -> CHANNEL;
             case LEVEL -> MAIN;
             case VOLUME -> SOURCE;
+            case PAN -> PAN;
             default -> SWITCH;
         };
     }

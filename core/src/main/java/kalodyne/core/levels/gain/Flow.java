@@ -93,6 +93,19 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return next;
     }
 
+    /** Whether a signal comes from one point to another. */
+    public boolean leads(int from, int to) {
+        BitSet reached = new BitSet();
+        reached.set(from);
+        for (int i = from + 1; i <= to; i++) {
+            int at = i;
+            points.get(i).feeds().stream()
+                    .filter(feed -> reached.get(feed.from()))
+                    .forEach(feed -> reached.set(at));
+        }
+        return reached.get(to);
+    }
+
     public OptionalInt indexOf(PointId pointId) {
         return IntStream.range(0, points.size())
                 .filter(i -> points.get(i).id().equals(pointId))

@@ -2,9 +2,10 @@ package kalodyne.core.levels.gain;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import kalodyne.core.joint.Spot;
 
@@ -18,7 +19,7 @@ public final class GainAdviser {
     private final Wanted wanted;
     private final Function<Solver, Solver.Solved> solving;
     private final Function<QuarterHours, double[]> placing;
-    private final Map<Spot, Knob> set = new HashMap<>();
+    private final Map<Spot, Double> set = new HashMap<>();
     private final List<Hindrance> hindrances = new ArrayList<>();
     private boolean isProven = true;
 
@@ -33,19 +34,18 @@ public final class GainAdviser {
         this.placing = placing;
         settle(flow.leadingTo(End.Kind.TRACK));
         settle(flow.leadingTo(End.Kind.EARS)
-                .withKnobs(
-                        knob -> set.containsKey(knob.id()) ? set.get(knob.id()).locked(true) : knob));
+                .withKnobs(knob ->
+                        set.containsKey(knob.id()) ? knob.at(set.get(knob.id())).locked(true) : knob));
     }
 
     public static Advised advise(Flow flow, Wanted wanted) {
         GainAdviser adviser = new GainAdviser(flow, wanted, Solver::solve, QuarterHours::positions);
+        // A pan pot is one control, though it acts on both of its sides.
+        Set<Spot> told = new HashSet<>();
         List<Turn> turns = flow.knobs().stream()
+                .filter(knob -> told.add(knob.id()))
                 .map(knob -> new Turn(
-                        knob,
-                        Optional.ofNullable(adviser.set.get(knob.id()))
-                                .orElse(knob)
-                                .control()
-                                .position()))
+                        knob, adviser.set.getOrDefault(knob.id(), knob.control().position())))
                 .toList();
         return new Advised(turns, adviser.hindrances, adviser.isProven);
     }
@@ -63,13 +63,13 @@ public final class GainAdviser {
     /** With the least noise that the aims and ceilings allow, whatever practice says, to the last digit. */
     public static Flow quietest(Flow flow, Wanted wanted) {
         GainAdviser adviser = new GainAdviser(flow, wanted, Solver::quietest, QuarterHours::exact);
-        return flow.withKnobs(knob -> adviser.set.getOrDefault(knob.id(), knob));
+        return flow.turned(adviser.set);
     }
 
     /** The same to the last digit: before anything is moved to a quarter hour. */
     static Flow exact(Flow flow, Wanted wanted) {
         GainAdviser adviser = new GainAdviser(flow, wanted, Solver::solve, QuarterHours::exact);
-        return flow.withKnobs(knob -> adviser.set.getOrDefault(knob.id(), knob));
+        return flow.turned(adviser.set);
     }
 
     private void settle(Flow some) {
@@ -80,7 +80,7 @@ public final class GainAdviser {
             Map<Spot, Double> byMark = new HashMap<>();
             for (int k = 0; k < positions.length; k++) {
                 Knob knob = part.knobs().get(k);
-                set.putIfAbsent(knob.id(), knob.at(positions[k]));
+                set.putIfAbsent(knob.id(), knob.at(positions[k]).control().position());
                 byMark.put(knob.id(), positions[k]);
             }
             solver.misses(FlowLevels.of(part.turned(byMark))).forEach(each -> hindrances.add(asOwned(each)));

@@ -40,9 +40,14 @@ public record Knob(
         return new Knob(id, owner, kind, duty, control, isLocked, newTold);
     }
 
-    /** A switch between inputs is not turned for the level, and nobody locked it. */
+    /** What is not turned for the level: a switch between inputs, a pan pot. */
+    public static boolean isChoice(ControlKind kind) {
+        return kind == ControlKind.INPUT_SELECT || kind == ControlKind.PAN;
+    }
+
+    /** A choice stays too, and nobody locked it. */
     public boolean isLockedByOwner() {
-        return isLocked && kind != ControlKind.INPUT_SELECT;
+        return isLocked && !isChoice(kind);
     }
 
     /** Whether it must be known where it stands: a pad that nobody speaks of is out. */

@@ -98,6 +98,7 @@ final class Practice {
             case SOURCE ->
                 practice.open(0, school == GainSchool.WORK_UP ? fromNoon(knob) : Travel.at(whole.high()))
                         .open(isUnity ? 1 : FINE, Travel.fine(knob, whole.high()));
+            case PAN -> practice.open(0, whole);
             case SWITCH ->
                 practice.open(0, Travel.at(steady(knob.control().taper()))).open(PADS, whole);
         }

@@ -18,6 +18,8 @@ public record Sound(String player, boolean isPlayback, SignalLevels levels, Gain
         }
     }
 
+    private static final String PLAYBACK = " playback";
+
     /** What is played. */
     public static Sound played(String player, SignalLevels levels, Gain spread) {
         return new Sound(player, false, levels, spread);
@@ -25,7 +27,17 @@ public record Sound(String player, boolean isPlayback, SignalLevels levels, Gain
 
     /** What a device plays back, which has nothing to do with what it may sound by itself. */
     public static Sound playedBack(String device, SignalLevels levels) {
-        return new Sound(device + " playback", true, levels, Gain.NONE);
+        return new Sound(device + PLAYBACK, true, levels, Gain.NONE);
+    }
+
+    /** The device that a player is, or plays back. */
+    public static String deviceOf(String player) {
+        return isPlayback(player) ? player.substring(0, player.length() - PLAYBACK.length()) : player;
+    }
+
+    /** Whether that is what a device plays back. */
+    public static boolean isPlayback(String player) {
+        return player.endsWith(PLAYBACK);
     }
 
     /** The same found to be louder. */

@@ -10,10 +10,10 @@ import java.util.stream.IntStream;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.PanTaper;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
-import kalodyne.core.gear.Taper;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Knob;
@@ -90,45 +90,54 @@ final class Controls {
                 .anyMatch(control -> control.kind() == kind && stage.controls().contains(control.id()));
     }
 
-    /** Where a pan pot stands: −1 left, 0 in the middle, 1 right. */
-    int pan(String id, Device device, Stage stage) {
+    /** The pan pot, or the balance, of a stage. */
+    static Optional<DeviceControl> pan(Device device, Stage stage) {
         return device.controls().stream()
                 .filter(control ->
                         control.kind() == ControlKind.PAN && stage.controls().contains(control.id()))
-                .flatMap(control -> position(id, control).stream())
-                .findFirst()
-                .map(index -> index - 1)
-                .orElse(0);
+                .findFirst();
     }
 
-    Knob knob(Spot spot) {
+    Knob knob(KnobDraft draft) {
+        Spot spot = draft.control();
         Device device = patch.devices().get(spot.item());
-        DeviceControl control = device.controls().stream()
-                .filter(each -> each.id().equals(spot.part()))
-                .findFirst()
-                .orElseThrow();
-        Taper taper = control.taper().orElseThrow();
-        double position = Optional.ofNullable(settings.positions().get(spot))
-                .or(() -> position(spot.item(), control)
-                        .map(index -> index / Math.max(1.0, control.positions().size() - 1)))
-                .orElseGet(() -> untold(device, control, taper));
+        DeviceControl described = device.control(spot.part()).orElseThrow();
+        DeviceControl control = draft.pan().map(described::withTaper).orElse(described);
         return new Knob(
                 spot,
                 device.name(),
                 control.kind(),
                 new Duties(device).of(control),
-                control.at(position).orElseThrow(),
-                settings.locked().contains(spot) || control.kind() == ControlKind.INPUT_SELECT,
+                control.at(position(spot, device, control)).orElseThrow(),
+                settings.locked().contains(spot) || Knob.isChoice(control.kind()),
                 isTold(spot));
+    }
+
+    private double position(Spot spot, Device device, DeviceControl control) {
+        return Optional.ofNullable(settings.positions().get(spot))
+                .or(() -> control.kind() == ControlKind.PAN
+                        ? patch.standing(spot)
+                                .map(PanTaper.MARKS::indexOf)
+                                .filter(index -> index >= 0)
+                                .map(index -> index / 2.0)
+                        : position(spot.item(), control)
+                                .map(index -> index
+                                        / Math.max(1.0, control.positions().size() - 1)))
+                .orElseGet(() -> untold(device, control));
     }
 
     private boolean isTold(Spot spot) {
         return settings.positions().containsKey(spot) || patch.standing(spot).isPresent();
     }
 
-    /** Where a control is taken to stand while nobody said: gains down, all others where they neither add nor take. */
-    private static double untold(Device device, DeviceControl control, Taper taper) {
+    /** Where a control is taken to stand while nobody said: gains down, pan pots in the middle, all others where they neither add nor take. */
+    private static double untold(Device device, DeviceControl control) {
+        if (control.kind() == ControlKind.PAN) {
+            return 0.5;
+        }
         boolean isGain = control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM;
-        return isGain && !device.stages().isEmpty() ? 0 : taper.positionFor(Gain.NONE);
+        return isGain && !device.stages().isEmpty()
+                ? 0
+                : control.taper().orElseThrow().positionFor(Gain.NONE);
     }
 }

@@ -12,6 +12,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.PanTaper;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
@@ -30,9 +31,6 @@ import kalodyne.core.units.ThermalNoise;
 /** What is inside a device, from the signals that its sockets receive to those that they give and to its tracks. */
 final class DeviceDrafts {
     private static final Set<Carries> SIGNALS = EnumSet.of(Carries.HOT, Carries.SIGNAL, Carries.LEFT, Carries.RIGHT);
-
-    /** A pan pot in the middle takes so much from both sides; common practice, others take up to 6 dB. */
-    private static final double MIDDLE_DB = -3;
 
     /** Recorded music averages so far under full scale; common practice. */
     private static final double PLAYBACK_CREST_DB = 18;
@@ -256,8 +254,10 @@ final class DeviceDrafts {
                             .isPresent();
             boolean isHeard = InputSwitch.isHeard(device, stage, from, control -> controls.standing(id, control));
             if (isHeard && !isOff && !isMuted) {
-                double db = pan(before, side) + inputs.before(stage, from).db();
-                source(from, side).forEach(draft -> links.add(Link.of(draft.id(), db)));
+                double db = inputs.before(stage, from).db();
+                source(from, side).stream()
+                        .flatMap(draft -> panned(draft, before, side).stream())
+                        .forEach(draft -> links.add(Link.of(draft.id(), db)));
             }
         }
         return links.stream()
@@ -271,15 +271,29 @@ final class DeviceDrafts {
                 .findFirst();
     }
 
-    /** What a pan pot, or the balance of a stereo channel, takes on the way to a side. */
-    private double pan(Optional<Stage> before, Side side) {
-        if (before.isEmpty() || side == Side.MIDDLE || !Controls.has(device, before.get(), ControlKind.PAN)) {
-            return 0;
+    /** Behind the pan pot on the way to a side, or the balance of a stereo channel; nothing where it is turned to the other one. */
+    private Optional<PointDraft> panned(PointDraft draft, Optional<Stage> before, Side side) {
+        Optional<DeviceControl> pan =
+                before.filter(stage -> side != Side.MIDDLE).flatMap(stage -> Controls.pan(device, stage));
+        if (pan.isEmpty()) {
+            return Optional.of(draft);
         }
-        int pan = controls.pan(id, device, before.get());
-        boolean isOther = pan != 0 && (pan < 0) != (side == Side.LEFT);
-        boolean isBalance = before.get().side().isPresent();
-        return isOther ? Double.NEGATIVE_INFINITY : pan == 0 && !isBalance ? MIDDLE_DB : 0;
+        PointId point = PointId.of(new Spot(id, before.get().id()))
+                .of(side.word())
+                .behind(pan.get().id());
+        if (book.get(point) != null) {
+            return Optional.of(book.get(point));
+        }
+        PanTaper taper = ((PanTaper) pan.get().taper().orElseThrow())
+                .to(side == Side.LEFT ? PanTaper.Side.LEFT : PanTaper.Side.RIGHT);
+        boolean isStereo =
+                sides.of(before.get()).size() > 1 || before.get().side().isPresent();
+        KnobDraft knob = new KnobDraft(spot(pan.get()), Optional.of(isStereo ? taper.asBalance() : taper));
+        return Double.isInfinite(controls.knob(knob).gain().db())
+                ? Optional.empty()
+                : Optional.of(book.add(point, pan.get().name())
+                        .fedBy(Link.of(draft.id(), 0))
+                        .turnedBy(knob));
     }
 
     /** What a reference means for one side: the same side of it, or its middle; for the middle, one side of a pair. */

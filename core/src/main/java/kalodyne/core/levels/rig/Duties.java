@@ -34,7 +34,7 @@ final class Duties {
             return kind == ControlKind.TRIM || isDesk() ? Duty.TRIM : Duty.GAIN;
         }
         if (!kind.isVolume()) {
-            return Duty.SWITCH;
+            return kind == ControlKind.PAN ? Duty.PAN : Duty.SWITCH;
         }
         if (stages(control).findAny().isEmpty()) {
             return device.kind() == DeviceKind.INSTRUMENT ? Duty.TONE : isPlayer() ? Duty.SOURCE : Duty.OUTPUT;

@@ -24,7 +24,7 @@ final class PointDraft {
     private final String label;
     private final List<Link> links = new ArrayList<>();
     private Optional<Sound> sound = Optional.empty();
-    private Optional<Spot> knob = Optional.empty();
+    private Optional<KnobDraft> knob = Optional.empty();
     private Gain gain = Gain.NONE;
     private Optional<Level> ceiling = Optional.empty();
     private Level inputNoise = Level.SILENCE;
@@ -67,12 +67,17 @@ final class PointDraft {
         return this;
     }
 
-    Optional<Spot> knob() {
+    Optional<KnobDraft> knob() {
         return knob;
     }
 
     PointDraft turnedBy(Optional<Spot> newKnob) {
-        knob = newKnob;
+        knob = newKnob.map(KnobDraft::of);
+        return this;
+    }
+
+    PointDraft turnedBy(KnobDraft newKnob) {
+        knob = Optional.of(newKnob);
         return this;
     }
 

@@ -33,6 +33,7 @@ import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.PointId;
+import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.levels.rig.DeviceDrafts.Signal;
 import kalodyne.core.levels.rig.PointDraft.Link;
 import kalodyne.core.units.Gain;
@@ -124,6 +125,14 @@ public record Rig(
         String label = isOneSocket ? source.label().replaceFirst(".*, ", "") : source.label();
         String which = isPlayback || outputs.size() > 1 ? ", " + label : "";
         return played + which;
+    }
+
+    /** "Drum box"; "Laptop, playback". */
+    public String playerName(String player) {
+        String mark = Sound.deviceOf(player);
+        String name =
+                Optional.ofNullable(patch.devices().get(mark)).map(Device::name).orElse(mark);
+        return Sound.isPlayback(player) ? name + ", playback" : name;
     }
 
     /** With the device where several record. */
@@ -304,7 +313,7 @@ public record Rig(
             Set<PointId> alive = alive(order);
             List<PointId> kept = order.stream().filter(alive::contains).toList();
             Map<PointId, Integer> index = new HashMap<>();
-            Map<Spot, Integer> knobs = new LinkedHashMap<>();
+            Map<KnobDraft, Integer> knobs = new LinkedHashMap<>();
             List<Point> points = new ArrayList<>();
             List<End> ends = new ArrayList<>();
             for (PointId id : kept) {
@@ -313,7 +322,7 @@ public record Rig(
                 draft.end().ifPresent(end -> ends.add(end.at(points.size())));
                 OptionalInt knob = draft.knob().isEmpty()
                         ? OptionalInt.empty()
-                        : OptionalInt.of(knobs.computeIfAbsent(draft.knob().get(), spot -> knobs.size()));
+                        : OptionalInt.of(knobs.computeIfAbsent(draft.knob().get(), each -> knobs.size()));
                 points.add(new Point(
                         id,
                         draft.station(),
@@ -373,7 +382,7 @@ public record Rig(
                 PointDraft each = drafts.get(points.get(i));
                 db += each.gain().db()
                         + each.knob()
-                                .map(spot -> controls.knob(spot).gain().db())
+                                .map(knob -> controls.knob(knob).gain().db())
                                 .orElse(0.0);
                 PointId before = i == 0 ? null : points.get(i - 1);
                 db += each.links().stream()
@@ -477,9 +486,11 @@ public record Rig(
             if (settings.aim() != AimSchool.PLAYER) {
                 return settings.aim();
             }
-            Device recorder = patch.devices().get(flow.points().get(end.point()).station());
-            boolean isAutomatic =
-                    recorder.controls().stream().anyMatch(control -> control.kind() == ControlKind.AUTO_LEVEL);
+            String mark = flow.points().get(end.point()).station();
+            Device recorder = patch.devices().get(mark);
+            boolean isAutomatic = recorder.controls().stream()
+                    .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
+                    .anyMatch(control -> !patch.position(mark, control).equals(Optional.of(0)));
             boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
             if (isAutomatic && isPhone) {
                 return AimSchool.QUIET;

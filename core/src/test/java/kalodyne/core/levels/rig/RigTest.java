@@ -51,7 +51,8 @@ class RigTest {
      * 1 kΩ output loses 20·log₁₀(1 + 1/10) = 0.83 dB there, or 0.42. What an input takes at its lowest gain reads full scale: of +20 dBu, −8 dB and +18 dBu
      * inside follow +6 dB. Headphones of an interface do not hang on its speaker knob. A moving magnet of 1 kΩ and 0.5 H at 1 kHz
      * (3142 Ω) into the 100 Ω of a moving-coil input loses 20·log₁₀(|1100 + j3142|/100) = 30.4 dB. A pan pot in its middle takes
-     * 3 dB from each side; turned to one side it takes nothing there and all on the other. Knobs of which nothing is said neither add nor
+     * 3 dB from each side; turned to one side it takes nothing there and all on the other; at 3:00, 0.8 of its travel, 20·log₁₀ sin 72° = −0.43 dB
+     * and 20·log₁₀ cos 72° = −10.2 dB, a balance 20·log₁₀ sin 36° = −4.62 dB. Knobs of which nothing is said neither add nor
      * take, gains stand at their lowest. An audio taper at half its travel lies 20 dB under its highest.
      */
     @ParameterizedTest
@@ -65,6 +66,9 @@ class RigTest {
             pan left, right              | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | none
             pan right, right             | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=right; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.42
             pan right, left              | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.pan-1=right; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | none
+            pan at 3:00, right           | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.pan-1=0.8 | synth-analogue.out | mixer-small.mix-right | -0.85
+            pan at 3:00, left            | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | mixer-small.pan-1=0.8 | synth-analogue.out | mixer-small.mix-left | -10.58
+            balance at 3:00, left        | synth-analogue.out ts-ts mixer-rack.in-1-left; mixer-rack.main-left trs-trs interface-4.line-3; mixer-rack.main-right trs-trs interface-4.line-4 | mixer-rack.pan-1=0.8 | synth-analogue.out | mixer-rack.mix-left | -5.04
             a stereo channel, alone      | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | -0.83
             heard on both by the switch  | synth-analogue.out ts-ts mixer-small.line-3; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-right | -0.83
             its right side, alone        | synth-analogue.out ts-ts mixer-small.line-4; mixer-small.main-left trs-trs interface-4.line-3; mixer-small.main-right trs-trs interface-4.line-4 | none | synth-analogue.out | mixer-small.mix-left | none
