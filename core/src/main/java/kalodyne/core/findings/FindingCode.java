@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
  */
 public enum FindingCode {
     AGC("agc", "in pauses the noise creeps up without changing its colour"),
+    AMPLIFIER_NO_LOAD("amplifier.no-load", "an instrument's amplifier is played without its loudspeaker"),
     BALANCED_HALF("balanced.half", "of a balanced pair one leg arrives"),
     BALANCED_LEG_OPEN(
             "balanced.leg-open",
@@ -89,6 +90,7 @@ public enum FindingCode {
     INSERT_OPEN("insert.open", "a plug is in an insert and nothing comes back"),
     JOINT_LOADING("joint.loading", "the input takes more of the level than it should"),
     JOINT_UNSOLVED("joint.unsolved", "the circuit of a joint has no solution"),
+    KNOB_COARSE("knob.coarse", "a knob is advised where a quarter of an hour changes more than 3 dB"),
     KNOB_UNTOLD("knob.untold", "nobody said where some knobs of the run stand"),
     LEAD_LONG("lead.long", "more than about 3 m unbalanced, 300 m balanced"),
     LEVEL_AUTOMATIC("level.automatic", "the recorder has an automatic level"),
@@ -102,6 +104,7 @@ public enum FindingCode {
     LEVEL_OVER("level.over", "a floating-point file goes above full scale"),
     LEVEL_OVERLOAD("level.overload", "more than the input takes"),
     LEVEL_PANNED("level.panned", "a pan pot is turned away from the only side that is recorded"),
+    LEVEL_PLAYING("level.playing", "for what playing and distance a microphone's level holds"),
     LEVEL_SILENT("level.silent", "nothing above −90 dBFS"),
     LEVEL_TOGETHER(
             "level.together", "a stage clips if all players peak in one moment, at the resonance of their leads"),

@@ -31,9 +31,6 @@ import kalodyne.core.units.Print;
 
 /** What there is to say about what is heard: by ears, and by microphones that hear the loudspeakers. */
 final class EarRules extends RunFindings {
-    /** Where a microphone is taken to stand in front of a loudspeaker, as nobody said; common practice in small rooms. */
-    private static final double USUAL_METRES = 1;
-
     private static final double UNBEARABLE_DB = 100;
 
     /** So far from howling nothing is heard of it; common practice. */
@@ -225,19 +222,21 @@ final class EarRules extends RunFindings {
     private void howling(
             FlowLevels levels, Flow.Run run, Device microphone, Device speaker, MicSensitivity sensitivity) {
         End end = plan.flow().ends().get(run.end());
-        Howling howling = Howling.of(sensitivity, levels.gain(run.source(), end.point()), end.zero(), USUAL_METRES);
+        // The microphone is taken to be where somebody listens, as nobody said.
+        Howling howling = Howling.of(sensitivity, levels.gain(run.source(), end.point()), end.zero());
         if (howling.gain().db() < SAFE_DB) {
             return;
         }
         int station = plan.isRecorded() ? 0 : end();
+        double metres = rig.metres(plan.flow().points().get(end.point()).station());
         add(
                 FindingCode.GAIN_FEEDBACK,
                 howling.howls() ? Severity.HARM : howling.rings() ? Severity.WRONG : Severity.WEAK,
                 station,
                 LevelRules.decibels(howling.gain().db()),
                 howling.howls() ? "It will howl" : howling.rings() ? "Close to howling" : "It can howl",
-                microphone.name() + " hears " + speaker.name() + ": at 1 m the loop gain is "
-                        + Print.signed(howling.gain().db(), 1) + " dB; it howls from 0 dB up.",
+                microphone.name() + " hears " + speaker.name() + ": at " + Print.decimal(metres, 1)
+                        + " m the loop gain is " + Print.signed(howling.gain().db(), 1) + " dB; it howls from 0 dB up.",
                 "Listen on headphones, or turn the speakers down by "
                         + Print.decimal(Math.ceil(howling.gain().db() - SAFE_DB), 0)
                         + " dB");

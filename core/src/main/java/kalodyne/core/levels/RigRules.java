@@ -23,6 +23,7 @@ import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.listening.MicSound;
 import kalodyne.core.levels.rig.Doubt;
 import kalodyne.core.levels.rig.Loop;
 import kalodyne.core.levels.rig.Rig;
@@ -51,6 +52,7 @@ final class RigRules extends RunFindings {
      */
     static List<Finding> check(Rig rig, LevelPlan plan, List<LaterMix> wished) {
         RigRules rules = new RigRules(rig, plan);
+        rules.playing();
         rules.loops();
         rules.cancelling();
         rules.automatic();
@@ -58,9 +60,32 @@ final class RigRules extends RunFindings {
         rules.together();
         rules.laterMix(wished);
         rules.tooGoodToBeTrue();
-        rules.untold();
         rules.doubts();
         return rules.findings();
+    }
+
+    /** For what the level of a microphone holds. */
+    private void playing() {
+        micSound(rig, plan)
+                .ifPresent(sound -> add(
+                        FindingCode.LEVEL_PLAYING,
+                        Severity.NOTE,
+                        0,
+                        new Figure(sound.peakDb(), "dB SPL"),
+                        "For playing as loud as it will get",
+                        "It holds for peaks of " + Print.decimal(sound.peakDb(), 0) + " dB SPL at the microphone: "
+                                + sound.words() + ". Twice as far is 6 dB less.",
+                        ""));
+    }
+
+    /** How loud it is at the microphone of a run; empty where there is none, or none of known sensitivity. */
+    static Optional<MicSound> micSound(Rig rig, LevelPlan plan) {
+        Point source = plan.flow().points().get(plan.trace().path().source());
+        return Optional.ofNullable(rig.patch().devices().get(source.station()))
+                .filter(device -> plan.isRecorded() && plan.trace().isOfMicrophone())
+                .flatMap(device -> device.facts().quantity(Fact.MIC_SENSITIVITY))
+                .map(sensitivity -> MicSound.of(
+                        sensitivity, source.sound().orElseThrow().levels().peak()));
     }
 
     private void loops() {
@@ -250,23 +275,6 @@ final class RigRules extends RunFindings {
                         "");
                 return;
             }
-        }
-    }
-
-    private void untold() {
-        List<String> names = plan.missed().stream().map(Knob::words).toList();
-        if (!names.isEmpty()) {
-            add(
-                    FindingCode.KNOB_UNTOLD,
-                    Severity.NOTE,
-                    0,
-                    new Figure(names.size(), "knobs"),
-                    "Knob positions unknown",
-                    "Nobody said how "
-                            + (names.size() > 3 ? names.size() + " knobs of this run" : String.join(" and ", names))
-                            + (names.size() == 1 ? " stands" : " stand")
-                            + ". What you see is how it will be once set as advised.",
-                    "Set them as advised, or turn them here to where they are");
         }
     }
 

@@ -16,6 +16,7 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.GainAdviser;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.levels.gain.Wanted;
+import kalodyne.core.levels.listening.MicSound;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.units.Gain;
@@ -169,6 +170,11 @@ public final class SetupLevels {
         return LevelPlan.of(trace, levels);
     }
 
+    /** How loud it is at the microphone of a run; empty where there is none, or none of known sensitivity. */
+    public Optional<MicSound> micSound(LevelPlan plan) {
+        return RigRules.micSound(rig, plan);
+    }
+
     /** All about one of the runs. */
     public RunLevels run(Trace trace) {
         LevelPlan plan = plan(trace);
@@ -177,6 +183,7 @@ public final class SetupLevels {
         List<Finding> findings = new ArrayList<>(ofJoints);
         findings.addAll(LevelRules.check(plan, advice));
         findings.addAll(RigRules.check(rig, plan, wishedMixes()));
+        findings.addAll(KnobRules.check(rig, plan, advice));
         findings.addAll(EarRules.check(rig, plan));
         return new RunLevels(
                 plan,

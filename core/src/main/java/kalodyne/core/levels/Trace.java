@@ -12,6 +12,7 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.Sound;
+import kalodyne.core.levels.rig.EarLevels;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.units.Print;
 
@@ -165,7 +166,12 @@ public record Trace(
             Device device = rig.patch()
                     .devices()
                     .get(rig.flow().points().get(end.point()).station());
-            return device.kind() == DeviceKind.SPEAKER ? "1 m in front, all speakers" : "at the ears";
+            if (device.kind() != DeviceKind.SPEAKER) {
+                return "at the ears";
+            }
+            String metres = Print.decimal(
+                            rig.metres(rig.flow().points().get(end.point()).station()), 1) + " m away";
+            return metres + (EarLevels.isSubwoofer(device) ? ", where it takes over" : ", all speakers");
         }
 
         private OptionalInt rate(Point end) {

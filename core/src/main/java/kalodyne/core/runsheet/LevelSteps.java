@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Control;
@@ -163,7 +164,9 @@ final class LevelSteps implements SheetPart {
                             isMark
                                     ? "There it moves finely, and the gains before it make the level."
                                     : "Here the loudest part lands where it should, with the least noise.")
-                    .with(detail(first, isLast))
+                    .with(Stream.of(playing(first), detail(first, isLast))
+                            .filter(words -> !words.isEmpty())
+                            .collect(Collectors.joining(" ")))
                     .telling(isMark && !isLast ? "" : isLast || atTrack(first) ? end(first.plan()) : behind(first))
                     .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
                     .about(List.of(source, first.at().station()))
@@ -188,6 +191,17 @@ final class LevelSteps implements SheetPart {
             return isOwn || isSwitch(knob)
                     ? where + " to " + place(knob)
                     : "play the loudest part, " + where + " up to " + place(knob);
+        }
+
+        /** How and how near a microphone is sung or played into while its gain is set. */
+        private String playing(Turned turned) {
+            Duty duty = turned.knob().duty();
+            return duty == Duty.GAIN || duty == Duty.TRIM
+                    ? rig.levels()
+                            .micSound(turned.plan())
+                            .map(sound -> "As loud as it will get: " + sound.words() + ".")
+                            .orElse("")
+                    : "";
         }
 
         private static String detail(Turned turned, boolean isLast) {

@@ -91,6 +91,9 @@ class WholeRigTest {
             voice panned left, only the right output     ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=left; mixer-small.main-right trs-trs interface-2.line-1; INTERFACE ! wrong stereo.panned-away
             voice panned left, the left output           ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=left; mixer-small.main-left trs-trs interface-2.line-1; INTERFACE ! none
             voice in the middle, one output              ! mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.pan-1=middle; mixer-small.main-right trs-trs interface-2.line-1; INTERFACE ! none
+            guitar amplifier by its line output alone    ! guitar-single-coil.out ts-ts guitar-amp.in; guitar-amp.line-out ts-ts mixer-small.line-1 ! weak amplifier.no-load
+            guitar amplifier with its loudspeaker        ! guitar-single-coil.out ts-ts guitar-amp.in; guitar-amp.line-out ts-ts mixer-small.line-1; guitar-amp.speaker speaker-ts speaker-cabinet.in ! none
+            hi-fi amplifier with nothing to drive        ! player-rca.out-left rca-rca amplifier-hifi.in-left ! none
             microphone in a line input                   ! mic-dynamic-voice.out xlr-trs mixer-small.line-1 ! wrong level.mic-into-line
             microphone's preamp in a line input          ! preamp-xlr.out-xlr xlr-trs mixer-small.line-1 ! none
             ribbon, plug-in power                        ! mic-ribbon-passive.out xlr-mini camera-mic-in.mic ! wrong power.through-coil

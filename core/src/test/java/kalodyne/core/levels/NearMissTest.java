@@ -23,7 +23,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class NearMissTest {
     /**
      * A rig with values typed over ("subwoofer stage high-left crossover=150 Hz"; nothing behind the equals sign makes it unknown) or with
-     * a lead whose contacts 4 and 5 are crossed; what is said; its number by hand; and the rig of which it must not be said.
+     * a lead whose contacts 4 and 5 are crossed; what is said; its number by hand; and the rig of which it must not be said. A
+     * dynamic microphone of 1.8 mV/Pa, −52.7 dBu, that gives −37 dBu at its loudest hears 94 + 15.7 dB SPL.
      */
     @ParameterizedTest
     @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
@@ -40,6 +41,8 @@ class NearMissTest {
             interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr | none | note sub.crossover | 80 | 0 | interface-2.out-1 trs-xlr speakers-powered.in-xlr | none
             interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr | subwoofer stage high-left crossover=150 Hz | weak sub.high | 150 | 0 | interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr | subwoofer stage high-left crossover=120 Hz
             interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr | speakers-powered device lowestFrequency=110 Hz | weak sub.gap | none | 0 | interface-2.out-1 trs-xlr subwoofer.in-left-xlr; subwoofer.out-left xlr-xlr speakers-powered.in-xlr | speakers-powered device lowestFrequency=60 Hz
+            mic-dynamic-voice.out xlr-xlr interface-2.mic-1 | none | note level.playing | 109.7 | 0.1 | synth-analogue.out ts-ts interface-2.line-1 | none
+            synth-analogue.out ts-ts mixer-small.line-1; mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic | camera-mic-in socket mic maximumLevel=-50 dBu | note knob.coarse | none | 0 | synth-analogue.out ts-ts mixer-small.line-1; mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic | none
             synth-analogue.out ts-ts interface-2.line-1 | interface-2 socket line-1 maximumLevel=-10 dBu | weak value.contradiction | none | 0 | synth-analogue.out ts-ts interface-2.line-1 | none
             synth-analogue.out ts-ts interface-2.line-1 | synth-analogue socket out loudestPeak= | note value.unknown | none | 0 | synth-analogue.out ts-ts interface-2.line-1 | none
             """)

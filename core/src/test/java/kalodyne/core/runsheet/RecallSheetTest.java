@@ -44,6 +44,7 @@ class RecallSheetTest {
                             Set.of(),
                             GainSchool.STRONG_SOURCE,
                             AimSchool.PLAYER,
+                            Map.of(),
                             Map.of())),
             PatchList.of(PATCH, List.of()));
 

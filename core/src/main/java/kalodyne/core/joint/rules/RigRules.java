@@ -23,6 +23,7 @@ final class RigRules {
             new SharedInputRule(),
             new SelectRule(),
             new PannedRule(),
+            new LoadRule(),
             new EarthWireRule(),
             new UsbNoiseRule());
 

@@ -21,12 +21,11 @@ public record Howling(Gain gain) {
      *
      * @param microphone what it gives
      * @param through what becomes of that on the way to the loudspeaker
-     * @param zero the level there that gives 0 dB SPL at 1 m
-     * @param metres between both
+     * @param zero the level there that gives 0 dB SPL at the microphone
      */
-    public static Howling of(MicSensitivity microphone, Gain through, Level zero, double metres) {
+    public static Howling of(MicSensitivity microphone, Gain through, Level zero) {
         Level atPascal = Level.ofVolts(microphone.voltsPerPascal()).plus(through);
-        double heard = atPascal.dbu() - zero.dbu() - Gain.ofRatio(metres).db();
+        double heard = atPascal.dbu() - zero.dbu();
         return new Howling(new Gain(heard - PASCAL_DB_SPL));
     }
 

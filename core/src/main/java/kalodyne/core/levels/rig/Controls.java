@@ -67,6 +67,10 @@ final class Controls {
                 .findFirst();
     }
 
+    boolean isPlugged(Spot socket) {
+        return patch.isPlugged(socket);
+    }
+
     /** The position that a switch is known to stand at. */
     Optional<String> standing(String id, DeviceControl control) {
         return patch.standing(new Spot(id, control.id()));

@@ -102,7 +102,7 @@ final class DeviceDrafts {
         /** Under which it is known in a flow. */
         static PointId id(Spot spot, Carries carries) {
             Side side = Side.of(carries);
-            boolean isSingle = side == Side.MIDDLE && carries != Carries.MIC;
+            boolean isSingle = side == Side.MIDDLE && carries != Carries.MIC && carries != Carries.RETURN;
             return isSingle ? PointId.of(spot) : PointId.of(spot).of(carries.word());
         }
     }
@@ -229,8 +229,27 @@ final class DeviceDrafts {
             }
             default -> draft.clippingAt(ceiling).noisy(in, out);
         }
-        book.knowBeforeVolume(stage.id(), side, draft);
-        return draft;
+        book.knowBeforeInsert(stage.id(), side, draft);
+        PointDraft inserted = behindInsert(stage, stageId, draft);
+        book.knowBeforeVolume(stage.id(), side, inserted);
+        return inserted;
+    }
+
+    /** With a plug in its insert a channel hears only what comes back there. */
+    private PointDraft behindInsert(Stage stage, PointId stageId, PointDraft main) {
+        Optional<Socket> insert = device.sockets().stream()
+                .filter(socket -> socket.contacts().containsValue(Carries.RETURN))
+                .filter(socket -> socket.from().stream().map(Stage::fedBy).anyMatch(stage.id()::equals))
+                .filter(socket -> controls.isPlugged(new Spot(id, socket.id())))
+                .findFirst();
+        if (insert.isEmpty()) {
+            return main;
+        }
+        PointDraft behind =
+                book.add(stageId.behind(insert.get().id()), insert.get().name());
+        Optional.ofNullable(book.get(Signal.id(new Spot(id, insert.get().id()), Carries.RETURN)))
+                .ifPresent(back -> behind.fedBy(Link.of(back.id(), 0)));
+        return behind;
     }
 
     /** A noise figure is measured with a source, whose thermal noise is in it: the source that is plugged brings its own. */
@@ -348,7 +367,7 @@ final class DeviceDrafts {
     /** The send of an insert is taken before the fader. */
     private List<PointDraft> given(String from, Signal signal) {
         Map<Side, PointDraft> before =
-                signal.carries() == Carries.SEND ? book.beforeVolume(Stage.fedBy(from)) : Map.of();
+                signal.carries() == Carries.SEND ? book.beforeInsert(Stage.fedBy(from)) : Map.of();
         return before.isEmpty()
                 ? source(from, signal.side())
                 : List.of(before.getOrDefault(
@@ -406,13 +425,17 @@ final class DeviceDrafts {
     /** Behind the last stage that the input feeds and nothing else is fed by. */
     private void speaker(Socket socket, Side side) {
         device.stages().stream()
-                .filter(stage -> stage.kind() == StageKind.AMPLIFIER)
+                .filter(stage -> EarLevels.isDriving(device, stage))
                 .filter(stage -> stage.from().stream().map(Stage::fedBy).anyMatch(socket.id()::equals))
                 .findFirst()
                 .map(stage -> book.of(stage.id()))
+                // A subwoofer hears both sides and is one.
+                .filter(there -> !EarLevels.isSubwoofer(device)
+                        || there.values().stream().allMatch(each -> each.end().isEmpty()))
                 .flatMap(there -> Optional.ofNullable(there.getOrDefault(side, there.get(Side.MIDDLE))))
                 .filter(draft -> draft.end().isEmpty())
-                .ifPresent(draft -> draft.ending(EarLevels.speaker(device, socket, device.name() + earOf(side)))
+                .ifPresent(draft -> draft.ending(EarLevels.speaker(
+                                device, socket, device.name() + (EarLevels.isSubwoofer(device) ? "" : earOf(side))))
                         .clippingAt(Optional.of(EarLevels.loudestAt(socket))));
     }
 

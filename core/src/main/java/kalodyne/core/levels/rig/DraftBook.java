@@ -16,6 +16,9 @@ final class DraftBook {
     /** Of stages with a volume: what there is before it. */
     private final Map<String, Map<Side, PointDraft>> beforeVolume = new LinkedHashMap<>();
 
+    /** Of stages with an insert: what is sent to it. */
+    private final Map<String, Map<Side, PointDraft>> beforeInsert = new LinkedHashMap<>();
+
     DraftBook(String station) {
         this.station = station;
     }
@@ -34,6 +37,10 @@ final class DraftBook {
         beforeVolume.computeIfAbsent(part, each -> new LinkedHashMap<>()).put(side, draft);
     }
 
+    void knowBeforeInsert(String part, Side side, PointDraft draft) {
+        beforeInsert.computeIfAbsent(part, each -> new LinkedHashMap<>()).put(side, draft);
+    }
+
     Map<PointId, PointDraft> all() {
         return drafts;
     }
@@ -49,6 +56,10 @@ final class DraftBook {
 
     Map<Side, PointDraft> of(String part) {
         return parts.getOrDefault(part, Map.of());
+    }
+
+    Map<Side, PointDraft> beforeInsert(String part) {
+        return beforeInsert.getOrDefault(part, Map.of());
     }
 
     Map<Side, PointDraft> beforeVolume(String part) {

@@ -7,6 +7,8 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
+import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.units.Gain;
@@ -16,7 +18,7 @@ import kalodyne.core.units.Power;
 import kalodyne.core.units.SoundLevel;
 
 /** Where it is heard: what a voltage becomes as a sound. */
-final class EarLevels {
+public final class EarLevels {
     /** What one listens at while recording and mixing in a small room; common practice. */
     private static final double LOW_DB_SPL = 70;
 
@@ -66,6 +68,21 @@ final class EarLevels {
     static boolean isPoweredSpeaker(Device device) {
         return device.kind() == DeviceKind.SPEAKER
                 && device.facts().get(Fact.LOUDEST_SOUND).isPresent();
+    }
+
+    /** Something that takes the low part and leaves the rest to other loudspeakers. */
+    public static boolean isSubwoofer(Device device) {
+        return device.kind() == DeviceKind.SPEAKER
+                && device.stages().stream().anyMatch(stage -> stage.kind() == StageKind.CROSSOVER);
+    }
+
+    /** The stage of a loudspeaker that drives what is heard: of those with a driver of their own the last one. */
+    static boolean isDriving(Device device, Stage stage) {
+        boolean isPassedOn = device.sockets().stream()
+                .flatMap(socket -> socket.from().stream())
+                .map(Stage::fedBy)
+                .anyMatch(stage.id()::equals);
+        return stage.kind() == StageKind.AMPLIFIER || (stage.kind() == StageKind.CROSSOVER && !isPassedOn);
     }
 
     /** The ears a metre in front of a loudspeaker with its own amplifier, behind that amplifier. */

@@ -46,6 +46,7 @@ import kalodyne.core.units.Gain;
  * @param flow from every source that is plugged to every track and ear that it reaches
  * @param leads what each input is plugged by, by its mark: "Lead 7"
  * @param doubts what is not known or contradicts itself
+ * @param metres how far loudspeakers are away, of those of which it is known
  * @param loops ways on which a signal comes back; they are cut in the flow
  */
 public record Rig(
@@ -54,6 +55,7 @@ public record Rig(
         Flow flow,
         Map<String, String> leads,
         List<Doubt> doubts,
+        Map<String, Double> metres,
         List<Loop> loops) {
     private static final double MIDDLE_HERTZ = 1000;
 
@@ -70,6 +72,7 @@ public record Rig(
         joints = List.copyOf(joints);
         leads = Map.copyOf(leads);
         doubts = List.copyOf(doubts);
+        metres = Map.copyOf(metres);
         loops = List.copyOf(loops);
     }
 
@@ -88,7 +91,12 @@ public record Rig(
 
     /** The same with its controls elsewhere: nothing else is looked at again. */
     public Rig with(Flow newFlow) {
-        return new Rig(patch, joints, newFlow, leads, doubts, loops);
+        return new Rig(patch, joints, newFlow, leads, doubts, metres, loops);
+    }
+
+    /** How far a loudspeaker is away. */
+    public double metres(String loudspeaker) {
+        return metres.getOrDefault(loudspeaker, Settings.USUAL_METRES);
     }
 
     /** The name of the device that a point is in. */
@@ -202,7 +210,7 @@ public record Rig(
             ways.forEach(this::join);
             forgetUnsent(ways);
             Flow flow = flow();
-            return new Rig(patch, joints, flow, leads, doubts, loops);
+            return new Rig(patch, joints, flow, leads, doubts, settings.metres(), loops);
         }
 
         /** Built-in microphones are meant where nothing else comes in by plug or data, and nothing goes out but to ears. */
@@ -425,8 +433,9 @@ public record Rig(
                     .forEach(run -> sources.computeIfAbsent(run.end(), end -> new LinkedHashSet<>())
                             .add(run.source()));
             List<End> aimed = new ArrayList<>();
-            int loudspeakers =
-                    (int) ends.stream().filter(end -> isLoudspeaker(flow, end)).count();
+            int together = (int) ends.stream()
+                    .filter(end -> isLoudspeaker(flow, end) && !isSubwoofer(flow, end))
+                    .count();
             for (int e = 0; e < ends.size(); e++) {
                 End end = ends.get(e);
                 Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
@@ -436,16 +445,25 @@ public record Rig(
                         ? school(flow, end, players).on(end)
                         : end;
                 double below = belowTwin(flow, ends, end);
-                one = loudspeakers > 1 && isLoudspeaker(flow, end)
-                        ? one.louderBy(Gain.ofPowerRatio(loudspeakers))
-                        : one;
+                one = isLoudspeaker(flow, end) ? one.louderBy(heard(flow, end, Math.max(1, together))) : one;
                 aimed.add(
                         below < LEAST_BELOW_DB ? one : one.withAim(one.low() - below, one.high() - below, one.line()));
             }
             return aimed;
         }
 
-        /** All of them are heard together, each as loud as the others. */
+        /** All of them are heard together, each as loud as the others; twice as far away each is 6 dB less. */
+        private Gain heard(Flow flow, End end, int together) {
+            double metres = settings.metres(flow.points().get(end.point()).station());
+            return Gain.ofPowerRatio(together).minus(Gain.ofRatio(metres));
+        }
+
+        /** It plays what the speakers leave out, and is no speaker more. */
+        private boolean isSubwoofer(Flow flow, End end) {
+            return EarLevels.isSubwoofer(
+                    patch.devices().get(flow.points().get(end.point()).station()));
+        }
+
         private boolean isLoudspeaker(Flow flow, End end) {
             Device device = patch.devices().get(flow.points().get(end.point()).station());
             return end.kind() == End.Kind.EARS && device.kind() == DeviceKind.SPEAKER;

@@ -1,5 +1,6 @@
 package kalodyne.core.levels.rig;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
@@ -18,26 +19,34 @@ import kalodyne.core.levels.gain.Wanted;
  * @param school where the gain is made
  * @param aim where the signal should lie in the tracks
  * @param balanceDb how much louder than the others each device should be where several are mixed
+ * @param metres how far loudspeakers are from whoever listens, of those of which it is known
  */
+@RecordBuilder
 public record Settings(
         Map<Spot, Double> positions,
         Set<Spot> locked,
         GainSchool school,
         AimSchool aim,
-        Map<String, Double> balanceDb) {
+        Map<String, Double> balanceDb,
+        Map<String, Double> metres)
+        implements SettingsBuilder.With {
+    /** Where a loudspeaker is taken to stand while nobody said; common practice in small rooms. */
+    public static final double USUAL_METRES = 1;
+
     public static final Settings NONE =
-            new Settings(Map.of(), Set.of(), GainSchool.STRONG_SOURCE, AimSchool.PLAYER, Map.of());
+            new Settings(Map.of(), Set.of(), GainSchool.STRONG_SOURCE, AimSchool.PLAYER, Map.of(), Map.of());
 
     public Settings {
         positions = Map.copyOf(positions);
         locked = Set.copyOf(locked);
         balanceDb = Map.copyOf(balanceDb);
+        metres = Map.copyOf(metres);
     }
 
     public Settings turned(Map<Spot, Double> more) {
         Map<Spot, Double> all = new HashMap<>(positions);
         all.putAll(more);
-        return new Settings(all, locked, school, aim, balanceDb);
+        return withPositions(all);
     }
 
     public Settings locked(Spot control, boolean isLocked) {
@@ -47,21 +56,33 @@ public record Settings(
         } else {
             all.remove(control);
         }
-        return new Settings(positions, all, school, aim, balanceDb);
+        return withLocked(all);
     }
 
     public Settings with(GainSchool newSchool) {
-        return new Settings(positions, locked, newSchool, aim, balanceDb);
+        return withSchool(newSchool);
     }
 
     public Settings with(AimSchool newAim) {
-        return new Settings(positions, locked, school, newAim, balanceDb);
+        return withAim(newAim);
     }
 
     public Settings balanced(String device, double db) {
         Map<String, Double> all = new HashMap<>(balanceDb);
         all.put(device, db);
-        return new Settings(positions, locked, school, aim, all);
+        return withBalanceDb(all);
+    }
+
+    /** With a loudspeaker so far away. */
+    public Settings away(String loudspeaker, double newMetres) {
+        Map<String, Double> all = new HashMap<>(metres);
+        all.put(loudspeaker, newMetres);
+        return withMetres(all);
+    }
+
+    /** How far away a loudspeaker is. */
+    public double metres(String loudspeaker) {
+        return metres.getOrDefault(loudspeaker, USUAL_METRES);
     }
 
     /** Both; where both know how a control stands, the other one is right. */
@@ -73,17 +94,29 @@ public record Settings(
         all.addAll(other.locked);
         Map<String, Double> balance = new HashMap<>(balanceDb);
         balance.putAll(other.balanceDb);
-        return new Settings(turned(other.positions).positions, all, other.school, other.aim, balance);
+        Map<String, Double> away = new HashMap<>(metres);
+        away.putAll(other.metres);
+        return new Settings(turned(other.positions).positions, all, other.school, other.aim, balance, away);
     }
 
     /** The same with the marks of gear changed. */
     public Settings renamed(UnaryOperator<Spot> anew) {
         Map<Spot, Double> moved = new HashMap<>();
         positions.forEach((spot, position) -> moved.put(anew.apply(spot), position));
-        Map<String, Double> balance = new HashMap<>();
-        balanceDb.forEach(
-                (device, db) -> balance.put(anew.apply(new Spot(device, "x")).item(), db));
-        return new Settings(moved, locked.stream().map(anew).collect(Collectors.toSet()), school, aim, balance);
+        return new Settings(
+                moved,
+                locked.stream().map(anew).collect(Collectors.toSet()),
+                school,
+                aim,
+                byDevice(balanceDb, anew),
+                byDevice(metres, anew));
+    }
+
+    private static Map<String, Double> byDevice(Map<String, Double> values, UnaryOperator<Spot> anew) {
+        Map<String, Double> moved = new HashMap<>();
+        values.forEach(
+                (device, value) -> moved.put(anew.apply(new Spot(device, "x")).item(), value));
+        return moved;
     }
 
     public Wanted wanted() {

@@ -44,7 +44,8 @@ public final class RigForms {
                             .toList())),
             f.value("gain", Words.of(GainSchool.class, GainSchool.STRONG_SOURCE), Settings::school),
             f.value("aim", Words.of(AimSchool.class, AimSchool.PLAYER), Settings::aim),
-            f.map("balanceDb", MARK, JsonForm.NUMBER, it -> new TreeMap<>(it.balanceDb()))));
+            f.map("balanceDb", MARK, JsonForm.NUMBER, it -> new TreeMap<>(it.balanceDb())),
+            f.mapIfAny("metres", MARK, JsonForm.NUMBER, it -> new TreeMap<>(it.metres()))));
 
     private RigForms() {}
 
