@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Control;
@@ -118,9 +118,14 @@ final class LevelSteps implements SheetPart {
         private void recorded(String source, List<Trace> traces) {
             List<List<Turned>> steps = grouped(traces);
             String before = "";
+            int firstGain = IntStream.range(0, steps.size())
+                    .filter(i -> makesGain(steps.get(i).get(0).knob()))
+                    .findFirst()
+                    .orElse(-1);
             for (int i = 0; i < steps.size(); i++) {
                 List<Turned> group = steps.get(i);
                 Step step = recorded(source, group, i == steps.size() - 1);
+                step = i == firstGain ? step.with(joined(playing(group.get(0)), step.detail())) : step;
                 draft.add(step);
                 if (!before.isEmpty()) {
                     draft.order(
@@ -164,9 +169,7 @@ final class LevelSteps implements SheetPart {
                             isMark
                                     ? "There it moves finely, and the gains before it make the level."
                                     : "Here the loudest part lands where it should, with the least noise.")
-                    .with(Stream.of(playing(first), detail(first, isLast))
-                            .filter(words -> !words.isEmpty())
-                            .collect(Collectors.joining(" ")))
+                    .with(detail(first, isLast))
                     .telling(isMark && !isLast ? "" : isLast || atTrack(first) ? end(first.plan()) : behind(first))
                     .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
                     .about(List.of(source, first.at().station()))
@@ -195,13 +198,18 @@ final class LevelSteps implements SheetPart {
 
         /** How and how near a microphone is sung or played into while its gain is set. */
         private String playing(Turned turned) {
-            Duty duty = turned.knob().duty();
-            return duty == Duty.GAIN || duty == Duty.TRIM
-                    ? rig.levels()
-                            .micSound(turned.plan())
-                            .map(sound -> "As loud as it will get: " + sound.words() + ".")
-                            .orElse("")
-                    : "";
+            return rig.levels()
+                    .micSound(turned.plan())
+                    .map(sound -> "As loud as it will get: " + sound.words() + ".")
+                    .orElse("");
+        }
+
+        private static boolean makesGain(Knob knob) {
+            return knob.duty() == Duty.GAIN || knob.duty() == Duty.TRIM;
+        }
+
+        private static String joined(String one, String other) {
+            return (one + " " + other).strip();
         }
 
         private static String detail(Turned turned, boolean isLast) {

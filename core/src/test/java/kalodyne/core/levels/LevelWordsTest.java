@@ -74,6 +74,10 @@ class LevelWordsTest {
                 62 % of the noise in the track, which is at −80.2 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note level.playing: For playing as loud as it will get
+                It holds for peaks of 110 dB SPL at the microphone: a loud voice a hand's width (10 cm) away. Twice as far is 6 dB less.
+            note level.playing: For playing as loud as it will get
+                It holds for peaks of 110 dB SPL at the microphone: a loud voice a hand's width (10 cm) away. Twice as far is 6 dB less.
 
             camera-mic.out mic-trs-trrs phone-ctia.headset
             On-camera microphone, three-pole plug → track 1: Loudest peaks reach −4.8 dBFS: 11.2 dB too hot
@@ -87,6 +91,8 @@ class LevelWordsTest {
                 42 % of the noise in the track, which is at −81.0 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note level.playing: For playing as loud as it will get
+                It holds for peaks of 102 dB SPL at the microphone: a loud voice 25 cm away. Twice as far is 6 dB less.
             note level.automatic: It may set the level by itself
                 Phone with a four-pole headset socket has automatic level control. While it is on, no knob decides, and pauses get noisy.
                 → Set the level in the app to “fixed”. Where it cannot be, play evenly and send no more than −32.8 dBu at its input
@@ -203,6 +209,8 @@ class LevelWordsTest {
                 67 % of the noise in the track, which is at −106.2 dBFS in all.
             note caution.plugging: Before you plug
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
+            note level.playing: For playing as loud as it will get
+                It holds for peaks of 110 dB SPL at the microphone: a loud voice a hand's width (10 cm) away. Twice as far is 6 dB less.
             note noise.impossible: A noise figure that is too good to be true
                 −134.0 dBu is less than the −130.9 dBu of thermal noise that 150 Ω makes. It may be A-weighted or measured with the input shorted.
 

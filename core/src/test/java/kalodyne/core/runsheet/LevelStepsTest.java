@@ -34,13 +34,13 @@ class LevelStepsTest {
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             level:recorder-handheld.gain-1: Dynamic voice microphone: play the loudest part, input level 1 on Hand-held recorder with two XLR inputs up to 12:15
-                If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
+                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −15.3 dBFS
 
             mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital |
             level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
-                If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
             level:guitar-humbucker.volume: Electric guitar, humbuckers: its volume to full (5:00)
@@ -111,7 +111,7 @@ class LevelStepsTest {
 
             mic-condenser-large.out xlr-xlr interface-2.mic-1; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             level:interface-2.gain-1: Condenser microphone, large diaphragm: play the loudest part, gain 1 on Two-input interface, bus powered up to 9:15
-                If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.8 dBFS
             level:interface-2.phones-level: Studio headphones, 80 Ω: headphones on Two-input interface, bus powered slowly up to 9:30
@@ -121,7 +121,7 @@ class LevelStepsTest {
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
-                If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
             level:speakers-powered.level: Powered studio speaker: level to 0 dB (3:20)
@@ -129,6 +129,37 @@ class LevelStepsTest {
             level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:45
                 because What is heard is set after what is recorded: its level changes nothing in the track.
                 tells about 76 dB SPL
+
+            mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; piano-digital.out-left ts-ts mixer-small.line-3; piano-digital.out-right ts-ts mixer-small.line-4; mixer-small.main-left trs-trs interface-2.line-1; mixer-small.main-right trs-trs interface-2.line-2; interface-2.usb usb-c-c laptop-combo.usb-2
+            level:mixer-small.pan-1: pan 1 on Small mixer, two mic and two stereo channels to the centre (12:00)
+                because There it goes to both sides alike, and a mono recording loses nothing.
+            level:mixer-small.level-1: level 1 on Small mixer, two mic and two stereo channels to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
+            level:mixer-small.main: main level on Small mixer, two mic and two stereo channels to 0 dB (1:12)
+                because There it moves finely, and the gains before it make the level.
+            level:mixer-small.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Small mixer, two mic and two stereo channels up to 3:30
+                As loud as it will get: a loud voice a hand's width (10 cm) away.
+                because Here the loudest part lands where it should, with the least noise.
+                tells +4.9 dBu behind it
+            level:interface-2.gain-1+interface-2.gain-2: Dynamic voice microphone: play the loudest part, gain 1 and gain 2 on Two-input interface, bus powered stay at their lowest (7:00)
+                If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                because Here the loudest part lands where it should, with the least noise.
+                tells meter −18.1 dBFS
+            level:piano-digital.volume: Digital piano with line outputs: its volume to full (5:00)
+                because Here the loudest part lands where it should, with the least noise.
+                tells +8.0 dBu behind it
+            level:mixer-small.level-3: Digital piano with line outputs: play the loudest part, level 3–4 on Small mixer, two mic and two stereo channels up to 12:30
+                If the meter shows more, go back a little: a quarter of an hour is 1.8 dB here.
+                because Here the loudest part lands where it should, with the least noise.
+                tells meter −16.9 dBFS
+            level:together:interface-2: All play the loudest part together: the meters agree
+                Small mixer, two mic and two stereo channels: +5.6 dBu at its mix, which is +2 dB on a meter whose 0 dB is +4.0 dBu. Where one is 3 dB or more off, a lead or a level between them is not as told.
+                because Two meters that agree prove the way between them.
+                tells meter −14.5 dBFS
+            take: The take
+                File: test_mix_1.wav.
+                because This is what all of it is for.
+                tells 30 min
             """;
 
     static Stream<List<String>> rigs() {

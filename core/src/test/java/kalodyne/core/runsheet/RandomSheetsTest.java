@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Rigs that nobody thought of. */
 class RandomSheetsTest {
     @ParameterizedTest
-    @ValueSource(longs = {3, 8, 18, 28, 182, 845})
+    @ValueSource(longs = {3, 8, 18, 28, 182, 847})
     void hundreds_of_rigs_have_a_safe_order(long seed) {
         Random random = new Random(seed);
         int phantoms = 0;

@@ -7,12 +7,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.units.Length;
 import kalodyne.core.units.Print;
+import kalodyne.core.units.Quantity;
+import kalodyne.core.units.UnreadableQuantity;
 import kalodyne.desktop.model.StudioModel;
 
 /** The values of the gear at a station that the levels of a run follow from, to be corrected in place. */
@@ -27,6 +31,9 @@ final class GearFields {
             Fact.OUTPUT_NOISE,
             Fact.FULL_SCALE,
             Fact.CONVERTER_NOISE);
+
+    private static final double NEAREST_METRES = 0.2;
+    private static final double FARTHEST_METRES = 50;
 
     private final StudioModel studio;
 
@@ -50,6 +57,9 @@ final class GearFields {
             }
         }
         List<Field> fields = new ArrayList<>();
+        if (device.get().kind() == DeviceKind.SPEAKER) {
+            fields.add(distance(device.get()));
+        }
         boolean isSource = station == 0;
         for (Part part : Parts.of(device.get())) {
             boolean isSocket = marks.stream().anyMatch(mark -> part.mark().equals("socket " + mark));
@@ -68,6 +78,24 @@ final class GearFields {
             facts.forEach(fact -> fields.add(field(device.get(), part, fact, !isSource)));
         }
         return fields;
+    }
+
+    private Field distance(Device loudspeaker) {
+        return new Field(
+                "distance",
+                "Distance to where you listen",
+                "Twice as far is 6 dB less. For example " + Quantity.LENGTH.example() + ".",
+                Quantity.LENGTH.print(new Length(studio.setup().settings().metres(loudspeaker.id()))),
+                text -> away(loudspeaker.id(), text));
+    }
+
+    private void away(String loudspeaker, String text) {
+        double metres = Quantity.LENGTH.read(text).metres();
+        if (!(metres >= NEAREST_METRES && metres <= FARTHEST_METRES)) {
+            throw new UnreadableQuantity(
+                    "Nobody listens from " + text.strip() + ".", "Write for example 1.2 m; 0.2 to 50 m are possible.");
+        }
+        studio.editSettings("move a loudspeaker", settings -> settings.away(loudspeaker, metres));
     }
 
     private <T> Field field(Device device, Part part, Fact<T> fact, boolean isNamed) {

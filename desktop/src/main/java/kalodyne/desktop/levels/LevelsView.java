@@ -232,7 +232,7 @@ final class LevelsView extends VBox {
         if (school.getValue() != present) {
             school.setValue(present);
         }
-        reason.setText(present.reason() + " " + studio.levels().costOfPractice(run.plan()));
+        reason.setText(studio.levels().costOfPractice(run.plan()) + " " + present.reason());
         reason.setTooltip(new Tooltip(reason.getText()));
     }
 }
