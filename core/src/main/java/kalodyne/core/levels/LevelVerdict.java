@@ -5,6 +5,7 @@ import java.util.Optional;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.levels.gain.End;
 import kalodyne.core.units.Computed;
 import kalodyne.core.units.Print;
 
@@ -23,7 +24,7 @@ public record LevelVerdict(String sentence, String nextStep) {
         return new LevelVerdict(
                 harms
                         ? "First the joint: " + first.orElseThrow().title()
-                        : plan.isRecorded() ? sentence(plan) : heard(plan),
+                        : plan.isRecorded() ? sentence(plan) : heard(plan, advice),
                 first.map(finding -> finding.remedy().map(Remedy::words).orElse(finding.text()))
                         .orElseGet(() -> nextStep(plan, advice)));
     }
@@ -59,12 +60,18 @@ public record LevelVerdict(String sentence, String nextStep) {
     }
 
     /** What is listened to goes by its average, and by who stands too much of it. */
-    private static String heard(LevelPlan plan) {
+    private static String heard(LevelPlan plan, Advice advice) {
         if (plan.firstToClip().isPresent()) {
             return sentence(plan);
         }
         if (plan.last().average().isSilence()) {
             return "Nothing is heard at " + plan.end().name() + ": something on the way is turned off";
+        }
+        if (plan.end().kind() == End.Kind.SUBWOOFER) {
+            return plan.end().name()
+                    + (advice.isFollowed() && plan.missed().isEmpty()
+                            ? ": as loud as the speakers where it takes over"
+                            : ": not yet as loud as the speakers where it takes over");
         }
         String start = plan.end().name() + (plan.missed().isEmpty() ? ": " : ", set as advised: ")
                 + Print.decimal(plan.endAverage(), 0) + " dB SPL on average, ";

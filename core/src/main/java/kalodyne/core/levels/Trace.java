@@ -12,7 +12,6 @@ import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.Sound;
-import kalodyne.core.levels.rig.EarLevels;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.units.Print;
 
@@ -153,7 +152,7 @@ public record Trace(
 
         private String endDetail() {
             End end = rig.flow().ends().get(path.end());
-            return end.kind() == End.Kind.EARS
+            return end.kind() != End.Kind.TRACK
                     ? heardAt(end)
                     : end.bits().getAsInt() + "-bit"
                             + rate(rig.flow().points().get(end.point())).stream()
@@ -171,7 +170,7 @@ public record Trace(
             }
             String metres = Print.decimal(
                             rig.metres(rig.flow().points().get(end.point()).station()), 1) + " m away";
-            return metres + (EarLevels.isSubwoofer(device) ? ", where it takes over" : ", all speakers");
+            return metres + (end.kind() == End.Kind.SUBWOOFER ? ", where it takes over" : ", all speakers");
         }
 
         private OptionalInt rate(Point end) {

@@ -21,6 +21,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.Duty;
+import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Point;
@@ -63,7 +64,9 @@ final class LevelSteps implements SheetPart {
                             .add(trace));
             bySource.forEach(this::recorded);
             Map<List<String>, List<Trace>> byEars = new LinkedHashMap<>();
-            rig.heard()
+            // A subwoofer joins the speakers.
+            rig.heard().stream()
+                    .sorted(Comparator.comparing(trace -> rig.end(trace).kind() == End.Kind.SUBWOOFER))
                     .forEach(trace -> byEars.computeIfAbsent(listeners(rig.last(trace)), key -> new ArrayList<>())
                             .add(trace));
             byEars.forEach(this::heard);
@@ -266,10 +269,7 @@ final class LevelSteps implements SheetPart {
                                                 : " slowly up to " + place(first.knob())),
                                 "What is heard is set after what is recorded: its level changes nothing in the track.")
                         .with(isLoud ? "" : "Now put them on. Stop where it is comfortable.")
-                        .telling(
-                                group == steps.get(steps.size() - 1)
-                                        ? "about " + Print.decimal(plan.endAverage(), 0) + " dB SPL"
-                                        : "")
+                        .telling(group == steps.get(steps.size() - 1) ? heardAs(plan) : "")
                         .noticing(
                                 isLoud
                                         ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
@@ -300,6 +300,12 @@ final class LevelSteps implements SheetPart {
                 }
                 draft.order(step.id(), Steps.TEST_TAKE, Order.Strength.HABIT, "The test take is listened to on them.");
             }
+        }
+
+        private static String heardAs(LevelPlan plan) {
+            return plan.end().kind() == End.Kind.SUBWOOFER
+                    ? "as loud as the speakers"
+                    : "about " + Print.decimal(plan.endAverage(), 0) + " dB SPL";
         }
 
         // --- knobs ---------------------------------------------------------------------------------------------

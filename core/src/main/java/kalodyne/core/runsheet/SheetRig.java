@@ -248,7 +248,7 @@ public final class SheetRig {
     /** Those that are heard. */
     List<Trace> heard() {
         return levels.traces().stream()
-                .filter(trace -> end(trace).kind() == End.Kind.EARS)
+                .filter(trace -> end(trace).kind() != End.Kind.TRACK)
                 .toList();
     }
 

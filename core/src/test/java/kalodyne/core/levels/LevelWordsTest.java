@@ -76,8 +76,6 @@ class LevelWordsTest {
                 Speakers off, headphones off your ears, every knob down. Then turn up to the advised places.
             note level.playing: For playing as loud as it will get
                 It holds for peaks of 110 dB SPL at the microphone: a loud voice a hand's width (10 cm) away. Twice as far is 6 dB less.
-            note level.playing: For playing as loud as it will get
-                It holds for peaks of 110 dB SPL at the microphone: a loud voice a hand's width (10 cm) away. Twice as far is 6 dB less.
 
             camera-mic.out mic-trs-trrs phone-ctia.headset
             On-camera microphone, three-pole plug → track 1: Loudest peaks reach −4.8 dBFS: 11.2 dB too hot

@@ -202,6 +202,45 @@ class SetupLevelsTest {
         }
     }
 
+    /**
+     * By hand: a speaker of 104 dB SPL and a subwoofer of 110 dB SPL reach that at the same +14 dBu. The subwoofer gets left and right
+     * together, 6 dB more than each speaker; where it takes over both speakers together are 6 dB louder than one. So its level stands 6 dB
+     * lower than theirs. From 2 m away all of it is 6 dB less, and the monitor level 6 dB up.
+     */
+    @Test
+    void a_subwoofer_is_as_loud_as_the_speakers_behind_it() {
+        String line = "interface-2.out-1 trs-trs subwoofer.in-left; interface-2.out-2 trs-trs subwoofer.in-right;"
+                + " subwoofer.out-left xlr-xlr speakers-powered#1.in-xlr; subwoofer.out-right xlr-xlr speakers-powered#2.in-xlr";
+        SetupLevels near = levels(line, Settings.NONE);
+        double speakers = gain(near, "speakers-powered-1.level");
+        assertThat(gain(near, "subwoofer.level") - speakers).isCloseTo(-6, within(0.6));
+        SetupLevels far = levels(
+                line,
+                Settings.NONE
+                        .away("speakers-powered-1", 2)
+                        .away("speakers-powered-2", 2)
+                        .away("subwoofer", 2));
+        assertThat(gain(far, "interface-2.monitor")
+                        + gain(far, "speakers-powered-1.level")
+                        - gain(near, "interface-2.monitor")
+                        - speakers)
+                .isCloseTo(6, within(1.7));
+        assertThat(far.traces())
+                .anySatisfy(trace -> assertThat(trace.stations()
+                                .get(trace.stations().size() - 1)
+                                .detail())
+                        .isEqualTo("2.0 m away, all speakers"));
+    }
+
+    private static double gain(SetupLevels levels, String knob) {
+        return levels.advised()
+                .of(Spot.read(knob))
+                .orElseThrow()
+                .advised()
+                .gain()
+                .db();
+    }
+
     @Test
     void a_lock_is_kept_or_said_to_be_in_the_way() {
         Spot main = Spot.read("mixer-rack.main");

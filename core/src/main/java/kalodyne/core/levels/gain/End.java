@@ -45,7 +45,9 @@ public record End(
     /** What is at the end. */
     public enum Kind {
         TRACK,
-        EARS
+        EARS,
+        /** The low part of what other loudspeakers play: as loud as they are. */
+        SUBWOOFER
     }
 
     /** The lines that can be aimed. */
@@ -56,12 +58,12 @@ public record End(
 
     /** The lowest that does, though it is not aimed at. */
     public double leastTolerated() {
-        return low - (kind == Kind.EARS ? EARS_BELOW_DB : RAISED_LATER_DB);
+        return low - (kind != Kind.TRACK ? EARS_BELOW_DB : RAISED_LATER_DB);
     }
 
     /** The highest that does, though it is not aimed at. */
     public double mostTolerated() {
-        if (kind == Kind.EARS) {
+        if (kind != Kind.TRACK) {
             return high + EARS_ABOVE_DB;
         }
         return line == Line.PEAK ? Math.max(high, LOUDEST_PEAK) : high + RAISED_LATER_DB;
@@ -73,6 +75,11 @@ public record End(
 
     public End withAim(double newLow, double newHigh, Line newLine) {
         return new End(point, name, number, kind, zero, newLow, newHigh, newLine, bits);
+    }
+
+    /** The same as the low part of others. */
+    public End asSubwoofer() {
+        return new End(point, name, number, Kind.SUBWOOFER, zero, low, high, line, bits);
     }
 
     /** A track with its number: "track 3". */

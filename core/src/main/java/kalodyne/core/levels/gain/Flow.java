@@ -49,7 +49,7 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         }
     }
 
-    /** The runs, each along the strongest of its ways; by sources, and by ends within each. */
+    /** The runs, each along the strongest of its ways; by sources, and by ends within each, subwoofers last. */
     public List<Run> runs() {
         List<Run> runs = new ArrayList<>();
         for (int e = 0; e < ends.size(); e++) {
@@ -67,7 +67,8 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
                 }
             }
         }
-        runs.sort(Comparator.comparingInt(Run::source));
+        runs.sort(Comparator.comparingInt(Run::source)
+                .thenComparing(run -> ends.get(run.end()).kind() == End.Kind.SUBWOOFER));
         return runs;
     }
 

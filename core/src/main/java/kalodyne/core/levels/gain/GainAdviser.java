@@ -11,7 +11,7 @@ import kalodyne.core.joint.Spot;
 
 /**
  * Finds where all controls of a flow should stand, and says what is in the way where not everything wanted can be had. What is
- * recorded is set first; what is heard is then set by the controls that nothing recorded depends on. Positions are moved to a
+ * recorded is set first; what is heard is then set by the controls that nothing recorded depends on, subwoofers by the speakers. Positions are moved to a
  * quarter hour, what a hand can set, where that keeps the aims and clips nothing.
  */
 public final class GainAdviser {
@@ -33,9 +33,14 @@ public final class GainAdviser {
         this.solving = solving;
         this.placing = placing;
         settle(flow.leadingTo(End.Kind.TRACK));
-        settle(flow.leadingTo(End.Kind.EARS)
-                .withKnobs(knob ->
-                        set.containsKey(knob.id()) ? knob.at(set.get(knob.id())).locked(true) : knob));
+        settle(asSet(flow.leadingTo(End.Kind.EARS)));
+        settle(asSet(Subwoofers.beside(flow, flow.turned(set))));
+    }
+
+    /** What is set already stays. */
+    private Flow asSet(Flow some) {
+        return some.withKnobs(
+                knob -> set.containsKey(knob.id()) ? knob.at(set.get(knob.id())).locked(true) : knob);
     }
 
     public static Advised advise(Flow flow, Wanted wanted) {

@@ -1,5 +1,6 @@
 package kalodyne.core.levels.listening;
 
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 import kalodyne.core.units.MicSensitivity;
 import kalodyne.core.units.Print;
@@ -35,7 +36,7 @@ public record MicSound(double peakDb) {
 
     /** From where a loud voice is so loud: its level falls by 6 dB for each doubling. */
     double metres() {
-        return HAND_METRES * Math.pow(10, (VOICE_DB - peakDb) / 20);
+        return HAND_METRES * new Gain(VOICE_DB - peakDb).ratio();
     }
 
     /** "a loud voice a hand's width (10 cm) away". */

@@ -418,7 +418,10 @@ final class DeviceDrafts {
                     .phones(device, ear, new Spot(id, signal.socket().id()))
                     .ifPresent(end -> draft.ending(end).clippingAt(EarLevels.mostIntoPhones(device)));
         } else if (EarLevels.isPoweredSpeaker(device)) {
-            speaker(signal.socket(), signal.side());
+            Side side = signal.side() == Side.MIDDLE
+                    ? signal.socket().side().map(Side::of).orElse(Side.MIDDLE)
+                    : signal.side();
+            speaker(signal.socket(), side);
         }
     }
 

@@ -18,7 +18,7 @@ import kalodyne.core.units.Power;
 import kalodyne.core.units.SoundLevel;
 
 /** Where it is heard: what a voltage becomes as a sound. */
-public final class EarLevels {
+final class EarLevels {
     /** What one listens at while recording and mixing in a small room; common practice. */
     private static final double LOW_DB_SPL = 70;
 
@@ -71,7 +71,7 @@ public final class EarLevels {
     }
 
     /** Something that takes the low part and leaves the rest to other loudspeakers. */
-    public static boolean isSubwoofer(Device device) {
+    static boolean isSubwoofer(Device device) {
         return device.kind() == DeviceKind.SPEAKER
                 && device.stages().stream().anyMatch(stage -> stage.kind() == StageKind.CROSSOVER);
     }
@@ -90,7 +90,8 @@ public final class EarLevels {
         double loudest =
                 device.facts().quantity(Fact.LOUDEST_SOUND).orElseThrow().db();
         Level loudestAt = loudestAt(socket);
-        return ears(name, loudestAt.plus(new Gain(-loudest)));
+        End ears = ears(name, loudestAt.plus(new Gain(-loudest)));
+        return isSubwoofer(device) ? ears.asSubwoofer() : ears;
     }
 
     /** The level at which the amplifier of a loudspeaker gives all that it can. */

@@ -62,7 +62,7 @@ public final class Monitoring {
                 .collect(Collectors.toSet());
         boolean isByVoltage = flow.runs().stream().anyMatch(run -> {
             End end = flow.ends().get(run.end());
-            return end.kind() == End.Kind.EARS
+            return end.kind() != End.Kind.TRACK
                     && heardOn.contains(flow.points().get(end.point()).station())
                     && player(run).filter(players::contains).isPresent();
         });

@@ -434,7 +434,7 @@ public record Rig(
                             .add(run.source()));
             List<End> aimed = new ArrayList<>();
             int together = (int) ends.stream()
-                    .filter(end -> isLoudspeaker(flow, end) && !isSubwoofer(flow, end))
+                    .filter(end -> isLoudspeaker(flow, end) && end.kind() != End.Kind.SUBWOOFER)
                     .count();
             for (int e = 0; e < ends.size(); e++) {
                 End end = ends.get(e);
@@ -452,21 +452,19 @@ public record Rig(
             return aimed;
         }
 
-        /** All of them are heard together, each as loud as the others; twice as far away each is 6 dB less. */
+        /**
+         * All of them are heard together, each as loud as the others; twice as far away each is 6 dB less. A subwoofer gets the sum of
+         * their voltages, and should be as loud as all of them are where it takes over, in step: in powers that is as much less.
+         */
         private Gain heard(Flow flow, End end, int together) {
             double metres = settings.metres(flow.points().get(end.point()).station());
-            return Gain.ofPowerRatio(together).minus(Gain.ofRatio(metres));
-        }
-
-        /** It plays what the speakers leave out, and is no speaker more. */
-        private boolean isSubwoofer(Flow flow, End end) {
-            return EarLevels.isSubwoofer(
-                    patch.devices().get(flow.points().get(end.point()).station()));
+            return Gain.ofPowerRatio(end.kind() == End.Kind.SUBWOOFER ? 1.0 / together : together)
+                    .minus(Gain.ofRatio(metres));
         }
 
         private boolean isLoudspeaker(Flow flow, End end) {
             Device device = patch.devices().get(flow.points().get(end.point()).station());
-            return end.kind() == End.Kind.EARS && device.kind() == DeviceKind.SPEAKER;
+            return end.kind() != End.Kind.TRACK && device.kind() == DeviceKind.SPEAKER;
         }
 
         /** Behind the last control something may be built to be quieter than another track behind the same one: so it stays. */
