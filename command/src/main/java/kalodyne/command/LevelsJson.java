@@ -50,6 +50,10 @@ final class LevelsJson {
         LevelPlan plan = run.plan();
         ObjectNode node = NODES.objectNode().put("name", plan.name());
         node.put("key", plan.trace().key());
+        if (plan.isRecorded()) {
+            ArrayNode with = node.putArray("with");
+            plan.trace().with().forEach(with::add);
+        }
         ObjectNode aim = node.putObject("aim");
         String unit = plan.isRecorded() ? "Dbfs" : "DbSpl";
         Output.put(aim, "low" + unit, plan.end().low());
@@ -59,6 +63,9 @@ final class LevelsJson {
         plan.stages().forEach(stage -> stages.add(stage(plan, stage)));
         ObjectNode end = node.putObject(plan.isRecorded() ? "track" : "ears");
         Output.put(end, "peak" + unit, plan.endPeak());
+        if (plan.isRecorded()) {
+            Output.put(end, "peakAloneDbfs", plan.endPeakAlone());
+        }
         Output.put(end, "average" + unit, plan.endAverage());
         Output.put(end, "floor" + unit, plan.endFloor());
         Output.put(

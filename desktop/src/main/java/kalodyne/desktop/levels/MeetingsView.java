@@ -108,8 +108,7 @@ final class MeetingsView extends DownScroll {
                 .as("second", "small")
                 .wrap()
                 .node();
-        GridPane rows =
-                rows("", "loudest peak of the track", "should be louder than the others by", "fader in the mix");
+        GridPane rows = rows("", "loudest peak, as advised", "should be louder than the others by", "fader in the mix");
         int row = 1;
         for (LaterMix.Fader fader : mix.faders()) {
             Label level = Styled.of(new Label()).as("small").whole().node();
