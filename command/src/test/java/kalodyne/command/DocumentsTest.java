@@ -37,7 +37,7 @@ class DocumentsTest {
                 for (Path file : files.filter(
                                 path -> path.toString()
                                         .matches(
-                                                ".*(Rule|(Rig|Ear|Take|Joint)Rules|Caution|TakeVerdict|Preparing|PhantomSteps|ReachSteps|SheetMaker).java"))
+                                                ".*(Rule|(Rig|Ear|Knob|Take|Joint)Rules|Caution|TakeVerdict|Preparing|PhantomSteps|ReachSteps|SheetMaker).java"))
                         .toList()) {
                     Set<String> constants = new TreeSet<>();
                     all("FindingCode\\.([A-Z_0-9]+)", Files.readString(file), constants);

@@ -10,12 +10,9 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Control;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceKind;
-import kalodyne.core.gear.PanTaper;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.LevelPlan;
@@ -42,7 +39,6 @@ final class LevelSteps implements SheetPart {
     }
 
     private static final double AT_MARK_DB = 0.3;
-    private static final double CENTRE = 0.5;
 
     private static final class Setting {
         private final SheetRig rig;
@@ -57,7 +53,10 @@ final class LevelSteps implements SheetPart {
         }
 
         void all() {
-            pans();
+            // Pan pots are set by a part of their own.
+            advised.flow().knobs().stream()
+                    .filter(knob -> knob.duty() == Duty.PAN)
+                    .forEach(knob -> done.add(knob.id()));
             Map<String, List<Trace>> bySource = new LinkedHashMap<>();
             rig.recorded()
                     .forEach(trace -> bySource.computeIfAbsent(rig.source(trace), key -> new ArrayList<>())
@@ -70,50 +69,6 @@ final class LevelSteps implements SheetPart {
                     .forEach(trace -> byEars.computeIfAbsent(listeners(rig.last(trace)), key -> new ArrayList<>())
                             .add(trace));
             byEars.forEach(this::heard);
-        }
-
-        // --- pan pots ------------------------------------------------------------------------------------------
-
-        /** They are set before anything is played: all that go to the same place of one device at once. */
-        private void pans() {
-            Map<List<String>, List<Knob>> byPlace = new LinkedHashMap<>();
-            Set<String> turned = new HashSet<>();
-            rig.recorded()
-                    .forEach(trace -> rig.levels().run(trace).findings().stream()
-                            .filter(finding -> finding.code() == FindingCode.LEVEL_PANNED)
-                            .flatMap(finding -> finding.remedy().stream())
-                            .forEach(remedy -> turned.addAll(remedy.turns().keySet())));
-            advised.flow().knobs().stream()
-                    .filter(knob -> knob.duty() == Duty.PAN && done.add(knob.id()))
-                    .map(knob -> turned.contains(knob.id().write()) ? knob.at(CENTRE) : knob)
-                    .forEach(knob -> byPlace.computeIfAbsent(
-                                    List.of(knob.id().item(), knob.control().place()), key -> new ArrayList<>())
-                            .add(knob));
-            byPlace.forEach((key, knobs) -> draft.add(pan(key.get(0), knobs)));
-        }
-
-        private Step pan(String device, List<Knob> knobs) {
-            Control first = knobs.get(0).control();
-            String side = PanTaper.words(first.position());
-            boolean isCentre = first.position() == CENTRE;
-            return Step.of(
-                            "level:"
-                                    + knobs.stream()
-                                            .map(knob -> knob.id().write())
-                                            .collect(Collectors.joining("+")),
-                            Section.LEVELS,
-                            Act.SET_LEVEL,
-                            knobs.stream()
-                                            .map(knob -> knob.control().name())
-                                            .distinct()
-                                            .collect(Collectors.joining(", "))
-                                    + " on " + rig.name(device) + " to " + (isCentre ? "the centre" : side) + " ("
-                                    + first.clock() + ")",
-                            isCentre
-                                    ? "There it goes to both sides alike, and a mono recording loses nothing."
-                                    : "As you placed it.")
-                    .noticing(Symptom.ONE_SIDE)
-                    .about(device);
         }
 
         // --- recorded ------------------------------------------------------------------------------------------

@@ -22,6 +22,7 @@ public final class SheetMaker {
             new PhantomSteps(),
             new ChoiceSteps(),
             new ClockSteps(),
+            new PanSteps(),
             new LevelSteps(),
             new TogetherSteps(),
             new TakeSteps(),

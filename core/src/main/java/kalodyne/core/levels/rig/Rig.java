@@ -2,7 +2,6 @@ package kalodyne.core.levels.rig;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -13,7 +12,6 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Carries;
-import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
@@ -61,12 +59,6 @@ public record Rig(
 
     /** A rise above the middle by less is none. */
     private static final double LEAST_RISE_DB = 0.5;
-
-    /** Less below its twin than this is the same. */
-    private static final double LEAST_BELOW_DB = 3;
-
-    /** Players whose loudest peaks lie this far above their average are uneven, where they play by hand or mouth. */
-    private static final double UNEVEN_CREST_DB = 15;
 
     public Rig {
         joints = List.copyOf(joints);
@@ -349,7 +341,7 @@ public record Rig(
             }
             List<Knob> all = knobs.keySet().stream().map(controls::knob).toList();
             Flow flow = new Flow(points, all, List.of());
-            return new Flow(points, all, aimed(flow, ends));
+            return new Flow(points, all, new Aims(patch, settings, flow, ends).all());
         }
 
         /** Each behind what feeds it. A way that comes back to itself is cut where it was found. */
@@ -422,106 +414,6 @@ public record Rig(
             }
             reached.retainAll(leading);
             return reached;
-        }
-
-        // --- aims --------------------------------------------------------------------------------------------------
-
-        private List<End> aimed(Flow flow, List<End> ends) {
-            Map<Integer, Set<Integer>> sources = new HashMap<>();
-            new Flow(flow.points(), flow.knobs(), ends)
-                    .runs()
-                    .forEach(run -> sources.computeIfAbsent(run.end(), end -> new LinkedHashSet<>())
-                            .add(run.source()));
-            List<End> aimed = new ArrayList<>();
-            int together = (int) ends.stream()
-                    .filter(end -> isLoudspeaker(flow, end) && end.kind() != End.Kind.SUBWOOFER)
-                    .count();
-            for (int e = 0; e < ends.size(); e++) {
-                End end = ends.get(e);
-                Set<Point> players = sources.getOrDefault(e, Set.of()).stream()
-                        .map(flow.points()::get)
-                        .collect(Collectors.toCollection(LinkedHashSet::new));
-                End one = end.kind() == End.Kind.TRACK
-                        ? school(flow, end, players).on(end)
-                        : end;
-                double below = belowTwin(flow, ends, end);
-                one = isLoudspeaker(flow, end) ? one.louderBy(heard(flow, end, Math.max(1, together))) : one;
-                aimed.add(
-                        below < LEAST_BELOW_DB ? one : one.withAim(one.low() - below, one.high() - below, one.line()));
-            }
-            return aimed;
-        }
-
-        /**
-         * All of them are heard together, each as loud as the others; twice as far away each is 6 dB less. A subwoofer gets the sum of
-         * their voltages, and should be as loud as all of them are where it takes over, in step: in powers that is as much less.
-         */
-        private Gain heard(Flow flow, End end, int together) {
-            double metres = settings.metres(flow.points().get(end.point()).station());
-            return Gain.ofPowerRatio(end.kind() == End.Kind.SUBWOOFER ? 1.0 / together : together)
-                    .minus(Gain.ofRatio(metres));
-        }
-
-        private boolean isLoudspeaker(Flow flow, End end) {
-            Device device = patch.devices().get(flow.points().get(end.point()).station());
-            return end.kind() != End.Kind.TRACK && device.kind() == DeviceKind.SPEAKER;
-        }
-
-        /** Behind the last control something may be built to be quieter than another track behind the same one: so it stays. */
-        private static double belowTwin(Flow flow, List<End> ends, End end) {
-            Fixed own = fixed(flow, end);
-            return ends.stream()
-                    .filter(other -> other.kind() == End.Kind.TRACK && end.kind() == End.Kind.TRACK)
-                    .map(other -> fixed(flow, other))
-                    .filter(other ->
-                            other.behind() == own.behind() && other.station().equals(own.station()))
-                    .mapToDouble(other -> other.db() - own.db())
-                    .max()
-                    .orElse(0);
-        }
-
-        /** What lies between a track and the last control before it: the control's place, and what is added behind it. */
-        private record Fixed(int behind, String station, double db) {}
-
-        private static Fixed fixed(Flow flow, End end) {
-            int at = end.point();
-            double db = -end.zero().dbu();
-            while (flow.points().get(at).knob().isEmpty()
-                    && !flow.points().get(at).feeds().isEmpty()) {
-                Point point = flow.points().get(at);
-                Feed loudest = point.feeds().stream()
-                        .max(Comparator.comparing(Feed::gain))
-                        .orElseThrow();
-                db += point.gain().db() + loudest.gain().db();
-                at = loudest.from();
-            }
-            return new Fixed(at, flow.points().get(end.point()).station(), db);
-        }
-
-        private AimSchool school(Flow flow, End end, Set<Point> players) {
-            if (settings.aim() != AimSchool.PLAYER) {
-                return settings.aim();
-            }
-            String mark = flow.points().get(end.point()).station();
-            Device recorder = patch.devices().get(mark);
-            boolean isAutomatic = recorder.controls().stream()
-                    .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
-                    .anyMatch(control -> !patch.position(mark, control).equals(Optional.of(0)));
-            boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
-            if (isAutomatic && isPhone) {
-                return AimSchool.QUIET;
-            }
-            return players.stream().anyMatch(this::isUneven) ? AimSchool.UNEVEN : AimSchool.EVEN;
-        }
-
-        private boolean isUneven(Point source) {
-            Device device = patch.devices().get(source.station());
-            boolean isByHand = device != null
-                    && (device.kind() == DeviceKind.MICROPHONE || device.kind() == DeviceKind.INSTRUMENT);
-            return isByHand
-                    && source.sound()
-                            .filter(sound -> sound.levels().crest().db() >= UNEVEN_CREST_DB)
-                            .isPresent();
         }
     }
 }
