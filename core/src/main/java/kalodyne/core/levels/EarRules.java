@@ -9,6 +9,7 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Stage;
@@ -149,11 +150,19 @@ final class EarRules extends RunFindings {
     }
 
     private void crossover(String subwoofer, Stage stage) {
-        Crossover crossover = stage.facts()
-                .quantity(Fact.CROSSOVER)
-                .map(Frequency::hertz)
-                .filter(hertz -> hertz > 0)
-                .map(Crossover::new)
+        Optional<DeviceControl> knob =
+                Optional.ofNullable(rig.patch().devices().get(subwoofer)).flatMap(Crossover::control);
+        Optional<String> standing = knob.flatMap(control -> rig.patch().standing(new Spot(subwoofer, control.id())));
+        if (standing.isPresent() && Crossover.read(standing.get()).isEmpty()) {
+            // Bypassed, nothing is taken over.
+            return;
+        }
+        Crossover crossover = standing.flatMap(Crossover::read)
+                .or(() -> stage.facts()
+                        .quantity(Fact.CROSSOVER)
+                        .map(Frequency::hertz)
+                        .filter(hertz -> hertz > 0)
+                        .map(Crossover::new))
                 .orElse(Crossover.USUAL);
         int station = station(subwoofer).orElse(end());
         double lowest = device(plan.flow().points().get(plan.end().point()))

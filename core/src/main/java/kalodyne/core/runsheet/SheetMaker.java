@@ -23,6 +23,7 @@ public final class SheetMaker {
             new ChoiceSteps(),
             new ClockSteps(),
             new PanSteps(),
+            new CrossoverSteps(),
             new LevelSteps(),
             new TogetherSteps(),
             new TakeSteps(),

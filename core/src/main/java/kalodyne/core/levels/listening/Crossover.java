@@ -1,5 +1,11 @@
 package kalodyne.core.levels.listening;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.units.Gain;
 
 /**
@@ -18,10 +24,43 @@ public record Crossover(double hertz) {
     /** At 20 °C, in metres a second. */
     private static final double SPEED_OF_SOUND = 343;
 
+    /** What is printed beside a crossover's knob: "80 Hz". */
+    private static final Pattern MARK = Pattern.compile("(\\d{2,3}) Hz");
+
     public Crossover {
         if (!(hertz > 0)) {
             throw new IllegalArgumentException("a crossover lies above 0 Hz, got " + hertz);
         }
+    }
+
+    /** The switch or knob of a device that says where both sides meet. */
+    public static Optional<DeviceControl> control(Device device) {
+        return device.controls().stream()
+                .filter(control ->
+                        control.positions().stream().anyMatch(mark -> read(mark).isPresent()))
+                .findFirst();
+    }
+
+    /** What a mark means; empty for "bypass". */
+    public static Optional<Crossover> read(String mark) {
+        Matcher matcher = MARK.matcher(mark);
+        return matcher.matches() ? Optional.of(new Crossover(Double.parseDouble(matcher.group(1)))) : Optional.empty();
+    }
+
+    /**
+     * The mark to set it to: the usual one, or the first above it to which the speakers still reach down.
+     *
+     * @param lowest what the speakers reach down to, in Hz
+     */
+    public static String mark(DeviceControl control, double lowest) {
+        double least = Math.max(USUAL.hertz, lowest);
+        List<String> marks = control.positions().stream()
+                .filter(mark -> read(mark).isPresent())
+                .toList();
+        return marks.stream()
+                .filter(mark -> read(mark).orElseThrow().hertz >= least)
+                .findFirst()
+                .orElse(marks.get(marks.size() - 1));
     }
 
     /** What the low side passes on. */
