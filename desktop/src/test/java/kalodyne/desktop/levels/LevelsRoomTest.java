@@ -220,11 +220,11 @@ class LevelsRoomTest {
             return null;
         });
         assertThat(desk.text("#school-reason"))
-                .startsWith("12 dB kept free at every stage")
+                .contains("12 dB kept free at every stage")
                 .containsPattern("No other setting is quieter|dB less noise");
         assertThat(desk.workbench().studio().setup().settings().school()).isEqualTo(GainSchool.WORK_UP);
         desk.press(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(desk.text("#school-reason")).startsWith("Loud from the source on");
+        assertThat(desk.text("#school-reason")).contains("Loud from the source on");
     }
 
     /** A run of many stations: every knob is reached by the keyboard, columns widen, the whole is set in one step. */
@@ -255,6 +255,36 @@ class LevelsRoomTest {
         assertThat(desk.workbench().studio().setup().settings().balanceDb()).containsEntry("synth-semi-modular", -7.0);
         desk.click("#set-all");
         assertThat(desk.find("#set-all").isDisabled()).isTrue();
+    }
+
+    /** Separate tracks have no bus: the wish is typed all the same, and the fader in the mix follows it. */
+    @Test
+    void separate_tracks_are_told_their_faders() {
+        desk.click("#show-meetings");
+        assertThat(desk.text("#later-cello")).isEqualTo("0.0 dB");
+        desk.typeInto("#balance-bass-synth", "20");
+        assertThat(desk.text("#later-bass-synth")).isEqualTo("0.0 dB");
+        assertThat(desk.text("#later-cello")).matches("−1\\d\\.\\d dB");
+    }
+
+    /** A pan pot is a knob: its side is read and typed, the advice leaves it, one step undoes it; a loudspeaker is moved. */
+    @Test
+    void a_pan_pot_is_turned() throws IOException {
+        reopen(
+                "panned",
+                "mic-dynamic-voice.out xlr-xlr mixer-small.mic-1; mixer-small.main-left trs-trs interface-2.line-1;"
+                        + " mixer-small.main-right trs-trs interface-2.line-2");
+        assertThat(desk.text("#mixer-small-pan-1-field")).isEqualTo("centre · 12:00");
+        assertThat(desk.text("#mixer-small-pan-1-advice")).isEqualTo("stays");
+        assertThat(desk.shows("#mixer-small-pan-1-lock")).isFalse();
+        desk.typeInto("#mixer-small-pan-1-field", "nowhere");
+        assertThat(desk.text("#mixer-small-pan-1-problem")).isNotEmpty();
+        desk.typeInto("#mixer-small-pan-1-field", "10:00");
+        assertThat(desk.text("#mixer-small-pan-1-field")).isEqualTo("left · 10:00");
+        assertThat(desk.workbench().studio().setup().settings().positions())
+                .containsEntry(Spot.read("mixer-small.pan-1"), 0.3);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(desk.text("#mixer-small-pan-1-field")).isEqualTo("centre · 12:00");
     }
 
     private void reopen(String name, String line) throws IOException {
