@@ -88,8 +88,8 @@ public record Control(String name, Taper taper, Dial dial, List<String> marks, d
      */
     public double read(String text) {
         String typed = text.strip();
-        if (isPan() && typed.equalsIgnoreCase(PanTaper.words(0.5))) {
-            return 0.5;
+        if (isPan() && typed.equalsIgnoreCase(PanTaper.words(PanTaper.CENTRE))) {
+            return PanTaper.CENTRE;
         }
         for (int mark = 0; mark < marks.size(); mark++) {
             if (typed.equalsIgnoreCase(marks.get(mark))) {

@@ -21,6 +21,9 @@ public record PanTaper(Gain middle, Side side) implements Taper {
     /** A pan pot of which nobody said what it takes. */
     public static final PanTaper USUAL = new PanTaper(new Gain(-3), Side.RIGHT);
 
+    /** Where it leads to both sides alike. */
+    public static final double CENTRE = 0.5;
+
     /** What is said of a pan pot at its lowest, in its middle, at its highest. */
     public static final List<String> MARKS = List.of("left", "middle", "right");
 
@@ -28,7 +31,6 @@ public record PanTaper(Gain middle, Side side) implements Taper {
     private static final double SINE_DB = Gain.ofPowerRatio(0.5).db();
 
     private static final double MOST_TAKEN_DB = -6.1;
-    private static final double MIDDLE = 0.5;
 
     /** No hand sets the middle closer. */
     private static final double MIDDLE_SHARE = 0.005;
@@ -56,7 +58,7 @@ public record PanTaper(Gain middle, Side side) implements Taper {
             return new Gain(Double.NEGATIVE_INFINITY);
         }
         if (isBalance) {
-            return towards >= MIDDLE ? Gain.NONE : Gain.ofRatio(Math.sin(Math.PI * towards));
+            return towards >= CENTRE ? Gain.NONE : Gain.ofRatio(Math.sin(Math.PI * towards));
         }
         double sine = Gain.ofRatio(Math.sin(Math.PI / 2 * Math.min(1, towards))).db();
         return new Gain(middle.db() / SINE_DB * sine);
@@ -70,17 +72,17 @@ public record PanTaper(Gain middle, Side side) implements Taper {
 
     private double towards(double db) {
         if (middle.db() == 0) {
-            return db == 0 ? MIDDLE : Math.asin(new Gain(db).ratio()) / Math.PI;
+            return db == 0 ? CENTRE : Math.asin(new Gain(db).ratio()) / Math.PI;
         }
         return Math.asin(new Gain(db * SINE_DB / middle.db()).ratio()) / (Math.PI / 2);
     }
 
     /** "centre", "left", "hard right". */
     public static String words(double position) {
-        if (Math.abs(position - MIDDLE) < MIDDLE_SHARE) {
+        if (Math.abs(position - CENTRE) < MIDDLE_SHARE) {
             return "centre";
         }
-        String side = position < MIDDLE ? "left" : "right";
+        String side = position < CENTRE ? "left" : "right";
         return position <= 0 || position >= 1 ? "hard " + side : side;
     }
 

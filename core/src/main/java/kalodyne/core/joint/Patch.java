@@ -150,6 +150,14 @@ public record Patch(
         return Switched.standing(switched, control);
     }
 
+    /** The automatic level of a device, unless it is known to be off. */
+    public Optional<DeviceControl> automaticLevel(String device) {
+        return devices.get(device).controls().stream()
+                .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
+                .filter(control -> !position(device, control).equals(Optional.of(0)))
+                .findFirst();
+    }
+
     /** What a switch adds as it stands; empty where nobody said, or where it has no gain. */
     Optional<Gain> switchedGain(String device, DeviceControl control) {
         return control.taper()
@@ -161,7 +169,7 @@ public record Patch(
     /** Whether it is known to be switched on. */
     public boolean isOn(Spot socket, SocketPower power) {
         return power.control()
-                .flatMap(id -> control(socket.item(), id))
+                .flatMap(devices.get(socket.item())::control)
                 .flatMap(control -> position(socket.item(), control))
                 .filter(index -> index > 0)
                 .isPresent();
@@ -170,7 +178,7 @@ public record Patch(
     /** Whether it is known to be switched off. What can be on and of which nobody said is taken as on. */
     public boolean isOff(Spot socket, SocketPower power) {
         return power.control()
-                .flatMap(id -> control(socket.item(), id))
+                .flatMap(devices.get(socket.item())::control)
                 .flatMap(control -> position(socket.item(), control))
                 .filter(index -> index == 0)
                 .isPresent();
@@ -215,10 +223,6 @@ public record Patch(
         return control.kind() == ControlKind.GROUND_LIFT
                 && devices.get(device).sockets().stream()
                         .anyMatch(socket -> socket.way() == Direction.OUT && isPlugged(new Spot(device, socket.id())));
-    }
-
-    private Optional<DeviceControl> control(String device, String id) {
-        return devices.get(device).control(id);
     }
 
     /** Windings and dividers that something comes into. */

@@ -50,9 +50,6 @@ public record SourceLevel(
     /** The peak of somebody who sings or plays loudly at a hand's length; common practice. */
     private static final double LOUD_DB_SPL = 110;
 
-    /** 1 Pa. */
-    private static final double PASCAL_DB_SPL = 94;
-
     private static final Level USUAL_LINE = new Level(4);
     private static final Level USUAL_SMALL = new Level(-35);
 
@@ -149,7 +146,7 @@ public record SourceLevel(
     private static Optional<Level> loudlyHeard(Device device) {
         return sensitivity(device)
                 .filter(level -> !level.isSilence())
-                .map(level -> level.plus(new Gain(LOUD_DB_SPL - PASCAL_DB_SPL)));
+                .map(level -> level.plus(new Gain(LOUD_DB_SPL - MicSensitivity.PASCAL_DB_SPL)));
     }
 
     /** What it hisses by itself, with the thermal noise of what it has in series where nobody told of both together. */
@@ -164,15 +161,12 @@ public record SourceLevel(
     private static Level selfNoise(Device device) {
         Optional<SoundLevel> noise = device.facts().quantity(Fact.SELF_NOISE);
         return sensitivity(device)
-                .flatMap(level -> noise.map(each -> level.plus(new Gain(each.db() - PASCAL_DB_SPL))))
+                .flatMap(level -> noise.map(each -> level.plus(new Gain(each.db() - MicSensitivity.PASCAL_DB_SPL))))
                 .orElse(Level.SILENCE);
     }
 
     /** What a microphone gives at 1 Pa. */
     private static Optional<Level> sensitivity(Device device) {
-        return device.facts()
-                .quantity(Fact.MIC_SENSITIVITY)
-                .map(MicSensitivity::voltsPerPascal)
-                .map(Level::ofVolts);
+        return device.facts().quantity(Fact.MIC_SENSITIVITY).map(MicSensitivity::atPascal);
     }
 }

@@ -19,7 +19,7 @@ import kalodyne.core.levels.gain.Turn;
  */
 public record Advice(List<Turn> turns, Optional<Hindrance> obstacle) {
     /** More are not read in a sentence. */
-    private static final int MOST_NAMED = 3;
+    static final int MOST_NAMED = 3;
 
     public Advice {
         turns = List.copyOf(turns);

@@ -166,8 +166,7 @@ final class EarRules extends RunFindings {
                 .orElse(Crossover.USUAL);
         int station = station(subwoofer).orElse(end());
         double lowest = device(plan.flow().points().get(plan.end().point()))
-                .flatMap(device -> device.facts().quantity(Fact.LOWEST_FREQUENCY))
-                .map(Frequency::hertz)
+                .map(Crossover::lowest)
                 .orElse(0.0);
         double hertz = crossover.hertz();
         if (lowest > hertz) {

@@ -14,11 +14,6 @@ import kalodyne.core.units.Print;
 
 /** What there is to say about the knobs of a run, and how the hand comes to terms with them. */
 final class KnobRules extends RunFindings {
-    /** Where a quarter hour does more, nobody sets a level twice alike; common practice. */
-    private static final double COARSE_DB = 3;
-
-    private static final int MOST_NAMED = 3;
-
     private KnobRules(Rig rig, LevelPlan plan) {
         super(rig, plan);
     }
@@ -40,7 +35,7 @@ final class KnobRules extends RunFindings {
                     new Figure(names.size(), "knobs"),
                     "Knob positions unknown",
                     "Nobody said how "
-                            + (names.size() > MOST_NAMED
+                            + (names.size() > Advice.MOST_NAMED
                                     ? names.size() + " knobs of this run"
                                     : String.join(" and ", names))
                             + (names.size() == 1 ? " stands" : " stand")
@@ -57,7 +52,7 @@ final class KnobRules extends RunFindings {
                 && turn.present().duty() != Duty.PAN
                 && !turn.present().isLocked()
                 && at.position() > 0
-                && perQuarterHour > COARSE_DB;
+                && perQuarterHour > Knob.COARSE_DB;
         if (isCoarse && Double.isFinite(perQuarterHour)) {
             add(
                     FindingCode.KNOB_COARSE,

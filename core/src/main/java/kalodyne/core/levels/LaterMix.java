@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
@@ -55,8 +54,7 @@ public record LaterMix(List<Fader> faders) {
     private static Optional<LaterMix> of(String recorder, Rig rig, Wanted wanted, FlowLevels levels) {
         Flow flow = levels.flow();
         TreeMap<String, Double> peaks = new TreeMap<>();
-        IntStream.range(0, flow.ends().size())
-                .mapToObj(flow.ends()::get)
+        flow.ends().stream()
                 .filter(end -> end.kind() == End.Kind.TRACK)
                 .filter(end -> flow.points().get(end.point()).station().equals(recorder))
                 .filter(end -> levels.players(end.point()).size() == 1)

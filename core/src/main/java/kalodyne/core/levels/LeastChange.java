@@ -47,6 +47,7 @@ public final class LeastChange {
 
     private static final double[] BOOSTS_DB = {10, 20, 25, 30, 40};
     private static final double[] PREAMPS_DB = {10, 20, 30, 40, 50, 60};
+
     /** Of a microphone twice and four times as far, and half as far; farther it is the room that is heard. Common practice. */
     private static final double[] DISTANCES_DB = {-6, -12, 6};
 

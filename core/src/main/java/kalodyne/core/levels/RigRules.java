@@ -11,7 +11,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.Fact;
@@ -35,8 +34,6 @@ import kalodyne.core.units.ThermalNoise;
 final class RigRules extends RunFindings {
     /** Closer to howling than this, a loop rings; common practice. */
     private static final double RINGS_DB = -6;
-
-    private static final double CENTRE = 0.5;
 
     /** Nobody hears less. */
     private static final double LEAST_LOST_DB = 1;
@@ -146,11 +143,7 @@ final class RigRules extends RunFindings {
         if (!plan.isRecorded() || device == null) {
             return;
         }
-        device.controls().stream()
-                .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
-                .filter(control -> !rig.patch().position(recorder, control).equals(Optional.of(0)))
-                .findFirst()
-                .ifPresent(control -> automatic(recorder, device, control));
+        rig.patch().automaticLevel(recorder).ifPresent(control -> automatic(recorder, device, control));
     }
 
     private void automatic(String recorder, Device device, DeviceControl control) {
@@ -178,7 +171,7 @@ final class RigRules extends RunFindings {
     private void panned() {
         for (Knob pan : plan.knobs()) {
             if (plan.isRecorded() && pan.duty() == Duty.PAN) {
-                double lost = pan.at(CENTRE).gain().minus(pan.gain()).db();
+                double lost = pan.at(PanTaper.CENTRE).gain().minus(pan.gain()).db();
                 if (lost > LEAST_LOST_DB && !isOtherSideRecorded(pan)) {
                     panned(pan, lost);
                 }
@@ -210,8 +203,8 @@ final class RigRules extends RunFindings {
                         + Print.decimal(lost, 1) + " dB are lost. What is recorded in mono stands in the centre.",
                 Optional.of(new Remedy(
                         "Turn " + pan.words() + " to the centre, "
-                                + pan.at(CENTRE).control().clock(),
-                        Map.of(pan.id().write(), CENTRE))));
+                                + pan.at(PanTaper.CENTRE).control().clock(),
+                        Map.of(pan.id().write(), PanTaper.CENTRE))));
     }
 
     /** How separate tracks are mixed, where a balance is wished. */

@@ -6,7 +6,6 @@ import java.util.Optional;
 import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
-import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
@@ -50,7 +49,7 @@ abstract class RunFindings {
             String title,
             String text,
             Optional<Remedy> remedy) {
-        findings.add(new Finding(code, severity, new Place.Station(station), figure, title, text, remedy));
+        LevelRules.found(code, severity, station, figure, title, text, remedy).ifPresent(findings::add);
     }
 
     /** The station that a device is, where the run goes through it. */

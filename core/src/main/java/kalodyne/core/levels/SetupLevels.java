@@ -163,7 +163,10 @@ public final class SetupLevels {
 
     /** Those for which somebody wants a balance. */
     public List<LaterMix> wishedMixes() {
-        return laterMixes().stream().filter(mix -> mix.isWished(wanted)).toList();
+        // Every turn of a knob asks, and hardly anybody wishes.
+        return wanted.balanceDb().values().stream().allMatch(db -> db == 0)
+                ? List.of()
+                : laterMixes().stream().filter(mix -> mix.isWished(wanted)).toList();
     }
 
     public LevelPlan plan(Trace trace) {

@@ -49,20 +49,21 @@ public record Trace(
 
     /** All runs of a setup. */
     public static List<Trace> all(Rig rig) {
-        return rig.flow().runs().stream()
-                .map(path -> new Tracing(rig, path).trace())
-                .toList();
+        List<Flow.Run> runs = rig.flow().runs();
+        return runs.stream().map(path -> new Tracing(rig, runs, path).trace()).toList();
     }
 
     private static final class Tracing {
         private final Rig rig;
+        private final List<Flow.Run> runs;
         private final Flow.Run path;
         private final List<Station> stations = new ArrayList<>();
         private final List<Optional<String>> marks = new ArrayList<>();
         private final List<Integer> stationOf = new ArrayList<>();
 
-        Tracing(Rig rig, Flow.Run path) {
+        Tracing(Rig rig, List<Flow.Run> runs, Flow.Run path) {
             this.rig = rig;
+            this.runs = runs;
             this.path = path;
         }
 
@@ -103,7 +104,7 @@ public record Trace(
         }
 
         private List<String> others(Point own) {
-            return rig.flow().runs().stream()
+            return runs.stream()
                     .filter(run -> run.end() == path.end())
                     .map(run -> rig.flow().points().get(run.source()))
                     .flatMap(point -> point.sound().stream())

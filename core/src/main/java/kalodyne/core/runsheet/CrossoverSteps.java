@@ -4,11 +4,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import kalodyne.core.gear.DeviceControl;
-import kalodyne.core.gear.Fact;
-import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.listening.Crossover;
-import kalodyne.core.units.Frequency;
 
 /** Where a subwoofer takes over from the speakers, set before its level is. */
 final class CrossoverSteps implements SheetPart {
@@ -20,19 +17,11 @@ final class CrossoverSteps implements SheetPart {
                 .forEach(trace -> subwoofers.add(rig.last(trace)));
         double lowest = rig.heard().stream()
                 .filter(trace -> rig.end(trace).kind() == End.Kind.EARS)
-                .mapToDouble(trace -> lowest(rig, trace))
+                .mapToDouble(trace -> Crossover.lowest(rig.device(rig.last(trace))))
                 .max()
                 .orElse(0);
         subwoofers.forEach(id ->
                 Crossover.control(rig.device(id)).ifPresent(control -> draft.add(step(rig, id, control, lowest))));
-    }
-
-    private static double lowest(SheetRig rig, Trace trace) {
-        return rig.device(rig.last(trace))
-                .facts()
-                .quantity(Fact.LOWEST_FREQUENCY)
-                .map(Frequency::hertz)
-                .orElse(0.0);
     }
 
     private static Step step(SheetRig rig, String subwoofer, DeviceControl control, double lowest) {

@@ -10,21 +10,25 @@ import java.util.stream.Collectors;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Control;
 import kalodyne.core.gear.PanTaper;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.Knob;
 
 /** Pan pots, set before anything is played: all that go to the same place of one device at once. */
 final class PanSteps implements SheetPart {
-    private static final double CENTRE = 0.5;
-
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
+        Set<Spot> done = new HashSet<>();
+        List<Knob> pans = rig.advised().flow().knobs().stream()
+                .filter(knob -> knob.duty() == Duty.PAN && done.add(knob.id()))
+                .toList();
+        if (pans.isEmpty()) {
+            return;
+        }
         Set<String> centred = toCentre(rig);
-        Set<String> done = new HashSet<>();
         Map<List<String>, List<Knob>> byPlace = new LinkedHashMap<>();
-        rig.advised().flow().knobs().stream()
-                .filter(knob -> knob.duty() == Duty.PAN && done.add(knob.id().write()))
-                .map(knob -> centred.contains(knob.id().write()) ? knob.at(CENTRE) : knob)
+        pans.stream()
+                .map(knob -> centred.contains(knob.id().write()) ? knob.at(PanTaper.CENTRE) : knob)
                 .forEach(knob -> byPlace.computeIfAbsent(
                                 List.of(knob.id().item(), knob.control().place()), key -> new ArrayList<>())
                         .add(knob));
@@ -43,7 +47,7 @@ final class PanSteps implements SheetPart {
 
     private static Step step(SheetRig rig, String device, List<Knob> knobs) {
         Control first = knobs.get(0).control();
-        boolean isCentre = first.position() == CENTRE;
+        boolean isCentre = first.position() == PanTaper.CENTRE;
         String names =
                 knobs.stream().map(knob -> knob.control().name()).distinct().collect(Collectors.joining(", "));
         return Step.of(

@@ -6,6 +6,9 @@ package kalodyne.core.units;
  * @param voltsPerPascal 0 or more, finite
  */
 public record MicSensitivity(double voltsPerPascal) {
+    /** 1 Pa as a sound level. */
+    public static final double PASCAL_DB_SPL = 94;
+
     public MicSensitivity {
         Require.finiteFromZero("sensitivity", voltsPerPascal, "V/Pa");
     }
@@ -14,5 +17,10 @@ public record MicSensitivity(double voltsPerPascal) {
     @Override
     public String toString() {
         return Print.plain(voltsPerPascal * 1e3) + " mV/Pa";
+    }
+
+    /** What it gives at 1 Pa. */
+    public Level atPascal() {
+        return Level.ofVolts(voltsPerPascal);
     }
 }

@@ -20,6 +20,9 @@ import kalodyne.core.units.Gain;
  */
 public record Knob(
         Spot id, String owner, ControlKind kind, Duty duty, Control control, boolean isLocked, boolean isTold) {
+    /** Where a quarter hour does more, nobody sets a level twice alike; common practice. */
+    public static final double COARSE_DB = 3;
+
     /** A volume can be shut; further down than this nobody means to set a level. */
     private static final double LEAST_DB = -60;
 

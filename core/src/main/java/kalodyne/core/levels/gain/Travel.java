@@ -6,9 +6,6 @@ import kalodyne.core.units.Gain;
 
 /** A stretch of a control's travel, told by what it adds there, in dB. */
 record Travel(double low, double high) {
-    /** Where a quarter hour does more, nobody sets a level twice alike; common practice. */
-    static final double COARSE_DB = 3;
-
     static Travel at(double db) {
         return new Travel(db, db);
     }
@@ -39,7 +36,7 @@ record Travel(double low, double high) {
     private static double reach(Taper taper, double from, double step) {
         double at = from;
         double width = Math.abs(step);
-        while (at + step > -1e-9 && at + step < 1 + 1e-9 && perQuarterHour(taper, at + step, width) <= COARSE_DB) {
+        while (at + step > -1e-9 && at + step < 1 + 1e-9 && perQuarterHour(taper, at + step, width) <= Knob.COARSE_DB) {
             at = Math.max(0, Math.min(1, at + step));
         }
         return at;

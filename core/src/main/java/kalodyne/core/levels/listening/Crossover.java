@@ -6,6 +6,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.Fact;
+import kalodyne.core.units.Frequency;
 import kalodyne.core.units.Gain;
 
 /**
@@ -31,6 +33,15 @@ public record Crossover(double hertz) {
         if (!(hertz > 0)) {
             throw new IllegalArgumentException("a crossover lies above 0 Hz, got " + hertz);
         }
+    }
+
+    /** What a loudspeaker reaches down to, in Hz; 0 where nobody said. */
+    public static double lowest(Device loudspeaker) {
+        return loudspeaker
+                .facts()
+                .quantity(Fact.LOWEST_FREQUENCY)
+                .map(Frequency::hertz)
+                .orElse(0.0);
     }
 
     /** The switch or knob of a device that says where both sides meet. */

@@ -14,8 +14,6 @@ public record Howling(Gain gain) {
     /** Closer than this it rings and colours; common practice. */
     public static final double RINGS_DB = -6;
 
-    private static final double PASCAL_DB_SPL = 94;
-
     /**
      * Of a microphone in the open, in front of a loudspeaker.
      *
@@ -24,9 +22,9 @@ public record Howling(Gain gain) {
      * @param zero the level there that gives 0 dB SPL at the microphone
      */
     public static Howling of(MicSensitivity microphone, Gain through, Level zero) {
-        Level atPascal = Level.ofVolts(microphone.voltsPerPascal()).plus(through);
+        Level atPascal = microphone.atPascal().plus(through);
         double heard = atPascal.dbu() - zero.dbu();
-        return new Howling(new Gain(heard - PASCAL_DB_SPL));
+        return new Howling(new Gain(heard - MicSensitivity.PASCAL_DB_SPL));
     }
 
     public boolean howls() {

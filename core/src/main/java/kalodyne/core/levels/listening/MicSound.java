@@ -11,9 +11,6 @@ import kalodyne.core.units.Print;
  * @param peakDb the loudest peak in dB SPL
  */
 public record MicSound(double peakDb) {
-    /** 1 Pa. */
-    private static final double PASCAL_DB = 94;
-
     /** What a loud voice makes at its peaks a hand's width away; an estimate. */
     private static final double VOICE_DB = 110;
 
@@ -30,8 +27,7 @@ public record MicSound(double peakDb) {
 
     /** Of what a microphone gives. */
     public static MicSound of(MicSensitivity sensitivity, Level peak) {
-        return new MicSound(
-                peak.above(Level.ofVolts(sensitivity.voltsPerPascal())).db() + PASCAL_DB);
+        return new MicSound(peak.above(sensitivity.atPascal()).db() + MicSensitivity.PASCAL_DB_SPL);
     }
 
     /** From where a loud voice is so loud: its level falls by 6 dB for each doubling. */

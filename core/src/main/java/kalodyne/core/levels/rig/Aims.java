@@ -6,10 +6,8 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Patch;
@@ -83,7 +81,7 @@ final class Aims {
         Fixed own = fixed(end);
         return ends.stream()
                 .filter(other -> other.kind() == End.Kind.TRACK && end.kind() == End.Kind.TRACK)
-                .map(other -> fixed(other))
+                .map(this::fixed)
                 .filter(other ->
                         other.behind() == own.behind() && other.station().equals(own.station()))
                 .mapToDouble(other -> other.db() - own.db())
@@ -114,9 +112,7 @@ final class Aims {
         }
         String mark = flow.points().get(end.point()).station();
         Device recorder = patch.devices().get(mark);
-        boolean isAutomatic = recorder.controls().stream()
-                .filter(control -> control.kind() == ControlKind.AUTO_LEVEL)
-                .anyMatch(control -> !patch.position(mark, control).equals(Optional.of(0)));
+        boolean isAutomatic = patch.automaticLevel(mark).isPresent();
         boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
         if (isAutomatic && isPhone) {
             return AimSchool.QUIET;

@@ -137,7 +137,7 @@ final class Controls {
     /** Where a control is taken to stand while nobody said: gains down, pan pots in the middle, all others where they neither add nor take. */
     private static double untold(Device device, DeviceControl control) {
         if (control.kind() == ControlKind.PAN) {
-            return 0.5;
+            return PanTaper.CENTRE;
         }
         boolean isGain = control.kind() == ControlKind.GAIN || control.kind() == ControlKind.TRIM;
         return isGain && !device.stages().isEmpty()
