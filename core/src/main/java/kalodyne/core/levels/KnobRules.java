@@ -5,7 +5,6 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Control;
 import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.gain.Turn;
@@ -46,21 +45,19 @@ final class KnobRules extends RunFindings {
 
     /** Advised where it moves coarsely, as there is no other way. */
     private void coarse(Turn turn) {
-        Control at = turn.advised().control();
+        Knob at = turn.advised();
         double perQuarterHour = at.perQuarterHour().db();
-        boolean isCoarse = !at.taper().isStepped()
-                && turn.present().duty() != Duty.PAN
-                && !turn.present().isLocked()
-                && at.position() > 0
-                && perQuarterHour > Knob.COARSE_DB;
-        if (isCoarse && Double.isFinite(perQuarterHour)) {
+        boolean isAdvised =
+                at.duty() != Duty.PAN && !at.isLocked() && at.control().position() > 0;
+        if (isAdvised && at.isCoarse()) {
             add(
                     FindingCode.KNOB_COARSE,
                     Severity.NOTE,
                     station(turn.id().item()).orElse(0),
                     LevelRules.decibels(perQuarterHour),
                     "A touch changes much here",
-                    Print.startingSentence(turn.present().words()) + " has to stand at " + at.clock()
+                    Print.startingSentence(at.words()) + " has to stand at "
+                            + at.control().clock()
                             + ", where a quarter of an hour is " + Print.decimal(perQuarterHour, 1)
                             + " dB: there is no other way for this level.",
                     "Turn it by hairs and watch the meter; an attenuating lead behind it would bring the knob up");

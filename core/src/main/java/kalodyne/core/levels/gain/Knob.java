@@ -20,9 +20,6 @@ import kalodyne.core.units.Gain;
  */
 public record Knob(
         Spot id, String owner, ControlKind kind, Duty duty, Control control, boolean isLocked, boolean isTold) {
-    /** Where a quarter hour does more, nobody sets a level twice alike; common practice. */
-    public static final double COARSE_DB = 3;
-
     /** A volume can be shut; further down than this nobody means to set a level. */
     private static final double LEAST_DB = -60;
 
@@ -65,6 +62,22 @@ public record Knob(
 
     public Gain gain() {
         return control.gain();
+    }
+
+    /** How many decibels a quarter of an hour changes about here, over both sides of it; upwards only beside its shut end. */
+    public Gain perQuarterHour() {
+        double aboutHere = aboutHere();
+        return Double.isFinite(aboutHere) ? new Gain(aboutHere) : control.perQuarterHour();
+    }
+
+    /** Whether that is more than a hand can mean. */
+    public boolean isCoarse() {
+        return !control.taper().isStepped() && aboutHere() > Travel.COARSE_DB;
+    }
+
+    private double aboutHere() {
+        return Travel.perQuarterHour(
+                control.taper(), control.position(), control.dial().quarterHour());
     }
 
     /** In words: "the gain on Interface". */

@@ -6,6 +6,9 @@ import kalodyne.core.units.Gain;
 
 /** A stretch of a control's travel, told by what it adds there, in dB. */
 record Travel(double low, double high) {
+    /** Where a quarter hour does more, nobody sets a level twice alike; common practice. */
+    static final double COARSE_DB = 3;
+
     static Travel at(double db) {
         return new Travel(db, db);
     }
@@ -36,14 +39,14 @@ record Travel(double low, double high) {
     private static double reach(Taper taper, double from, double step) {
         double at = from;
         double width = Math.abs(step);
-        while (at + step > -1e-9 && at + step < 1 + 1e-9 && perQuarterHour(taper, at + step, width) <= Knob.COARSE_DB) {
+        while (at + step > -1e-9 && at + step < 1 + 1e-9 && perQuarterHour(taper, at + step, width) <= COARSE_DB) {
             at = Math.max(0, Math.min(1, at + step));
         }
         return at;
     }
 
     /** What a quarter hour does about a place, taken over the one below it and the one above it. */
-    private static double perQuarterHour(Taper taper, double at, double width) {
+    static double perQuarterHour(Taper taper, double at, double width) {
         double below = Math.max(0, at - width);
         double above = Math.min(1, at + width);
         return taper.at(above).minus(taper.at(below)).db() / ((above - below) / width);
