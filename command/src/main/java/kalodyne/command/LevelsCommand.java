@@ -134,7 +134,7 @@ public final class LevelsCommand implements Callable<Integer> {
     }
 
     private void print(SetupLevels levels) {
-        Flow advised = levels.advised().followedOn(levels.rig().flow());
+        Flow advised = levels.onceAdvised().flow();
         output.line("All knobs, school “" + levels.wanted().school().title() + "”:");
         for (Turn turn : levels.advised().turns()) {
             output.line("  " + turn.words() + ". "

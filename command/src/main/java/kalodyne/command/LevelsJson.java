@@ -141,16 +141,15 @@ final class LevelsJson {
     /** Where every knob should stand, what it does to be off by a little, and what each school of gain would cost. */
     static ObjectNode advice(SetupLevels levels) {
         Flow flow = levels.rig().flow();
-        Flow advised = levels.advised().followedOn(flow);
+        FlowLevels then = levels.onceAdvised();
         ObjectNode node = NODES.objectNode();
         node.put("school", word(levels.wanted().school()));
         node.put("proven", levels.advised().isProven());
         ArrayNode knobs = node.putArray("knobs");
-        levels.advised().turns().forEach(turn -> knobs.add(knob(advised, turn)));
+        levels.advised().turns().forEach(turn -> knobs.add(knob(then.flow(), turn)));
         ArrayNode hindrances = node.putArray("hindrances");
         levels.advised().hindrances().forEach(each -> hindrances.add(hindrance(each)));
         ArrayNode ends = node.putArray("ends");
-        FlowLevels then = FlowLevels.of(advised);
         for (int e = 0; e < flow.ends().size(); e++) {
             ObjectNode end = ends.addObject();
             end.put("name", levels.rig().endName(e));

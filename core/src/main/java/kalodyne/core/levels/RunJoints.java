@@ -2,10 +2,12 @@ package kalodyne.core.levels;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Supplier;
-import kalodyne.core.joint.Plugging;
+import java.util.stream.Stream;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -17,9 +19,20 @@ import kalodyne.core.units.Level;
 public final class RunJoints {
     private final LevelPlan plan;
 
+    /** The station that the joint in front of a socket is, where the run comes into a device by that socket. */
+    private final Map<Spot, Integer> stations = new HashMap<>();
+
     /** Looks for the joints of a run. */
     public RunJoints(LevelPlan plan) {
         this.plan = plan;
+        List<Integer> points = plan.trace().path().points();
+        List<Integer> stationOf = plan.trace().stationOf();
+        for (int i = 1; i < points.size(); i++) {
+            int joint = stationOf.get(i) - 1;
+            if (stationOf.get(i - 1) < joint) {
+                stations.putIfAbsent(socket(plan.flow().points().get(points.get(i))), joint);
+            }
+        }
     }
 
     /** Whether a joint belongs to the run. */
@@ -34,30 +47,30 @@ public final class RunJoints {
 
     /** The joint at a station of the run or behind it, else the last before it. */
     public Optional<Checked> at(int station, List<Checked> joints) {
-        List<Station> stations = plan.trace().stations();
         Optional<Checked> found = Optional.empty();
-        for (Station each : stations) {
+        for (Station each : plan.trace().stations()) {
             if (each.isJoint() && (found.isEmpty() || each.index() <= station + 1)) {
+                Optional<Checked> before = found;
                 found = joints.stream()
-                        .filter(joint -> isAt(joint, each.index()))
+                        .filter(joint -> stations(joint).anyMatch(at -> at == each.index()))
                         .findFirst()
-                        .or(joint(found));
+                        .or(() -> before);
             }
         }
         return found;
     }
 
-    private static Supplier<Optional<Checked>> joint(Optional<Checked> found) {
-        return () -> found;
+    /** The station that a joint is in the run; the first of several. */
+    public Optional<Integer> station(Checked joint) {
+        return stations(joint).min(Comparator.naturalOrder());
     }
 
-    /** The station that a joint is in the run. */
-    public Optional<Integer> station(Checked joint) {
-        return plan.trace().stations().stream()
-                .filter(Station::isJoint)
-                .map(Station::index)
-                .filter(index -> isAt(joint, index))
-                .findFirst();
+    /** A joint ends in the sockets that the run comes into devices by. */
+    private Stream<Integer> stations(Checked joint) {
+        return joint.patch().pluggings().stream()
+                .flatMap(plugging -> plugging.spots().stream())
+                .map(stations::get)
+                .filter(Objects::nonNull);
     }
 
     /** What becomes of the signal in each joint of the run, in its order; joints that have no solution are left out. */
@@ -108,20 +121,5 @@ public final class RunJoints {
     /** The socket that a point stands for. */
     private static Spot socket(Point point) {
         return point.id().spot();
-    }
-
-    /** A joint ends in the socket that the run comes into the next device by. */
-    private boolean isAt(Checked joint, int station) {
-        List<Integer> points = plan.trace().path().points();
-        for (int i = 1; i < points.size(); i++) {
-            if (plan.trace().stationOf().get(i) == station + 1
-                    && plan.trace().stationOf().get(i - 1) < station) {
-                Spot socket = socket(plan.flow().points().get(points.get(i)));
-                return joint.patch().pluggings().stream()
-                        .map(Plugging::spots)
-                        .anyMatch(spots -> spots.contains(socket));
-            }
-        }
-        return false;
     }
 }

@@ -19,7 +19,6 @@ import kalodyne.core.levels.gain.Wanted;
 import kalodyne.core.levels.listening.MicSound;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.levels.rig.Settings;
-import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
 /**
@@ -35,6 +34,9 @@ public final class SetupLevels {
     private final List<Trace> traces;
     private final FlowLevels levels;
     private final Advised advised;
+
+    /** Once every knob stands as advised; looked for when it is first asked for. */
+    private FlowLevels onceAdvised;
 
     /** With the least noise, whatever practice says; looked for when it is first asked for. */
     private FlowLevels quietest;
@@ -97,6 +99,14 @@ public final class SetupLevels {
         return advised;
     }
 
+    /** Once every knob stands as advised. */
+    public FlowLevels onceAdvised() {
+        if (onceAdvised == null) {
+            onceAdvised = FlowLevels.of(advised.followedOn(rig.flow()));
+        }
+        return onceAdvised;
+    }
+
     /**
      * Of what is plugged, with the knobs as they stand.
      *
@@ -156,7 +166,7 @@ public final class SetupLevels {
     /** How separate tracks are mixed afterwards. */
     public List<LaterMix> laterMixes() {
         if (laterMixes == null) {
-            laterMixes = LaterMix.all(rig, wanted, FlowLevels.of(advised.followedOn(rig.flow())));
+            laterMixes = LaterMix.all(rig, wanted, onceAdvised());
         }
         return laterMixes;
     }
@@ -201,8 +211,7 @@ public final class SetupLevels {
             quietest = FlowLevels.of(GainAdviser.quietest(rig.flow(), wanted));
         }
         int end = plan.trace().path().end();
-        Gain here = FlowLevels.of(advised.followedOn(rig.flow())).range(end);
-        double cost = quietest.range(end).minus(here).db();
+        double cost = quietest.range(end).minus(onceAdvised().range(end)).db();
         return cost < LEAST_COST_DB || Double.isNaN(cost)
                 ? "No other setting is quieter."
                 : "The quietest setting would have " + Print.decimal(cost, 1) + " dB less noise.";

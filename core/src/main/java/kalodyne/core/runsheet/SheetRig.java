@@ -62,7 +62,7 @@ public final class SheetRig {
         flows = lookForFlows();
         loud = devices().stream().filter(this::isLoud).toList();
         loudGroups = lookForLoudGroups();
-        advised = FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
+        advised = levels.onceAdvised();
         recorders = new Recorders(this);
         phantoms = PhantomSwitch.all(this);
     }
