@@ -80,6 +80,11 @@ public record Device(
                 .findFirst();
     }
 
+    /** Whether it can be used with nothing plugged into it: a recorder, camera or phone that hears by itself. */
+    public boolean recordsByItself() {
+        return kind.keepsRecordings() && stages.stream().anyMatch(Stage::isOwnSound);
+    }
+
     /** Whether two inputs are one: a single hole, or sockets of one channel before its gain. */
     public boolean isOneInput(Socket one, Socket other) {
         return !one.id().equals(other.id())

@@ -35,6 +35,11 @@ public enum DeviceKind implements Coded {
         return this == COMPUTER || this == PHONE || this == TABLET;
     }
 
+    /** Whether it keeps what it records, and needs nothing behind it for that. */
+    public boolean keepsRecordings() {
+        return isHost() || this == RECORDER || this == CAMERA;
+    }
+
     @Override
     public String word() {
         return word;

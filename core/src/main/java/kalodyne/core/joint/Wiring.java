@@ -82,14 +82,24 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
                 .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));
     }
 
+    /** The gear and leads that are plugged; what is no longer on the shelf is left out. */
+    public Patch patch(Function<String, Optional<Device>> device, Function<String, Optional<Lead>> lead) {
+        return patch(device, lead, List.of());
+    }
+
     /**
-     * The gear and leads that are plugged; what is no longer on the shelf is left out.
+     * The same with what is used though nothing is plugged into it.
      *
      * @param device the device of a mark
      * @param lead the lead of a mark
+     * @param byThemselves what is used though nothing is plugged into it
      */
-    public Patch patch(Function<String, Optional<Device>> device, Function<String, Optional<Lead>> lead) {
+    public Patch patch(
+            Function<String, Optional<Device>> device,
+            Function<String, Optional<Lead>> lead,
+            Collection<Device> byThemselves) {
         Map<String, Device> devices = new LinkedHashMap<>();
+        byThemselves.forEach(each -> devices.put(each.id(), each));
         Map<String, Lead> leads = new LinkedHashMap<>();
         List<Plugging> there = new ArrayList<>();
         for (Plugging plugging : plugged) {

@@ -32,9 +32,10 @@ public record Captured(
      * @param played its name
      * @param isStereo whether left and right are kept
      * @param losesStereo whether they should have been
+     * @param isOwn whether the recorder hears it by a microphone that is built in
      * @param track where it is found
      */
-    public record Line(String played, boolean isStereo, boolean losesStereo, Track track) {}
+    public record Line(String played, boolean isStereo, boolean losesStereo, boolean isOwn, Track track) {}
 
     static Captured of(Wish wish, Way way) {
         return new Captured(
@@ -53,7 +54,7 @@ public record Captured(
                 && wish.stereo() == Stereo.KEEP
                 && new Ports(source)
                         .outlets().stream().anyMatch(port -> port.shape().channels() > 1);
-        return new Line(source.name(), isStereo, losesStereo, strand.track());
+        return new Line(source.name(), isStereo, losesStereo, false, strand.track());
     }
 
     /** The channels that a device sends to be recorded. */

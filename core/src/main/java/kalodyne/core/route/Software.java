@@ -50,6 +50,7 @@ public final class Software {
     /** What a choice is about. */
     public enum About {
         INPUT,
+        OWN,
         OUTPUT,
         MODE,
         LEAD,
@@ -96,7 +97,7 @@ public final class Software {
             add(About.INPUT, "Mixer: nothing is chosen here; bring the channel's fader up last");
         } else {
             add(
-                    About.INPUT,
+                    input(),
                     recorder.name() + ": choose " + entries()
                             + " as the input; set its level by hand, at its lowest step above zero first; switch automatic level off");
         }
@@ -104,16 +105,26 @@ public final class Software {
 
     private String entries() {
         return captured.lines().stream()
-                .map(strand -> "“" + strand.track().words() + "”")
+                .map(strand -> strand.isOwn()
+                        ? "its own microphones"
+                        : "“" + strand.track().words() + "”")
                 .distinct()
                 .collect(Collectors.joining(" and "));
     }
 
+    /** Whether what is plugged is chosen, or what is built in. */
+    private About input() {
+        return captured.lines().stream().allMatch(Captured.Line::isOwn) ? About.OWN : About.INPUT;
+    }
+
     private void socket() {
+        About about = input();
         add(
-                About.INPUT,
-                "System input: " + recorder.name() + "’s own socket, " + entries()
-                        + ". Answer “microphone” or “headset” if it asks what was plugged in");
+                about,
+                about == About.OWN
+                        ? "System input: the built-in microphone of " + recorder.name()
+                        : "System input: " + recorder.name() + "’s own socket, " + entries()
+                                + ". Answer “microphone” or “headset” if it asks what was plugged in");
     }
 
     private void sender(String id) {

@@ -150,6 +150,7 @@ final class ChoiceSteps implements SheetPart {
     private static String reason(About about) {
         return switch (about) {
             case INPUT -> "Else the built-in microphone is recorded: it is in there, but the app does not see it.";
+            case OWN -> "What was plugged last may still be chosen.";
             case OUTPUT -> "Input and output are chosen apart; the one does not follow the other.";
             case MODE -> "What comes as one channel cannot be taken apart later.";
             case LEAD -> "Leads that only charge look alike.";

@@ -131,6 +131,7 @@ final class Recorders {
                             rig.name(key.get(0)),
                             found.stream().map(End::name).distinct().count() > 1,
                             false,
+                            recorder.equals(key.get(0)),
                             track));
         });
     }
@@ -153,7 +154,11 @@ final class Recorders {
                 add(
                         recorder,
                         new Captured.Line(
-                                rig.name(sender), true, false, new Track(words, Optional.of(sender), List.of())));
+                                rig.name(sender),
+                                true,
+                                false,
+                                false,
+                                new Track(words, Optional.of(sender), List.of())));
             }
         }
     }
@@ -185,6 +190,7 @@ final class Recorders {
                                 pair.get(1),
                                 new Captured.Line(
                                         rig.name(pair.get(0)),
+                                        false,
                                         false,
                                         false,
                                         new Track(socket, Optional.empty(), List.of())));

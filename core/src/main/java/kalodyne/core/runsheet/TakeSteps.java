@@ -180,7 +180,9 @@ final class TakeSteps implements SheetPart {
                 "Cut top and tail, on a copy",
                 "Talk before and chairs after are not music. Never cut into the last sound as it fades."));
         boolean isTwice = recorders.ids().size() > 1
-                || rig.devices().stream().anyMatch(id -> rig.device(id).kind() == DeviceKind.CAMERA);
+                || rig.devices().stream()
+                        .anyMatch(id -> rig.device(id).kind() == DeviceKind.CAMERA
+                                && !recorders.ids().contains(id));
         if (isTwice) {
             draft.add(Step.of(
                     "after:line-up",

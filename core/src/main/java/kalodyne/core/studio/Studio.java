@@ -75,9 +75,16 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
         return items.stream().collect(Collectors.toMap(id, Function.identity(), (one, other) -> one));
     }
 
-    /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
+    /**
+     * Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. Where nothing is plugged, what
+     * records by itself is meant.
+     */
     public Patch patch(Setup setup) {
-        return wiring(setup).patch(this::device, this::lead);
+        Wiring wiring = wiring(setup);
+        List<Device> byThemselves = wiring.plugged().isEmpty()
+                ? devices.stream().filter(Device::recordsByItself).toList()
+                : List.of();
+        return wiring.patch(this::device, this::lead, byThemselves);
     }
 
     /** The wiring of a setup, with its pan pots as far as they decide what goes where. */

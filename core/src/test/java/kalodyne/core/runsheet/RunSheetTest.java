@@ -49,7 +49,7 @@ class RunSheetTest {
             S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | full battery < assistant < ^3.5 mm three-pole lead with < receiver.*on, on its battery < own socket < Test take
             S17 | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH | Groovebox.*full battery < assistant < Volume down < ^Attenuating < on, on its battery < its volume to < Test take
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | gain 1 fully down < 6.35 < Laptop.*on < ^USB < system input < system output < one track < its volume < gain 1 < Test take
-            S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | Camera.*full battery < fully down < together first < mixer.*on < lowest step above zero < Test take < Line up < second place < Clear the card of Camera
+            S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | Camera.*full battery < fully down < together first < mixer.*on < lowest step above zero < Test take < Cut top and tail < second place < Clear the card of Camera
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | Earth wire → < Turntable.*on < preamp.*on < ^Plug of Two-channel < system input < Test take
             """)
     void what_matters_in_each_situation(String name, String shelf, String wish, String stereo, String expected) {

@@ -176,8 +176,19 @@ class StepWordsTest {
             choose:camera-mic-in:input-0: Camera with a 3.5 mm microphone socket: choose “Microphone in” as the input
                 Set its level by hand, at its lowest step above zero first; switch automatic level off.
                 because Else the built-in microphone is recorded: it is in there, but the app does not see it.
+
+            mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1; lavalier-phone.out phone-ctia.headset
             after:line-up: Line up what was recorded twice
                 because Two clocks drift apart: 35 ppm are 126 ms an hour.
+
+            earphones-16.plug phone-ctia.headset
+            choose:phone-ctia:own-0: System input: the built-in microphone of Phone with a four-pole headset socket
+                because What was plugged last may still be chosen.
+
+            headphones-32.plug recorder-capsules.phones
+            choose:recorder-capsules:own-0: Hand-held recorder with its own microphones, XLR inputs and USB modes: choose its own microphones as the input
+                Set its level by hand, at its lowest step above zero first; switch automatic level off.
+                because What was plugged last may still be chosen.
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP
             plug:phono-preamp.earth+phono-preamp.in-left+phono-preamp.in-right+turntable-mm.earth+turntable-mm.out-left+turntable-mm.out-right: RCA pair lead with an earth wire, for turntables: Turntable with a moving-magnet cartridge, Cartridge L and Cartridge R and Earth wire → Phono preamp, moving magnet and moving coil, Phono in L and Phono in R and Earth post

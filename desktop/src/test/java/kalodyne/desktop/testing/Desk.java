@@ -12,17 +12,24 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
+import javafx.event.EventHandler;
+import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
@@ -39,6 +46,7 @@ import org.testfx.util.WaitForAsyncUtils;
  */
 public final class Desk implements AutoCloseable {
     private static final int LONGEST_WAIT_SECONDS = 20;
+    private static final int LONGEST_EVENT_SECONDS = 2;
 
     private final FxRobot robot = new FxRobot();
     private final List<Throwable> failures = Collections.synchronizedList(new ArrayList<>());
@@ -187,15 +195,36 @@ public final class Desk implements AutoCloseable {
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
-        onScreen(() -> {
+        untilArrived(MouseEvent.MOUSE_RELEASED, 1, () -> {
             // The tip of what the mouse has left stays for a moment, and would take the click.
             List.copyOf(Window.getWindows()).stream()
                     .filter(Tooltip.class::isInstance)
                     .forEach(Window::hide);
             system.mousePress(MouseButton.PRIMARY);
             system.mouseRelease(MouseButton.PRIMARY);
-            return null;
         });
+    }
+
+    /** The system hands its events on when it has time, and what closes its own window never sees the last of them. */
+    private static <E extends InputEvent> void untilArrived(EventType<E> kind, int count, Runnable action) {
+        CountDownLatch arrived = new CountDownLatch(count);
+        EventHandler<E> seen = event -> arrived.countDown();
+        List<Scene> scenes = onScreen(() -> {
+            List<Scene> open =
+                    Window.getWindows().stream().map(Window::getScene).toList();
+            open.forEach(scene -> scene.addEventFilter(kind, seen));
+            action.run();
+            return open;
+        });
+        try {
+            boolean isThere = arrived.await(LONGEST_EVENT_SECONDS, TimeUnit.SECONDS);
+            onScreen(() -> {
+                scenes.forEach(scene -> scene.removeEventFilter(kind, seen));
+                return isThere;
+            });
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /** Presses keys together and lets them go, as the system's own events: the test robot would wait after each of them. */
@@ -205,14 +234,13 @@ public final class Desk implements AutoCloseable {
     }
 
     private void push(KeyCode... keys) {
-        onScreen(() -> {
+        untilArrived(KeyEvent.KEY_RELEASED, keys.length, () -> {
             for (KeyCode key : keys) {
                 system.keyPress(key);
             }
             for (int i = keys.length - 1; i >= 0; i--) {
                 system.keyRelease(keys[i]);
             }
-            return null;
         });
     }
 

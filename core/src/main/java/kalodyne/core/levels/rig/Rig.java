@@ -13,7 +13,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.SignalKind;
@@ -245,7 +244,7 @@ public record Rig(
                 Set<String> behind = behind(station, ways);
                 behind.retainAll(recording);
                 boolean isUnsent = !behind.isEmpty()
-                        && !keepsItself(patch.devices().get(station))
+                        && !patch.devices().get(station).kind().keepsRecordings()
                         && patch.devices().get(station).sockets().stream()
                                 .noneMatch(socket ->
                                         socket.carriesData() && patch.isPlugged(new Spot(station, socket.id())));
@@ -271,12 +270,6 @@ public record Rig(
                         .forEach(open::add);
             }
             return behind;
-        }
-
-        private static boolean keepsItself(Device device) {
-            return device.kind() == DeviceKind.RECORDER
-                    || device.kind() == DeviceKind.CAMERA
-                    || device.kind().isHost();
         }
 
         private void nameLeads(Patch joint, Transfer way) {

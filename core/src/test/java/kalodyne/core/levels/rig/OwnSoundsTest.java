@@ -7,11 +7,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kalodyne.core.gear.ControlKind;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,7 +24,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is heard or played inside a device: USB microphones, built-in capsules, the music of a player. */
 class OwnSoundsTest {
     private static List<LevelPlan> recorded(String line) {
-        Patch patch = Plugged.of(line);
+        return recorded(Plugged.of(line));
+    }
+
+    private static List<LevelPlan> recorded(Patch patch) {
         SetupLevels levels = SetupLevels.of(JointRules.check(patch), patch, gainsLowest(patch));
         return levels.traces().stream()
                 .map(levels::plan)
@@ -53,6 +61,31 @@ class OwnSoundsTest {
             """)
     void each_has_its_run_where_it_is_meant(String what, String line, int runs) {
         assertThat(recorded(line)).as(what).hasSize(runs);
+    }
+
+    /** A beginner's first recordings need no lead; once anything is plugged, what lies beside it is not meant. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            phone-ctia                              |                                           | 1
+            recorder-capsules                       |                                           | 2
+            camera-mic-in, guitar-humbucker         |                                           | 2
+            camera-no-in                            |                                           | 1
+            laptop-combo, mic-dynamic-voice         |                                           | 0
+            mic-usb                                 |                                           | 0
+            interface-2, headphones-32              |                                           | 0
+            phone-ctia, headphones-32, interface-2  | headphones-32.plug interface-2.phones      | 0
+            phone-ctia, earphones-16, laptop-combo  | earphones-16.plug phone-ctia.headset       | 1
+            """)
+    void with_nothing_plugged_what_records_by_itself_is_meant(String shelf, String plugged, int runs) {
+        Studio studio = Studio.empty();
+        for (String profile : shelf.split(", ", -1)) {
+            studio = studio.with(
+                    Catalogue.shipped().device(profile).orElseThrow().gear());
+        }
+        List<Plugging> pluggings =
+                plugged == null ? List.of() : Plugged.of(plugged).pluggings();
+        Setup setup = studio.setups().get(0).withWiring(Wiring.NONE.withPlugged(pluggings));
+        assertThat(recorded(studio.patch(setup))).hasSize(runs);
     }
 
     /**
