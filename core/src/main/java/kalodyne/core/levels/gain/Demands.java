@@ -6,7 +6,6 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
 /**
@@ -47,14 +46,11 @@ final class Demands {
     private final Travel[] held;
     private final int[] ceilings;
     private final Practice[] practice;
-    private final List<List<Noise>> noises = new ArrayList<>();
+    private final Noises noises;
     private final List<Use> uses = new ArrayList<>();
     private final List<Integer> balances = new ArrayList<>();
     private final Bounds.Ranges ranges;
     private final Mixes mixes;
-
-    /** Noise at an end, as a level over the level of an unknown. */
-    private record Noise(int unknown, double db) {}
 
     /** Where a control acts: what it adds is what one unknown lies above another, less a constant. */
     private record Use(int knob, int upper, int lower, double db) {}
@@ -81,9 +77,8 @@ final class Demands {
         }
         loosen(0);
         limits();
-        double[][] toEnds = toEnds();
+        noises = new Noises(flow, mixes, out, in);
         for (int e = 0; e < flow.ends().size(); e++) {
-            noises.add(noises(in, toEnds[e]));
             aims[e] = bounds.atMost(
                     out[flow.ends().get(e).point()],
                     Bounds.ZERO,
@@ -263,55 +258,6 @@ final class Demands {
         return driven;
     }
 
-    // --- noise -------------------------------------------------------------------------------------------------
-
-    /** For each end and point: what the signal gains from the point to the end beyond the difference of their unknowns. */
-    private double[][] toEnds() {
-        int count = flow.points().size();
-        double[][] all = new double[flow.ends().size()][];
-        for (int e = 0; e < all.length; e++) {
-            double[] ratios = new double[count];
-            ratios[flow.ends().get(e).point()] = 1;
-            for (int i = flow.ends().get(e).point(); i >= 0; i--) {
-                List<Feed> feeds = flow.points().get(i).feeds();
-                for (int f = 0; f < feeds.size(); f++) {
-                    ratios[feeds.get(f).from()] += ratios[i] * Mixes.ratio(mixes.shareDb(i, f));
-                }
-            }
-            all[e] = ratios;
-        }
-        return all;
-    }
-
-    private List<Noise> noises(int[] in, double[] ratios) {
-        List<Noise> some = new ArrayList<>();
-        for (int i = 0; i < ratios.length; i++) {
-            if (ratios[i] > 0) {
-                Point point = flow.points().get(i);
-                double way = Gain.ofRatio(ratios[i]).db();
-                add(some, point.outputNoise(), out[i], way);
-                if (point.sound().isPresent()) {
-                    Level own = point.sound().get().levels().floor().withUncorrelated(point.inputNoise());
-                    add(
-                            some,
-                            own,
-                            Bounds.ZERO,
-                            way - point.sound().get().levels().peak().dbu());
-                } else {
-                    double before = point.isBus() ? 0 : Mixes.db(point.feeds().get(0));
-                    add(some, point.inputNoise(), in[i], way - before);
-                }
-            }
-        }
-        return some;
-    }
-
-    private static void add(List<Noise> noises, Level noise, int unknown, double db) {
-        if (!noise.isSilence()) {
-            noises.add(new Noise(unknown, noise.dbu() + db));
-        }
-    }
-
     // --- reading a solution --------------------------------------------------------------------------------------
 
     /** The level of the reference at an end where the aimed line lies at some place of its scale. */
@@ -443,11 +389,7 @@ final class Demands {
     double cost(double[] levels) {
         double cost = 0;
         for (int e = 0; e < aims.length; e++) {
-            double power = 0;
-            for (Noise noise : noises.get(e)) {
-                power += new Gain(noise.db() - levels[noise.unknown()]).powerRatio();
-            }
-            cost += (power > 0 ? Gain.ofPowerRatio(power).db() : 0) + missed(e, off(e, levels));
+            cost += noises.db(e, levels) + missed(e, off(e, levels));
         }
         return cost;
     }
