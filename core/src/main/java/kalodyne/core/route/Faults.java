@@ -13,6 +13,7 @@ final class Faults {
     /** What a knob cures, or what costs sound only. */
     private static final Set<FindingCode> BEARABLE = Set.of(
             FindingCode.LEVEL_OVERLOAD,
+            FindingCode.STEREO_ONE_SIDE,
             FindingCode.HUM_GROUND_LOOP,
             FindingCode.HUM_LEAKAGE,
             FindingCode.RESPONSE_DULL,

@@ -42,7 +42,8 @@ final class ListeningPlan {
         isPluggedAlready = !sockets.isEmpty() && !isWished;
         if (isWished) {
             into = nearest().stream()
-                    .filter(id -> plugs.join(outs(stock.device(id)), sockets).isPresent())
+                    .filter(id -> plugs.join(outs(stock.device(id)), sockets).isPresent()
+                            || plugs.joinToLead(id, sockets).isPresent())
                     .findFirst();
         }
     }

@@ -14,6 +14,7 @@ import kalodyne.core.joint.Wiring;
 final class Plugs {
     private final Stock stock;
     private final Hops hops;
+    private final List<Chain> chains;
     private final List<Hop> there;
     private final boolean mayGet;
     private final Set<String> used = new HashSet<>();
@@ -29,6 +30,7 @@ final class Plugs {
     Plugs(Stock stock, Hops hops, List<Chain> chains, Present present, boolean mayGet) {
         this.stock = stock;
         this.hops = hops;
+        this.chains = List.copyOf(chains);
         this.there = present.there();
         this.mayGet = mayGet;
         this.taken = present.taken().plugging(Chain.pluggings(chains));
@@ -58,6 +60,14 @@ final class Plugs {
                         .thenComparing(Hop::worst, Comparator.reverseOrder()));
         best.ifPresent(this::plug);
         return best;
+    }
+
+    /** Plugs one of some ports into an end that a lead of the chains has free, where a device is heard; empty where none fits. */
+    Optional<Hop> joinToLead(String player, List<Port> ins) {
+        List<Port> free = ins.stream().filter(this::isFree).toList();
+        Optional<Hop> found = new FreeEnds(hops, Chain.pluggings(chains)).join(player, free, used);
+        found.ifPresent(this::plug);
+        return found;
     }
 
     private static boolean hasSockets(List<Port> ports, Port wanted) {

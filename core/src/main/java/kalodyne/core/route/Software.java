@@ -129,6 +129,7 @@ public final class Software {
 
     private void sender(String id) {
         Device device = devices.get(id);
+        mode(device);
         add(About.INPUT, "System input: “" + device.name() + "”, not the built-in microphone");
         add(
                 About.OUTPUT,
@@ -136,7 +137,7 @@ public final class Software {
                         ? "System output: “" + device.name()
                                 + "” too: some systems choose it for themselves, look at both"
                         : "System output: stays as it is, " + device.name() + " plays nothing back");
-        mode(device);
+        channels(device);
         leadTo(device);
         boolean needsAllow = TALKING.contains(recorder.kind());
         if (needsAllow) {
@@ -150,18 +151,25 @@ public final class Software {
                 .anyMatch(pair -> pair.way() == kalodyne.core.gear.Direction.IN);
     }
 
-    /** A device that sends one thing or another needs a switch. */
+    /** A device that sends one thing or another needs a switch; which one stands is chosen before the system looks. */
     private void mode(Device device) {
-        List<ChannelPair> pairs = Captured.sent(device);
-        boolean hasMultitrack = pairs.stream().anyMatch(pair -> pair.role() == ChannelRole.MULTITRACK);
-        if (hasMultitrack) {
+        if (hasMultitrack(device)) {
             add(
                     About.MODE,
                     device.name()
                             + (captured.lines().size() > 1
                                     ? ": switch multitrack on, else both come as one mix"
                                     : ": stereo mode does; multitrack mode gives each input its own channel"));
-        } else if (pairs.size() > 1) {
+        }
+    }
+
+    private static boolean hasMultitrack(Device device) {
+        return Captured.sent(device).stream().anyMatch(pair -> pair.role() == ChannelRole.MULTITRACK);
+    }
+
+    private void channels(Device device) {
+        List<ChannelPair> pairs = Captured.sent(device);
+        if (pairs.size() > 1 && !hasMultitrack(device)) {
             add(
                     About.MODE,
                     "Channels of " + device.name() + ": "

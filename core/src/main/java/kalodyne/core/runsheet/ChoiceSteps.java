@@ -132,10 +132,12 @@ final class ChoiceSteps implements SheetPart {
     /** Behind this the details begin. */
     private static final Pattern SPLIT = Pattern.compile("; |\\. |, (?=else |not |and let )|: (?=some )");
 
-    /** Up to the first point that splits it. */
+    /** Up to the first point that splits it; what is chosen on another device begins with its name. */
     private static String title(SheetRig rig, String recorder, String words) {
         String first = SPLIT.split(words, 2)[0];
-        return first.contains(rig.name(recorder)) ? first : rig.name(recorder) + ": " + Print.withinSentence(first);
+        boolean isNamed = first.contains(rig.name(recorder))
+                || rig.devices().stream().map(rig::name).anyMatch(first::startsWith);
+        return isNamed ? first : rig.name(recorder) + ": " + Print.withinSentence(first);
     }
 
     private static String detail(String words) {

@@ -75,16 +75,16 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
         return items.stream().collect(Collectors.toMap(id, Function.identity(), (one, other) -> one));
     }
 
-    /**
-     * Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. Where nothing is plugged, what
-     * records by itself is meant.
-     */
+    /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
     public Patch patch(Setup setup) {
         Wiring wiring = wiring(setup);
-        List<Device> byThemselves = wiring.plugged().isEmpty()
-                ? devices.stream().filter(Device::recordsByItself).toList()
-                : List.of();
-        return wiring.patch(this::device, this::lead, byThemselves);
+        return wiring.patch(this::device, this::lead, wiring.plugged().isEmpty() ? byItself() : List.of());
+    }
+
+    /** What is meant where nothing is plugged: the one device that records by itself. Of several nobody knows which. */
+    private List<Device> byItself() {
+        List<Device> all = devices.stream().filter(Device::recordsByItself).toList();
+        return all.size() == 1 ? all : List.of();
     }
 
     /** The wiring of a setup, with its pan pots as far as they decide what goes where. */

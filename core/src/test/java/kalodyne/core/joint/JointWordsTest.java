@@ -292,7 +292,7 @@ class JointWordsTest {
             mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic
             wrong caution.line-into-mic: Line level in a mic socket
                 At its loudest it brings +13.9 dBu to a socket made for millivolts, 32 dB more than it takes.
-                → Use an attenuating lead, or turn the source's volume nearly down, before you plug
+                → Use an attenuating lead, or close the source's volume, before you plug
 
             turntable-mm.out-left rca-rca interface-rca.in-left
             wrong riaa.missing: No phono preamp on the way

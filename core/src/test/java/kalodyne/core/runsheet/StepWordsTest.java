@@ -42,15 +42,15 @@ class StepWordsTest {
                 because The sound of Hand-held recorder with two XLR inputs goes this way.
             on:recorder-handheld: Switch Hand-held recorder with two XLR inputs on, on its battery, wait until it is ready
                 because Before what receives it: a pop now stays in the lead.
-            choose:laptop-combo:input-0: Laptop with one combined headset socket: system input: “Hand-held recorder with two XLR inputs”
-                Not the built-in microphone.
-                because Else the built-in microphone is recorded: it is in there, but the app does not see it.
-            choose:laptop-combo:output-1: Laptop with one combined headset socket: system output: “Hand-held recorder with two XLR inputs” too
-                Some systems choose it for themselves, look at both.
-                because Input and output are chosen apart; the one does not follow the other.
-            choose:laptop-combo:mode-2: Laptop with one combined headset socket: hand-held recorder with two XLR inputs: stereo mode does
+            choose:laptop-combo:mode-0: Hand-held recorder with two XLR inputs: stereo mode does
                 Multitrack mode gives each input its own channel.
                 because What comes as one channel cannot be taken apart later.
+            choose:laptop-combo:input-1: Laptop with one combined headset socket: system input: “Hand-held recorder with two XLR inputs”
+                Not the built-in microphone.
+                because Else the built-in microphone is recorded: it is in there, but the app does not see it.
+            choose:laptop-combo:output-2: Laptop with one combined headset socket: system output: “Hand-held recorder with two XLR inputs” too
+                Some systems choose it for themselves, look at both.
+                because Input and output are chosen apart; the one does not follow the other.
             choose:laptop-combo:monitoring-3: Laptop with one combined headset socket: monitoring in the app: off, one hears it directly
                 Both together sound like an echo.
                 because What is heard twice sounds like an echo.

@@ -25,6 +25,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
@@ -170,7 +171,7 @@ final class LineupView extends VBox {
         VBox.setVgrow(both, Priority.ALWAYS);
         both.setMinHeight(0);
         Styled.of(facts).id("lineup-facts").as("second").wrap();
-        return new VBox(10, legend(), both, byHand(), typed(), facts, forEditor());
+        return new VBox(10, legend(), both, byHand(), factsOrProblem(), forEditor());
     }
 
     private FlowPane legend() {
@@ -240,10 +241,14 @@ final class LineupView extends VBox {
         return button;
     }
 
-    private Label typed() {
+    /** What is wrong with what was typed takes the place of the facts: were it a line of its own, the button that is being pressed would move. */
+    private StackPane factsOrProblem() {
         Styled.of(typed).as("problem", "small").wrap();
-        typed.managedProperty().bind(typed.textProperty().isNotEmpty());
-        return typed;
+        typed.visibleProperty().bind(typed.textProperty().isNotEmpty());
+        facts.visibleProperty().bind(typed.visibleProperty().not());
+        StackPane both = new StackPane(facts, typed);
+        both.setAlignment(Pos.TOP_LEFT);
+        return both;
     }
 
     private HBox forEditor() {

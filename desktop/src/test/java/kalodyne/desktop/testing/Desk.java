@@ -195,14 +195,16 @@ public final class Desk implements AutoCloseable {
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
-        untilArrived(MouseEvent.MOUSE_RELEASED, 1, () -> {
+        untilArrived(MouseEvent.MOUSE_PRESSED, 1, () -> {
             // The tip of what the mouse has left stays for a moment, and would take the click.
             List.copyOf(Window.getWindows()).stream()
                     .filter(Tooltip.class::isInstance)
                     .forEach(Window::hide);
             system.mousePress(MouseButton.PRIMARY);
-            system.mouseRelease(MouseButton.PRIMARY);
         });
+        // A finger stays down for a while: what the press changes is laid out before it is let go.
+        WaitForAsyncUtils.waitForFxEvents();
+        untilArrived(MouseEvent.MOUSE_RELEASED, 1, () -> system.mouseRelease(MouseButton.PRIMARY));
     }
 
     /** The system hands its events on when it has time, and what closes its own window never sees the last of them. */

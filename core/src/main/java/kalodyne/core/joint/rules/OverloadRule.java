@@ -104,9 +104,8 @@ final class OverloadRule implements JointRule {
         }
         boolean isPhone = joint.socket(way.to().socket()).signal() == SignalKind.HEADSET;
         return joint.hasResistors(way)
-                ? "Turn the source's volume nearly down"
-                : "Use an attenuating lead" + (isPhone ? " for phones" : "")
-                        + ", or turn the source's volume nearly down";
+                ? "Close the source's volume"
+                : "Use an attenuating lead" + (isPhone ? " for phones" : "") + ", or close the source's volume";
     }
 
     private static Stream<Finding> overload(Joint joint, Transfer way, Level loudest, double over, boolean isKnown) {

@@ -71,6 +71,7 @@ class OwnSoundsTest {
             camera-mic-in, guitar-humbucker         |                                           | 2
             camera-no-in                            |                                           | 1
             laptop-combo, mic-dynamic-voice         |                                           | 0
+            phone-ctia, recorder-capsules           |                                           | 0
             mic-usb                                 |                                           | 0
             interface-2, headphones-32              |                                           | 0
             phone-ctia, headphones-32, interface-2  | headphones-32.plug interface-2.phones      | 0
