@@ -5,18 +5,21 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.gear.LeadEnd;
+import kalodyne.core.gear.Connector;
+import kalodyne.core.gear.Form;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
 
-/** Ends of plugged leads that nothing is plugged into: what a headset splitter has for headphones. */
+/** Where headphones hear what a device plays by a lead or a box on the way: the free end of a headset splitter, the socket of an adapter. */
 final class FreeEnds {
+    private final Stock stock;
     private final Hops hops;
     private final List<Plugging> plugged;
 
-    FreeEnds(Hops hops, List<Plugging> plugged) {
+    FreeEnds(Stock stock, Hops hops, List<Plugging> plugged) {
+        this.stock = stock;
         this.hops = hops;
         this.plugged = List.copyOf(plugged);
     }
@@ -39,19 +42,29 @@ final class FreeEnds {
                 plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
         return taken.stream()
                 .map(Spot::item)
-                .filter(hops.leads()::containsKey)
                 .distinct()
                 .sorted()
-                .flatMap(mark -> hops.lead(mark).ends().stream()
-                        .filter(end -> !taken.contains(new Spot(mark, end.id())))
-                        .map(end -> port(player, mark, end)));
+                .flatMap(mark -> stock.has(mark) ? passedOn(mark) : ends(mark))
+                .filter(end -> !taken.contains(end.spot()))
+                .map(end -> new Port(
+                        player,
+                        List.of(end.spot()),
+                        new Shape(List.of(end.connector()), List.of(end.form()), SignalKind.HEADPHONE, 2)));
     }
 
-    private static Port port(String player, String mark, LeadEnd end) {
-        return new Port(
-                player,
-                List.of(new Spot(mark, end.id())),
-                new Shape(List.of(end.connector()), List.of(end.form()), SignalKind.HEADPHONE, 2));
+    /** Something that headphones could go into. */
+    private record Opening(Spot spot, Connector connector, Form form) {}
+
+    private Stream<Opening> ends(String lead) {
+        return hops.lead(lead).ends().stream()
+                .map(end -> new Opening(new Spot(lead, end.id()), end.connector(), end.form()));
+    }
+
+    /** What a box only passes on by wire: the headphone socket of an adapter for phones. */
+    private Stream<Opening> passedOn(String device) {
+        return stock.device(device).sockets().stream()
+                .filter(socket -> socket.ties().parallelTo().isPresent() && socket.signal() == SignalKind.HEADPHONE)
+                .map(socket -> new Opening(new Spot(device, socket.id()), socket.connector(), socket.form()));
     }
 
     private Stream<Hop> joined(Port end, Port in, Set<String> used) {

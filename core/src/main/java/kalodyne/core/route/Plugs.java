@@ -65,7 +65,7 @@ final class Plugs {
     /** Plugs one of some ports into an end that a lead of the chains has free, where a device is heard; empty where none fits. */
     Optional<Hop> joinToLead(String player, List<Port> ins) {
         List<Port> free = ins.stream().filter(this::isFree).toList();
-        Optional<Hop> found = new FreeEnds(hops, Chain.pluggings(chains)).join(player, free, used);
+        Optional<Hop> found = new FreeEnds(stock, hops, Chain.pluggings(chains)).join(player, free, used);
         found.ifPresent(this::plug);
         return found;
     }

@@ -112,6 +112,10 @@ class PlannerTest {
             S16b | wireless-receiver phone-digital mini-mini mic-trs-trrs headset-adapter-usb | wireless-receiver > phone-digital | | headset-adapter-usb 1; level.overload
             S17 | groovebox phone-ctia mini-mini headset-splitter-ctia | groovebox > phone-ctia | | straight 2; get A USB lead, C to C
             S17b | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; matters CHEAP | | straight 1
+            S17d | groovebox phone-ctia mini-mini headset-splitter-ctia earphones-16 | groovebox > phone-ctia; earphones-16; NOTHING | | straight 1; caution.line-into-mic stereo.one-side headset.mic-shorted; heard
+            S5c | mixer-small phone-ctia mini-trs headset-splitter-ctia earphones-16 | mixer-small > phone-ctia; earphones-16; NOTHING | | straight 1; caution.line-into-mic headset.mic-shorted; heard
+            S6c | guitar-single-coil phone-ctia ts-ts guitar-phone-adapter earphones-16 | guitar-single-coil > phone-ctia; earphones-16; NOTHING | | guitar-phone-adapter 1; response.dull; heard
+            S4c | lavalier-camera phone-ctia headset-splitter-ctia earphones-16 | lavalier-camera > phone-ctia; earphones-16; NOTHING | | straight 1; heard
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | interface-2 1
             S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | straight 2
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | phono-preamp interface-rca 2
