@@ -86,7 +86,9 @@ class OwnSoundsTest {
         List<Plugging> pluggings =
                 plugged == null ? List.of() : Plugged.of(plugged).pluggings();
         Setup setup = studio.setups().get(0).withWiring(Wiring.NONE.withPlugged(pluggings));
-        assertThat(recorded(studio.patch(setup))).hasSize(runs);
+        assertThat(recorded(studio.patch(setup)))
+                .hasSize(runs)
+                .allSatisfy(plan -> assertThat(plan.endPeak()).isCloseTo(-9.7, within(0.1)));
     }
 
     /**
