@@ -49,6 +49,22 @@ record Chain(List<Hop> hops, Set<String> used) {
         return hops.stream().flatMap(hop -> hop.made().pluggings().stream()).toList();
     }
 
+    /** Whether nothing has to be got for it. */
+    boolean isOwned() {
+        return hops.stream()
+                .noneMatch(hop -> hop.made().joining().missing() > 0
+                        || Missing.is(hop.from().device())
+                        || Missing.is(hop.to().device()));
+    }
+
+    /** Whether left and right have ways of their own all along. */
+    boolean keepsSides() {
+        return hops.stream()
+                .filter(hop -> !hop.from().shape().isDigital())
+                .allMatch(hop ->
+                        hop.from().shape().channels() > 1 && hop.to().shape().channels() > 1);
+    }
+
     /** How much it takes: devices, leads, and what is to be got. */
     double leadCost() {
         return hops.stream()

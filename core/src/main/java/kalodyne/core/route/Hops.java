@@ -159,8 +159,7 @@ final class Hops {
 
     /** The same with what only all of it together tells: power and data along chains, hum. */
     List<JointRules.Checked> together(List<Plugging> pluggings) {
-        return JointRules.together(
-                patch(pluggings), joints(pluggings), stock.devices().values());
+        return JointRules.togetherAsPlanned(patch(pluggings), joints(pluggings));
     }
 
     /** What is plugged, with the gear that it takes. */

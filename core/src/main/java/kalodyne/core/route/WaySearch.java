@@ -188,7 +188,7 @@ final class WaySearch {
     private List<JointRules.Checked> exactly(Patch patch) {
         List<JointRules.Checked> alone =
                 patch.parted().stream().map(exactly::get).toList();
-        return JointRules.together(patch, alone, stock.devices().values());
+        return JointRules.togetherAsPlanned(patch, alone);
     }
 
     /** All that is plugged once a way is used. */
@@ -320,15 +320,17 @@ final class WaySearch {
     private List<Way> together(List<Candidate> candidates, List<Routes> routes) {
         List<Way> ways = new ArrayList<>();
         for (Candidate candidate : candidates) {
-            with(List.of(candidate.chain()), routes, 1).flatMap(this::made).ifPresent(ways::add);
+            with(List.of(candidate.chain()), routes, 1)
+                    .flatMap(chains -> made(chains).stream())
+                    .forEach(ways::add);
         }
         return ways;
     }
 
-    /** The chains of the other sources beside the first one; empty where one finds no way in. */
-    private Optional<List<Chain>> with(List<Chain> chains, List<Routes> routes, int index) {
+    /** The chains of the other sources beside the first one, in a few ways; none where one finds no way in. */
+    private Stream<List<Chain>> with(List<Chain> chains, List<Routes> routes, int index) {
         if (index == routes.size()) {
-            return Optional.of(chains);
+            return Stream.of(chains);
         }
         Wiring all = present.taken().plugging(Chain.pluggings(chains));
         Set<String> marks = chains.get(chains.size() - 1).used();
@@ -343,11 +345,21 @@ final class WaySearch {
                 found.addAll(others.of(way.get().nodes(), all, marks, channels()));
             }
         }
-        return found.stream().min(Comparator.comparingDouble(Chain::roughCost)).flatMap(chain -> {
+        return likeliest(found).flatMap(chain -> {
             List<Chain> more = new ArrayList<>(chains);
             more.add(chain);
             return with(more, routes, index + 1);
         });
+    }
+
+    /** The best, and the best for which nothing has to be got: which of them is better nobody knows before all of it is computed. */
+    private Stream<Chain> likeliest(List<Chain> found) {
+        Comparator<Chain> keeping = Comparator.comparing(chain -> wish.stereo() == Stereo.KEEP && !chain.keepsSides());
+        Comparator<Chain> cheapest = keeping.thenComparingDouble(Chain::roughCost);
+        return Stream.concat(
+                        found.stream().min(cheapest).stream(),
+                        found.stream().filter(Chain::isOwned).min(cheapest).stream())
+                .distinct();
     }
 
     /** The device by which a chain comes to the recorder. */

@@ -116,6 +116,8 @@ class PlannerTest {
             S5c | mixer-small phone-ctia mini-trs headset-splitter-ctia earphones-16 | mixer-small > phone-ctia; earphones-16; NOTHING | | straight 1; caution.line-into-mic headset.mic-shorted; heard
             S6c | guitar-single-coil phone-ctia ts-ts guitar-phone-adapter earphones-16 | guitar-single-coil > phone-ctia; earphones-16; NOTHING | | guitar-phone-adapter 1; response.dull; heard
             S4c | lavalier-camera phone-ctia headset-splitter-ctia earphones-16 | lavalier-camera > phone-ctia; earphones-16; NOTHING | | straight 1; heard
+            S2e | interface-2 recorder-handheld trs-trs | interface-2 > recorder-handheld; NOTHING | | nothing !
+            S11d | synth-digital*2 interface-4 laptop-combo ts-ts*4 usb-a-c | synth-digital,synth-digital-2 > laptop-combo; NOTHING | KEEP | interface-4 2 + interface-4 2; balanced.half
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | interface-2 1
             S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | straight 2
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | phono-preamp interface-rca 2

@@ -152,6 +152,11 @@ public final class JointRules {
         return RigRules.added(whole, alone, isHostOwned);
     }
 
+    /** The same where all of it is to work once it is plugged: what lives on a computer and has none is no way to record. */
+    public static List<Checked> togetherAsPlanned(Patch whole, List<Checked> alone) {
+        return RigRules.added(whole, alone, true);
+    }
+
     /** Solves a joint's circuit. */
     private interface Solver {
         JointReading solve(JointCircuit circuit) throws UnsolvableCircuit;
