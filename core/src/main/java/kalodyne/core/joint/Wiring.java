@@ -73,10 +73,14 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
         return withPlugged(Stream.concat(plugged.stream(), more.stream()).toList());
     }
 
+    /** All ends and sockets that are in use. */
+    public Set<Spot> spots() {
+        return plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
+    }
+
     /** Whether nothing is plugged into a socket of a device, or into another one that is the same hole. */
     public boolean isFree(Device device, Socket socket) {
-        Set<Spot> taken =
-                plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
+        Set<Spot> taken = spots();
         return device.sockets().stream()
                 .filter(other -> other.id().equals(socket.id()) || other.isSameHole(socket))
                 .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));

@@ -51,10 +51,7 @@ record Chain(List<Hop> hops, Set<String> used) {
 
     /** Whether nothing has to be got for it. */
     boolean isOwned() {
-        return hops.stream()
-                .noneMatch(hop -> hop.made().joining().missing() > 0
-                        || Missing.is(hop.from().device())
-                        || Missing.is(hop.to().device()));
+        return hops.stream().noneMatch(Hop::takesMore);
     }
 
     /** Whether left and right have ways of their own all along. */

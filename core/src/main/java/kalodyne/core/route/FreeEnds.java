@@ -3,13 +3,13 @@ package kalodyne.core.route;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules;
 
 /** Where headphones hear what a device plays by a lead or a box on the way: the free end of a headset splitter, the socket of an adapter. */
@@ -17,11 +17,19 @@ final class FreeEnds {
     private final Stock stock;
     private final Hops hops;
     private final List<Plugging> plugged;
+    private final Set<Spot> taken;
 
-    FreeEnds(Stock stock, Hops hops, List<Plugging> plugged) {
+    /**
+     * Looks at a way.
+     *
+     * @param plugged what it plugs
+     * @param taken what is plugged beside it too
+     */
+    FreeEnds(Stock stock, Hops hops, List<Plugging> plugged, Wiring taken) {
         this.stock = stock;
         this.hops = hops;
         this.plugged = List.copyOf(plugged);
+        this.taken = taken.spots();
     }
 
     /**
@@ -38,9 +46,8 @@ final class FreeEnds {
 
     /** As ports of the device that is to be heard there: they are as good as sockets of its own. */
     private Stream<Port> all(String player) {
-        Set<Spot> taken =
-                plugged.stream().flatMap(plugging -> plugging.spots().stream()).collect(Collectors.toSet());
-        return taken.stream()
+        return plugged.stream()
+                .flatMap(plugging -> plugging.spots().stream())
                 .map(Spot::item)
                 .distinct()
                 .sorted()

@@ -19,6 +19,11 @@ record Hop(Port from, Port to, Joining.Made made, List<JointRules.Checked> joint
         return new Hop(from, to, made, joints, Faults.worst(joints));
     }
 
+    /** Whether something has to be got for it. */
+    boolean takesMore() {
+        return made.joining().missing() > 0 || Missing.is(from.device()) || Missing.is(to.device());
+    }
+
     /** The same for another source: it is plugged, and costs nothing more. */
     Hop alongside() {
         Joining there = Joining.plugged(made.joining().links().size());

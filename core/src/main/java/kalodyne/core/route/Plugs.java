@@ -55,8 +55,8 @@ final class Plugs {
                 .filter(this::isFree)
                 .flatMap(out -> ins.stream().filter(this::isFree).flatMap(in -> hops.best(out, in, used).stream()))
                 .filter(hop -> hop.worst() == Faults.Grade.NONE || hop.worst() == Faults.Grade.WEAK)
-                .filter(hop -> mayGet || !takesMore(hop))
-                .min(Comparator.<Hop>comparingInt(hop -> hop.made().joining().missing() + (takesMore(hop) ? 1 : 0))
+                .filter(hop -> mayGet || !hop.takesMore())
+                .min(Comparator.<Hop>comparingInt(hop -> hop.made().joining().missing() + (hop.takesMore() ? 1 : 0))
                         .thenComparing(Hop::worst, Comparator.reverseOrder()));
         best.ifPresent(this::plug);
         return best;
@@ -65,19 +65,13 @@ final class Plugs {
     /** Plugs one of some ports into an end that a lead of the chains has free, where a device is heard; empty where none fits. */
     Optional<Hop> joinToLead(String player, List<Port> ins) {
         List<Port> free = ins.stream().filter(this::isFree).toList();
-        Optional<Hop> found = new FreeEnds(stock, hops, Chain.pluggings(chains)).join(player, free, used);
+        Optional<Hop> found = new FreeEnds(stock, hops, Chain.pluggings(chains), taken).join(player, free, used);
         found.ifPresent(this::plug);
         return found;
     }
 
     private static boolean hasSockets(List<Port> ports, Port wanted) {
         return ports.stream().anyMatch(port -> port.sockets().equals(wanted.sockets()));
-    }
-
-    private static boolean takesMore(Hop hop) {
-        return hop.made().joining().missing() > 0
-                || Missing.is(hop.from().device())
-                || Missing.is(hop.to().device());
     }
 
     void plug(Hop hop) {

@@ -2,6 +2,7 @@ package kalodyne.core.route;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -318,17 +319,26 @@ final class WaySearch {
     // --- several sources ---------------------------------------------------------------------------------------
 
     private List<Way> together(List<Candidate> candidates, List<Routes> routes) {
+        Comparator<Chain> keeping = Comparator.comparing(chain -> wish.stereo() == Stereo.KEEP && !chain.keepsSides());
+        Comparator<Chain> best = keeping.thenComparingDouble(Chain::roughCost);
+        Comparator<Chain> owned =
+                Comparator.comparing((Chain chain) -> !chain.isOwned()).thenComparing(best);
+        List<Comparator<Chain>> orders = List.of(best, owned);
         List<Way> ways = new ArrayList<>();
         for (Candidate candidate : candidates) {
-            with(List.of(candidate.chain()), routes, 1)
+            with(List.of(candidate.chain()), routes, 1, orders)
                     .flatMap(chains -> made(chains).stream())
                     .forEach(ways::add);
         }
         return ways;
     }
 
-    /** The chains of the other sources beside the first one, in a few ways; none where one finds no way in. */
-    private Stream<List<Chain>> with(List<Chain> chains, List<Routes> routes, int index) {
+    /**
+     * The chains of the other sources beside the first one, each the best in one of some orders: which of them is better nobody knows
+     * before all of it is computed. None where one finds no way in.
+     */
+    private Stream<List<Chain>> with(
+            List<Chain> chains, List<Routes> routes, int index, List<Comparator<Chain>> orders) {
         if (index == routes.size()) {
             return Stream.of(chains);
         }
@@ -345,21 +355,17 @@ final class WaySearch {
                 found.addAll(others.of(way.get().nodes(), all, marks, channels()));
             }
         }
-        return likeliest(found).flatMap(chain -> {
+        if (found.isEmpty()) {
+            return Stream.empty();
+        }
+        Map<Chain, List<Comparator<Chain>>> first = orders.stream()
+                .collect(Collectors.groupingBy(
+                        order -> Collections.min(found, order), LinkedHashMap::new, Collectors.toList()));
+        return first.entrySet().stream().flatMap(each -> {
             List<Chain> more = new ArrayList<>(chains);
-            more.add(chain);
-            return with(more, routes, index + 1);
+            more.add(each.getKey());
+            return with(more, routes, index + 1, each.getValue());
         });
-    }
-
-    /** The best, and the best for which nothing has to be got: which of them is better nobody knows before all of it is computed. */
-    private Stream<Chain> likeliest(List<Chain> found) {
-        Comparator<Chain> keeping = Comparator.comparing(chain -> wish.stereo() == Stereo.KEEP && !chain.keepsSides());
-        Comparator<Chain> cheapest = keeping.thenComparingDouble(Chain::roughCost);
-        return Stream.concat(
-                        found.stream().min(cheapest).stream(),
-                        found.stream().filter(Chain::isOwned).min(cheapest).stream())
-                .distinct();
     }
 
     /** The device by which a chain comes to the recorder. */
