@@ -103,7 +103,6 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
             Function<String, Optional<Lead>> lead,
             Collection<Device> byThemselves) {
         Map<String, Device> devices = new LinkedHashMap<>();
-        byThemselves.forEach(each -> devices.put(each.id(), each));
         Map<String, Lead> leads = new LinkedHashMap<>();
         List<Plugging> there = new ArrayList<>();
         for (Plugging plugging : plugged) {
@@ -116,6 +115,7 @@ public record Wiring(List<Plugging> plugged, List<Switched> switches, Mains main
                 }
             }
         }
+        byThemselves.forEach(each -> devices.putIfAbsent(each.id(), each));
         List<Switched> known = switches.stream()
                 .filter(each -> devices.containsKey(each.control().item()))
                 .toList();

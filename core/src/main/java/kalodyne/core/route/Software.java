@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.ChannelPair;
@@ -16,6 +17,8 @@ import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.sums.RecordingFormat;
+import kalodyne.core.units.Print;
 
 /**
  * What is chosen on the recorder: input, output, channels, tracks, monitoring. In general words, as systems and apps
@@ -58,6 +61,7 @@ public final class Software {
         TRACK,
         MONITORING,
         FEEDBACK,
+        LEVEL,
         AUTOMATIC,
         FORMAT,
         QUIET
@@ -83,8 +87,12 @@ public final class Software {
         captured.lines().forEach(this::track);
         if (recorder.kind().isHost()) {
             monitoring();
+            if (isTalking()) {
+                app();
+            }
             automatic();
-            if (TALKING.contains(recorder.kind())) {
+            format();
+            if (isTalking()) {
                 quiet();
             }
         }
@@ -93,23 +101,28 @@ public final class Software {
     // --- where it comes in -------------------------------------------------------------------------------------
 
     private void standalone() {
-        if (recorder.kind() == DeviceKind.MIXER) {
-            add(About.INPUT, "Mixer: nothing is chosen here; bring the channel's fader up last");
-        } else {
-            add(
-                    input(),
-                    recorder.name() + ": choose " + entries()
-                            + " as the input; set its level by hand, at its lowest step above zero first; switch automatic level off");
+        switch (recorder.kind()) {
+            case MIXER -> add(About.INPUT, "Mixer: nothing is chosen here; bring the channel's fader up last");
+            case CAMERA ->
+                add(
+                        input(),
+                        recorder.name() + ": " + entries()
+                                + " as its sound; set its level by hand, at its lowest step above zero first; switch automatic level off");
+            default ->
+                add(
+                        input(),
+                        recorder.name() + ": choose " + entries()
+                                + " as the input; set its level by hand; switch automatic level off");
         }
     }
 
     private String entries() {
-        return captured.lines().stream()
-                .map(strand -> strand.isOwn()
+        return Print.listed(captured.lines().stream()
+                .map(line -> line.isOwn()
                         ? "its own microphones"
-                        : "“" + strand.track().words() + "”")
+                        : "“" + line.track().words() + "”")
                 .distinct()
-                .collect(Collectors.joining(" and "));
+                .toList());
     }
 
     /** Whether what is plugged is chosen, or what is built in. */
@@ -123,14 +136,17 @@ public final class Software {
                 about,
                 about == About.OWN
                         ? "System input: the built-in microphone of " + recorder.name()
-                        : "System input: " + recorder.name() + "’s own socket, " + entries()
-                                + ". Answer “microphone” or “headset” if it asks what was plugged in");
+                        : "System input: " + entries() + " of " + recorder.name()
+                                + ", not the built-in microphone. Answer “microphone” or “headset” if it asks what was plugged in");
     }
 
     private void sender(String id) {
         Device device = devices.get(id);
         mode(device);
-        add(About.INPUT, "System input: “" + device.name() + "”, not the built-in microphone");
+        add(
+                About.INPUT,
+                "System input: “" + device.name()
+                        + "”, not the built-in microphone; choose it before the app is opened");
         add(
                 About.OUTPUT,
                 playsBack(device)
@@ -139,10 +155,15 @@ public final class Software {
                         : "System output: stays as it is, " + device.name() + " plays nothing back");
         channels(device);
         leadTo(device);
-        boolean needsAllow = TALKING.contains(recorder.kind());
-        if (needsAllow) {
-            add(About.PERMISSION, "Allow the app the microphone, and “use this accessory” if it is asked");
+        if (isTalking()) {
+            add(
+                    About.PERMISSION,
+                    "Allow the app the microphone, and “use this accessory” if it is asked; to “is this a headphone?” answer no");
         }
+    }
+
+    private boolean isTalking() {
+        return TALKING.contains(recorder.kind());
     }
 
     private static boolean playsBack(Device device) {
@@ -207,58 +228,77 @@ public final class Software {
     // --- tracks ------------------------------------------------------------------------------------------------
 
     private void track(Captured.Line line) {
-        List<Integer> channels = line.track().channels();
-        String from = channels.isEmpty()
-                ? line.track().words()
-                : (channels.size() == 1 ? "channel " : "channels ")
-                        + channels.stream().map(String::valueOf).collect(Collectors.joining(" and "));
-        if (recorder.kind() != DeviceKind.MIXER) {
+        boolean isArmed = recorder.kind() != DeviceKind.MIXER && recorder.kind() != DeviceKind.CAMERA;
+        if (isArmed) {
             add(
                     About.TRACK,
                     (line.isStereo() ? "One stereo track for " : "One mono track for ") + line.played()
-                            + ": its input is " + from + (line.losesStereo() ? "; left and right come as one" : ""));
+                            + ": its input is " + line.track().from()
+                            + (line.losesStereo() ? "; left and right come as one" : ""));
         }
     }
 
     // --- hearing -----------------------------------------------------------------------------------------------
 
     private void monitoring() {
-        if (!captured.isOnHeadphones() && !captured.isOnSpeakers()) {
-            add(About.MONITORING, "Monitoring in the app: off; nobody is listening");
-        } else {
-            add(
-                    About.MONITORING,
-                    captured.isDirect()
-                            ? "Monitoring in the app: off, one hears it directly; both together sound like an echo"
-                            : "Monitoring in the app: on, direct monitoring off; a smaller buffer is heard sooner");
-        }
+        add(About.MONITORING, "Monitoring in the app: " + heard());
         if (captured.isOnSpeakers() && hasMicrophone()) {
             add(
                     About.FEEDBACK,
                     "Feedback guard: with a microphone open mute the speakers, and let the output be muted while a track is armed");
         }
-        if (captured.lines().size() > 1 && TALKING.contains(recorder.kind())) {
+        if (captured.lines().size() > 1 && isTalking()) {
             add(
                     About.MODE,
-                    "Some apps merge all inputs into one channel: make a short test take and look whether there are two tracks");
+                    "Some apps merge all inputs into one channel: choose multitrack in its settings, and look in the test take whether there are "
+                            + captured.lines().size() + " tracks");
         }
+    }
+
+    private String heard() {
+        if (!captured.isOnHeadphones() && !captured.isOnSpeakers()) {
+            return "off; nobody is listening";
+        }
+        if (captured.isDirect()) {
+            return "off, one hears it directly; both together sound like an echo";
+        }
+        boolean hasSender =
+                captured.lines().stream().anyMatch(line -> line.track().sender().isPresent());
+        return "on" + (hasSender ? ", direct monitoring off" : "") + "; a smaller buffer is heard sooner"
+                + (isTalking() ? ". Nothing is heard before the app has opened its input" : "");
     }
 
     private boolean hasMicrophone() {
         return devices.values().stream().anyMatch(device -> device.kind() == DeviceKind.MICROPHONE);
     }
 
+    /** Many apps have a level of their own behind everything else. */
+    private void app() {
+        add(
+                About.LEVEL,
+                "Microphone level in the app, where it has one: 100 %; it comes last, and cannot mend what clips before it");
+    }
+
     private void automatic() {
         add(
                 About.AUTOMATIC,
                 "Automatic level, noise reduction and voice enhancement: off, else they change the level while you play");
-        boolean hasRate = captured.lines().stream()
+    }
+
+    private void format() {
+        captured.lines().stream()
                 .flatMap(line -> line.track().sender().stream())
                 .map(devices::get)
-                .anyMatch(device -> device.sampleRatesHz().contains(48_000));
-        if (hasRate) {
-            add(About.FORMAT, "Format: 24 bits, 48 kHz, the same in the system and in the app");
-        }
+                .filter(device -> !device.sampleRatesHz().isEmpty())
+                .findFirst()
+                .ifPresent(device ->
+                        add(About.FORMAT, words(UsualFormat.of(device, OptionalInt.empty(), OptionalInt.empty(), 1))));
+    }
+
+    /** What is set alike wherever it can be set. */
+    public static String words(RecordingFormat format) {
+        return "Format: " + format.bits() + " bits, " + Print.plain(format.sampleRateHz() / 1000.0)
+                + " kHz, the same in the system and in the app";
     }
 
     private void quiet() {

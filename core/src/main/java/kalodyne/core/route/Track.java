@@ -3,14 +3,14 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Print;
 
 /**
  * Where something that was played is found in the recorder.
@@ -20,8 +20,6 @@ import kalodyne.core.joint.Spot;
  * @param channels their numbers as the recorder counts them; empty where it comes by a socket of its own
  */
 public record Track(String words, Optional<String> sender, List<Integer> channels) {
-    private static final Pattern NUMBERS = Pattern.compile("([0-9]{1,4})(?:[^0-9]+([0-9]{1,4}))?");
-
     public Track {
         channels = List.copyOf(channels);
     }
@@ -50,6 +48,38 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
                 List.of());
     }
 
+    /** The same with the channels of another that comes from the same sender. */
+    Track and(Track other) {
+        if (channels.isEmpty() || channels.containsAll(other.channels)) {
+            return this;
+        }
+        List<Integer> all = Stream.concat(channels.stream(), other.channels.stream())
+                .distinct()
+                .sorted()
+                .toList();
+        return new Track(words(all), sender, all);
+    }
+
+    private static String words(List<Integer> numbers) {
+        return numbers.size() == 1
+                ? "channel " + numbers.get(0)
+                : "channels " + numbers.get(0) + "–" + numbers.get(numbers.size() - 1);
+    }
+
+    /** "channels 3 and 4", "Microphone in": where it is chosen. */
+    public String from() {
+        return channels.isEmpty()
+                ? words
+                : (channels.size() == 1 ? "channel " : "channels ")
+                        + Print.listed(channels.stream().map(String::valueOf).toList());
+    }
+
+    /** What its sender says is on it: "the mix with the talk microphone"; empty where it says nothing. */
+    public String carries() {
+        int told = words.indexOf(": ");
+        return told < 0 ? "" : words.substring(told + 2).split(",", 2)[0];
+    }
+
     private static boolean isHub(Device device) {
         return device.kind() == DeviceKind.HUB;
     }
@@ -62,12 +92,12 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
     private static Track all(Device sender, Socket socket) {
         String words = Ports.recorded(socket).map(Track::words).collect(Collectors.joining("; "));
         List<Integer> numbers =
-                Ports.recorded(socket).findFirst().map(Track::numbers).orElse(List.of());
+                Ports.recorded(socket).findFirst().map(ChannelPair::numbers).orElse(List.of());
         return new Track(words, Optional.of(sender.id()), numbers);
     }
 
     private static String words(ChannelPair pair) {
-        return (numbers(pair).size() == 1 ? "channel " : "channels ") + pair.channels() + ": " + pair.carries();
+        return (pair.numbers().size() == 1 ? "channel " : "channels ") + pair.channels() + ": " + pair.carries();
     }
 
     /** The numbers of the converters that an input feeds, as the computer counts them. */
@@ -79,7 +109,7 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
             for (ChannelPair pair : pairs) {
                 for (int i = 0; i < pair.from().size(); i++) {
                     if (inside.way(part, pair.from().get(i)).isPresent()) {
-                        numbers.add(numbers(pair).get(0) + i);
+                        numbers.add(pair.numbers().get(0) + i);
                     }
                 }
             }
@@ -88,24 +118,6 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
         if (sorted.isEmpty()) {
             return all(sender, data);
         }
-        String words = sorted.size() == 1
-                ? "channel " + sorted.get(0)
-                : "channels " + sorted.get(0) + "–" + sorted.get(sorted.size() - 1);
-        return new Track(words, Optional.of(sender.id()), sorted);
-    }
-
-    /** 3 and 4 of "3–4". */
-    private static List<Integer> numbers(ChannelPair pair) {
-        Matcher ends = NUMBERS.matcher(pair.channels());
-        if (!ends.find()) {
-            return List.of(1);
-        }
-        int first = Integer.parseInt(ends.group(1));
-        int last = ends.group(2) == null ? first : Integer.parseInt(ends.group(2));
-        List<Integer> numbers = new ArrayList<>();
-        for (int number = first; number <= Math.min(last, first + 63); number++) {
-            numbers.add(number);
-        }
-        return numbers;
+        return new Track(words(sorted), Optional.of(sender.id()), sorted);
     }
 }

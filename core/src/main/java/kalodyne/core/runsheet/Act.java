@@ -23,6 +23,8 @@ public enum Act implements Coded {
     TEST_TAKE("test take", 90),
     TAKE("take", 0),
     FINISH("finish", 0),
+    CHECK("check", 0),
+    NAME("name", 0),
     TRIM("trim", 0),
     LINE_UP("line up", 0),
     MIX("mix", 0),

@@ -5,7 +5,9 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.route.Captured;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Software.About;
@@ -22,13 +24,41 @@ final class ChoiceSteps implements SheetPart {
             Captured captured = recorders.captured(recorder);
             List<Choice> choices = Software.of(captured).stream()
                     .filter(choice -> choice.about() != About.LEAD && choice.about() != About.TRACK)
+                    .map(choice -> choice.about() == About.FORMAT
+                            ? new Choice(About.FORMAT, Software.words(RunTimes.format(rig, recorders, recorder)))
+                            : choice)
                     .toList();
-            for (int i = 0; i < choices.size(); i++) {
-                add(rig, recorders, recorder, choices.get(i), i, draft);
+            choices.forEach(choice -> add(rig, recorders, recorder, choice, draft));
+            if (rig.device(recorder).kind() != DeviceKind.CAMERA) {
+                add(rig, recorders, recorder, tracks(rig, captured), draft);
             }
-            add(rig, recorders, recorder, tracks(rig, captured), choices.size(), draft);
             recorders.senders(recorder).forEach(sender -> direct(rig, recorders, sender, draft));
         }
+        recorders.onlyPlaying().forEach((host, player) -> plays(rig, host, player, draft));
+    }
+
+    /** A computer that only plays: what it plays on is chosen before the speakers are on. */
+    private static void plays(SheetRig rig, String host, String player, SheetDraft draft) {
+        String id = "choose:" + host + ":output";
+        draft.add(Step.of(
+                        id,
+                        Section.RECORDER,
+                        Act.CHOOSE,
+                        rig.name(host) + ": system output: “" + rig.name(player) + "”",
+                        reason(About.OUTPUT))
+                .about(List.of(host, player)));
+        for (String device : List.of(host, player)) {
+            draft.order(
+                    PowerSteps.poweredBy(rig, device),
+                    id,
+                    Order.Strength.NEED,
+                    rig.name(device) + " must be on for it.");
+        }
+        draft.order(
+                id,
+                PowerSteps.isSpeakers(),
+                Order.Strength.SAFETY,
+                "What still plays elsewhere would come out at once, and loud.");
     }
 
     private static void direct(SheetRig rig, Recorders recorders, String sender, SheetDraft draft) {
@@ -60,12 +90,10 @@ final class ChoiceSteps implements SheetPart {
     private static Choice tracks(SheetRig rig, Captured captured) {
         String each = captured.lines().stream()
                 .map(line -> line.played() + (line.isStereo() ? ", stereo" : ", mono") + ", from "
-                        + (line.track().channels().isEmpty()
-                                ? line.track().words()
-                                : (line.track().channels().size() == 1 ? "channel " : "channels ")
-                                        + line.track().channels().stream()
-                                                .map(String::valueOf)
-                                                .collect(Collectors.joining(" and "))))
+                        + line.track().from()
+                        + (line.track().carries().isEmpty()
+                                ? ""
+                                : " (" + line.track().carries() + ")"))
                 .collect(Collectors.joining("; "));
         int count = captured.lines().size();
         return new Choice(
@@ -74,9 +102,8 @@ final class ChoiceSteps implements SheetPart {
                         + each);
     }
 
-    private static void add(
-            SheetRig rig, Recorders recorders, String recorder, Choice choice, int index, SheetDraft draft) {
-        String id = "choose:" + recorder + ":" + choice.about().name().toLowerCase(Locale.ROOT) + "-" + index;
+    private static void add(SheetRig rig, Recorders recorders, String recorder, Choice choice, SheetDraft draft) {
+        String id = id(recorder, choice.about(), draft);
         boolean isQuiet = choice.about() == About.QUIET;
         Step step = Step.of(
                         id,
@@ -129,6 +156,16 @@ final class ChoiceSteps implements SheetPart {
         }
     }
 
+    /** "choose:laptop:input"; a second one of its kind is numbered. */
+    private static String id(String recorder, About about, SheetDraft draft) {
+        String plain = "choose:" + recorder + ":" + about.name().toLowerCase(Locale.ROOT);
+        return IntStream.iterate(1, number -> number + 1)
+                .mapToObj(number -> number == 1 ? plain : plain + "-" + number)
+                .filter(id -> draft.step(id).isEmpty())
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Behind this the details begin. */
     private static final Pattern SPLIT = Pattern.compile("; |\\. |, (?=else |not |and let )|: (?=some )");
 
@@ -160,6 +197,7 @@ final class ChoiceSteps implements SheetPart {
             case TRACK -> "Each source on its own track can be mixed later.";
             case MONITORING -> "What is heard twice sounds like an echo.";
             case FEEDBACK -> "A microphone that hears its own speaker howls.";
+            case LEVEL -> "It is one more knob between you and the track, and easily forgotten.";
             case AUTOMATIC -> "It turns the level while you play.";
             case FORMAT -> "Two different rates play at the wrong speed, or not at all.";
             case QUIET -> "A call or a message would be in the take.";

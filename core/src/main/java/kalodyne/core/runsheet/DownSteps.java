@@ -16,18 +16,6 @@ final class DownSteps implements SheetPart {
             return;
         }
         draft.add(Step.of(
-                Steps.STOP,
-                Section.AFTER,
-                Act.FINISH,
-                "Stop recording, see that it is saved",
-                "What is pulled or copied while it still records is a broken file."));
-        draft.order(Steps.does(Act.TAKE), Steps.STOP, Order.Strength.NEED, "First the take.");
-        draft.order(
-                Steps.STOP,
-                Steps.in(Section.AFTER).and(step -> !step.id().equals(Steps.STOP)),
-                Order.Strength.NEED,
-                "What is still being written cannot be copied or cut.");
-        draft.add(Step.of(
                 Steps.LEVELS_DOWN, Section.DOWN, Act.FINISH, "Levels down", "Whoever plugs next finds nothing loud."));
         draft.order(
                 Steps.in(Section.AFTER),
@@ -62,7 +50,7 @@ final class DownSteps implements SheetPart {
     }
 
     private static void ears(SheetRig rig, SheetDraft draft) {
-        if (!rig.headphones().isEmpty()) {
+        if (!rig.worn().isEmpty()) {
             draft.add(Step.of(
                     "down:ears",
                     Section.DOWN,
@@ -89,7 +77,9 @@ final class DownSteps implements SheetPart {
                                     Act.SWITCH_OFF,
                                     rig.isHost(id)
                                             ? "Close the app on " + rig.name(id)
-                                            : "Switch " + rig.name(id) + " off",
+                                            : PowerSteps.isOfOutlet(rig, id)
+                                                    ? "Pull " + rig.name(id) + " out of the mains"
+                                                    : "Switch " + rig.name(id) + " off",
                                     "In reverse: what receives the sound before what makes it.")
                             .about(id));
                     draft.order(
@@ -100,10 +90,17 @@ final class DownSteps implements SheetPart {
                 });
         rig.flows()
                 .forEach(pair -> draft.order(
-                        Steps.off(pair.get(1)),
-                        Steps.off(pair.get(0)),
+                        off(rig, pair.get(1)),
+                        off(rig, pair.get(0)),
                         Order.Strength.HABIT,
                         "What receives the sound goes off before what makes it."));
+    }
+
+    /** Id of the step that takes a device's power. */
+    private static String off(SheetRig rig, String id) {
+        return rig.isSwitched(id) || rig.isLoud(id)
+                ? Steps.off(id)
+                : rig.feeding(id).map(Steps::unplug).orElse(Steps.off(id));
     }
 
     private static void leads(SheetRig rig, SheetDraft draft) {
@@ -167,7 +164,7 @@ final class DownSteps implements SheetPart {
 
     private static void last(SheetRig rig, SheetDraft draft) {
         List<String> batteries = rig.devices().stream()
-                .filter(id -> rig.runsOn(id, PowerSource.BATTERY))
+                .filter(id -> rig.runsOn(id, PowerSource.BATTERY) || rig.isPowerBank(id))
                 .map(rig::name)
                 .toList();
         draft.add(Step.of(

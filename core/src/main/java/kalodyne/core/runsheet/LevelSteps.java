@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SteppedTaper;
 import kalodyne.core.joint.Spot;
@@ -53,9 +52,9 @@ final class LevelSteps implements SheetPart {
         }
 
         void all() {
-            // Pan pots are set by a part of their own.
+            // Pan pots and switches are set by parts of their own.
             advised.flow().knobs().stream()
-                    .filter(knob -> knob.duty() == Duty.PAN)
+                    .filter(knob -> knob.duty() == Duty.PAN || SwitchSteps.SWITCHES.contains(knob.kind()))
                     .forEach(knob -> done.add(knob.id()));
             Map<String, List<Trace>> bySource = new LinkedHashMap<>();
             rig.recorded()
@@ -69,6 +68,22 @@ final class LevelSteps implements SheetPart {
                     .forEach(trace -> byEars.computeIfAbsent(listeners(rig.last(trace)), key -> new ArrayList<>())
                             .add(trace));
             byEars.forEach(this::heard);
+            if (rig.recording().isEmpty() && !rig.heard().isEmpty()) {
+                known();
+            }
+        }
+
+        /** Where nothing is recorded, something that is known shows whether it is plugged right. */
+        private void known() {
+            draft.add(Step.of(
+                            "level:known",
+                            Section.LEVELS,
+                            Act.CHECK,
+                            "Play a piece that you know: left comes from the left, and both sides are as loud",
+                            "Crossed sides and a lost side are heard at once in a piece that one knows.")
+                    .noticing(Symptom.ONE_SIDE, Symptom.NO_SIGNAL, Symptom.HUM));
+            draft.order(
+                    Steps.does(Act.LISTEN), "level:known", Order.Strength.NEED, "Nothing is heard before it is up.");
         }
 
         // --- recorded ------------------------------------------------------------------------------------------
@@ -112,46 +127,53 @@ final class LevelSteps implements SheetPart {
         private Step recorded(String source, List<Turned> group, boolean isLast) {
             Turned first = group.get(0);
             String name = rig.name(source);
-            boolean isOwn = first.at().station().equals(source);
-            String where = isOwn
+            String where = first.at().station().equals(source)
                     ? "its " + names(group)
                     : names(group) + " on " + first.knob().owner();
-            boolean isMark = isAtMark(first);
+            boolean isMark = isAtMark(first) || isAtLowestStep(first);
+            String tell = isLast || atTrack(first) ? end(first.plan()) : onMeter(first);
+            boolean isPlayed = !tell.isEmpty() && (isLast || !isMark);
             Step step = Step.of(
                             id(group),
                             Section.LEVELS,
                             Act.SET_LEVEL,
+                            isMark && !isPlayed
+                                    ? names(group) + " on " + first.knob().owner()
+                                            + (isAtMark(first) ? mark(first.knob()) : turning(group, false))
+                                    : name + ": " + (isPlayed ? "play the loudest part, " : "") + where
+                                            + turning(group, isPlayed),
                             isMark
-                                    ? names(group) + " on " + first.knob().owner() + mark(first.knob())
-                                    : name + ": " + turning(group, where, isOwn),
-                            isMark
-                                    ? "There it moves finely, and the gains before it make the level."
+                                    ? isAtMark(first)
+                                            ? "There it moves finely, and the gains before it make the level."
+                                            : "Its own gain is the noisiest; what stands before it makes the level."
                                     : "Here the loudest part lands where it should, with the least noise.")
                     .with(detail(first, isLast))
-                    .telling(isMark && !isLast ? "" : isLast || atTrack(first) ? end(first.plan()) : behind(first))
+                    .telling(isPlayed ? tell : "")
                     .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
                     .about(List.of(source, first.at().station()))
                     .ofRun(first.trace().key());
-            double miss = first.plan().miss().db();
-            return isLast && miss != 0
-                    ? step.with(new Caution(
-                            Severity.WRONG,
-                            Print.decimal(Math.abs(miss), 1) + " dB too " + (miss > 0 ? "hot" : "quiet") + " even so"))
-                    : step;
+            return isLast && !first.plan().isTolerated() ? step.with(miss(first.plan())) : step;
         }
 
-        /** "play the loudest part, gain 1 on Interface up to 10:45". */
-        private static String turning(List<Turned> group, String where, boolean isOwn) {
+        /** What is cut off is spoilt; what is only off its aim can be used. */
+        private static Caution miss(LevelPlan plan) {
+            double miss = plan.miss().db();
+            return new Caution(
+                    plan.endPeak() >= 0 ? Severity.WRONG : Severity.WEAK,
+                    Print.decimal(Math.abs(miss), 1) + " dB too " + (miss > 0 ? "hot" : "quiet") + " even so");
+        }
+
+        /** " up to 10:45", " to its lowest step (0 dB)", " stays at its lowest (7:00)". */
+        private static String turning(List<Turned> group, boolean isPlayed) {
             Knob knob = group.get(0).knob();
-            boolean isLowest = knob.control().position() <= 0 && !isSwitch(knob);
-            if (isLowest) {
-                return "play the loudest part, " + where
-                        + (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (") + knob.place()
-                        + ")";
+            boolean isLowest = knob.control().position() <= 0;
+            if (isStepped(knob)) {
+                return " to " + (isLowest ? "its lowest step, " : "") + place(knob);
             }
-            return isOwn || isSwitch(knob)
-                    ? where + " to " + place(knob)
-                    : "play the loudest part, " + where + " up to " + place(knob);
+            if (isLowest) {
+                return (group.size() > 1 ? " stay at their lowest (" : " stays at its lowest (") + knob.place() + ")";
+            }
+            return (isPlayed ? " up to " : " to ") + place(knob);
         }
 
         /** How and how near a microphone is sung or played into while its gain is set. */
@@ -171,8 +193,8 @@ final class LevelSteps implements SheetPart {
         }
 
         private static String detail(Turned turned, boolean isLast) {
-            if (isSwitch(turned.knob())) {
-                return "";
+            if (isStepped(turned.knob())) {
+                return isLast ? "If the meter shows more, go back a step." : "";
             }
             return isLast
                     ? "If the meter shows more, go back a little: a quarter of an hour is "
@@ -190,8 +212,31 @@ final class LevelSteps implements SheetPart {
             return "meter " + plan.onScale(plan.endPeakAlone());
         }
 
-        private String behind(Turned turned) {
-            return advised.peak(turned.point(), turned.plan().player()) + " behind it";
+        /** What a meter of the same device should show, once the last knob before it is set. */
+        private String onMeter(Turned turned) {
+            return Meters.along(rig, turned.plan()).stream()
+                    .filter(meter -> meter.station().equals(turned.at().station()))
+                    .filter(meter -> isLastBefore(turned, meter))
+                    .map(meter -> turned.knob().owner() + " reads about "
+                            + Meters.words(
+                                    advised.peak(meter.point(), turned.plan().player())))
+                    .findFirst()
+                    .orElse("");
+        }
+
+        /** Whether every other knob between the source and a meter stands at its mark already, or is set before. */
+        private boolean isLastBefore(Turned turned, Meters.Meter meter) {
+            List<Integer> points = turned.trace().path().points();
+            int own = points.indexOf(turned.point());
+            return own <= meter.place()
+                    && points.subList(own + 1, meter.place() + 1).stream()
+                            .map(index -> advised.flow().points().get(index))
+                            .filter(point -> point.station().equals(meter.station()))
+                            .flatMap(point -> point.knob().stream().boxed())
+                            .map(advised.flow().knobs()::get)
+                            .allMatch(knob -> isAtMark(knob)
+                                    || knob.duty() == Duty.PAN
+                                    || SwitchSteps.SWITCHES.contains(knob.kind()));
         }
 
         // --- heard ---------------------------------------------------------------------------------------------
@@ -205,56 +250,95 @@ final class LevelSteps implements SheetPart {
         }
 
         private void heard(List<String> listeners, List<Trace> traces) {
-            String listener = listeners.get(0);
-            String names = listeners.stream().map(rig::name).collect(Collectors.joining(" and "));
-            boolean isLoud = rig.device(listener).kind() != DeviceKind.HEADPHONES;
             List<List<Turned>> steps = grouped(traces);
+            // What stands full or at a mark makes nothing loud while the rest is down; the last knob is the one within
+            // reach.
+            steps.sort(Comparator.comparing((List<Turned> group) -> !isAtRest(group.get(0)))
+                    .thenComparing(
+                            group -> !listeners.contains(group.get(0).at().station())));
             for (List<Turned> group : steps) {
-                Turned first = group.get(0);
-                LevelPlan plan = first.plan();
-                boolean isOwn = listeners.contains(first.at().station());
-                Step step = Step.of(
-                                id(group),
-                                Section.LEVELS,
-                                Act.LISTEN,
-                                names + ": " + names(group)
-                                        + (isOwn ? "" : " on " + first.knob().owner())
-                                        + (isAtMark(first)
-                                                ? mark(first.knob())
-                                                : " slowly up to " + place(first.knob())),
-                                "What is heard is set after what is recorded: its level changes nothing in the track.")
-                        .with(isLoud ? "" : "Now put them on. Stop where it is comfortable.")
-                        .telling(group == steps.get(steps.size() - 1) ? heardAs(plan) : "")
-                        .noticing(
-                                isLoud
-                                        ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
-                                        : new Symptom[] {Symptom.NO_SIGNAL, Symptom.ONE_SIDE})
-                        .about(List.of(listener, first.at().station()))
-                        .ofRun(first.trace().key());
-                boolean canHowl = isLoud && !rig.microphones().isEmpty();
-                draft.add(
-                        canHowl
-                                ? step.with(new Caution(Severity.HARM, "mute the speakers while a microphone is open"))
-                                : step);
+                heard(listeners, group, group == steps.get(steps.size() - 1));
+            }
+        }
+
+        private static boolean isAtRest(Turned turned) {
+            return isAtMark(turned) || turned.knob().control().position() >= 1;
+        }
+
+        private void heard(List<String> listeners, List<Turned> group, boolean isLast) {
+            String listener = listeners.get(0);
+            Turned first = group.get(0);
+            boolean isLoud = rig.device(listener).kind() == DeviceKind.SPEAKER;
+            boolean canHowl = isLast && isLoud && !rig.microphones().isEmpty();
+            Step step = Step.of(
+                            id(group),
+                            canHowl ? Section.TEST : Section.LEVELS,
+                            Act.LISTEN,
+                            Print.listed(listeners.stream().map(rig::name).toList()) + ": " + names(group)
+                                    + (listeners.contains(first.at().station())
+                                            ? ""
+                                            : " on " + first.knob().owner())
+                                    + raised(first, isLast),
+                            "What is heard is set after what is recorded: its level changes nothing in the track.")
+                    .with(isLast ? how(isLoud, canHowl) : "")
+                    .telling(isLast ? heardAs(first.plan()) : "")
+                    .noticing(
+                            isLoud
+                                    ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
+                                    : new Symptom[] {Symptom.NO_SIGNAL, Symptom.ONE_SIDE})
+                    .about(List.of(listener, first.at().station()))
+                    .ofRun(first.trace().key());
+            draft.add(
+                    canHowl
+                            ? step.with(new Caution(Severity.HARM, "mute the speakers while a microphone is open"))
+                            : step);
+            heardInOrder(listener, first.at().station(), step, isLoud, canHowl);
+        }
+
+        private void heardInOrder(String listener, String turned, Step step, boolean isLoud, boolean canHowl) {
+            draft.order(
+                    Steps.does(Act.SET_LEVEL),
+                    step.id(),
+                    Order.Strength.HABIT,
+                    "What is recorded is set first; what is heard follows it.");
+            draft.order(
+                    PowerSteps.poweredBy(rig, turned),
+                    step.id(),
+                    Order.Strength.NEED,
+                    "Nothing is heard before it is on.");
+            if (isLoud) {
                 draft.order(
-                        Steps.does(Act.SET_LEVEL),
-                        step.id(),
-                        Order.Strength.HABIT,
-                        "What is recorded is set first; what is heard follows it.");
-                draft.order(
-                        PowerSteps.poweredBy(rig, first.at().station()),
+                        PowerSteps.poweredBy(rig, listener),
                         step.id(),
                         Order.Strength.NEED,
                         "Nothing is heard before it is on.");
-                if (isLoud) {
-                    draft.order(
-                            PowerSteps.poweredBy(rig, listener),
-                            step.id(),
-                            Order.Strength.NEED,
-                            "Nothing is heard before it is on.");
-                }
+            }
+            if (canHowl) {
+                draft.order(
+                        Steps.TEST_TAKE,
+                        step.id(),
+                        Order.Strength.SAFETY,
+                        "While a microphone is open the speakers stay down: a take is played on them, not the microphone.");
+                draft.order(step.id(), Steps.does(Act.TAKE), Order.Strength.HABIT, "The take is listened to on them.");
+            } else {
                 draft.order(step.id(), Steps.TEST_TAKE, Order.Strength.HABIT, "The test take is listened to on them.");
             }
+        }
+
+        /** Only the last knob opens the way to the ears; what stands before it is set while nothing is heard. */
+        private static String raised(Turned turned, boolean isLast) {
+            if (isAtMark(turned)) {
+                return mark(turned.knob());
+            }
+            boolean isFull = turned.knob().control().position() >= 1;
+            return (isLast ? " slowly up to " : " to ") + place(turned.knob()) + (isLast && isFull ? " at most" : "");
+        }
+
+        private static String how(boolean isLoud, boolean canHowl) {
+            if (canHowl) {
+                return "Close the microphones first: tracks disarmed, direct monitoring off. Play the test take, stop where it is comfortable. Mute them again before the take.";
+            }
+            return isLoud ? "" : "Now put them on. Stop where it is comfortable.";
         }
 
         private static String heardAs(LevelPlan plan) {
@@ -294,17 +378,28 @@ final class LevelSteps implements SheetPart {
             }
             List<List<Turned>> ordered = new ArrayList<>(groups.values());
             // What stands at a mark is set before anybody plays: the gains are then set by the meter.
-            ordered.sort(Comparator.comparing((List<Turned> group) -> !isAtMark(group.get(0)))
+            ordered.sort(Comparator.comparing(
+                            (List<Turned> group) -> !isAtMark(group.get(0)) && !isAtLowestStep(group.get(0)))
                     .thenComparing(group -> group.get(0).point()));
             return ordered;
         }
 
         /** A fader or level at 0 dB: nothing is played for it. */
         private static boolean isAtMark(Turned turned) {
-            Duty duty = turned.knob().duty();
-            return (duty == Duty.MAIN || duty == Duty.CHANNEL)
-                    && !isSwitch(turned.knob())
-                    && Math.abs(turned.knob().gain().db()) < AT_MARK_DB;
+            return isAtMark(turned.knob());
+        }
+
+        private static boolean isAtMark(Knob knob) {
+            return (knob.duty() == Duty.MAIN || knob.duty() == Duty.CHANNEL)
+                    && !isStepped(knob)
+                    && Math.abs(knob.gain().db()) < AT_MARK_DB;
+        }
+
+        /** A camera's level at its lowest step: what stands before it makes the level. */
+        private static boolean isAtLowestStep(Turned turned) {
+            return isStepped(turned.knob())
+                    && turned.knob().control().position() <= 0
+                    && turned.knob().duty() != Duty.SOURCE;
         }
 
         /** " to 0 dB (1:12)". */
@@ -327,14 +422,12 @@ final class LevelSteps implements SheetPart {
                     .collect(Collectors.joining(" and "));
         }
 
-        private static boolean isSwitch(Knob knob) {
-            return knob.kind() == ControlKind.INPUT_SELECT
-                    || knob.kind() == ControlKind.PAD
-                    || knob.control().taper() instanceof SteppedTaper;
+        private static boolean isStepped(Knob knob) {
+            return knob.control().taper() instanceof SteppedTaper;
         }
 
         private static String place(Knob knob) {
-            boolean isFull = knob.control().position() >= 1 && !isSwitch(knob);
+            boolean isFull = knob.control().position() >= 1 && !isStepped(knob);
             return isFull ? "full (" + knob.control().clock() + ")" : knob.place();
         }
     }

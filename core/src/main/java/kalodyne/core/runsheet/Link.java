@@ -2,6 +2,7 @@ package kalodyne.core.runsheet;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,6 +15,7 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
@@ -22,6 +24,7 @@ import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.units.Print;
 
 /**
  * What one plugs in one go: leads with their adapters that hang together, and those beside them that join the same devices for
@@ -34,6 +37,9 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
     private static final Set<SignalKind> SILENT =
             Set.of(SignalKind.DIGITAL, SignalKind.MIDI, SignalKind.CONTROL, SignalKind.POWER, SignalKind.EARTH);
+
+    /** Ends that fit each other's sockets and must not be confused. */
+    private static final Set<String> SIGNED = Set.of("microphone", "headphones", "send", "return");
 
     Link {
         chains = chains.stream().map(List::copyOf).toList();
@@ -226,6 +232,51 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
         List<Spot> first = giving.isEmpty() || giving.size() == sockets.size() ? sockets.subList(0, 1) : giving;
         List<Spot> rest = sockets.stream().filter(spot -> !first.contains(spot)).toList();
         return words(first) + (rest.isEmpty() ? "" : " → " + words(rest));
+    }
+
+    /** How ends that look alike are told apart: "red is right, white is left", "“microphone” goes to Groovebox". */
+    List<String> signs() {
+        return leads().stream()
+                .map(mark -> patch.leads().get(mark))
+                .filter(lead -> lead.ends().size() > 2)
+                .distinct()
+                .flatMap(this::signs)
+                .distinct()
+                .toList();
+    }
+
+    private Stream<String> signs(Lead lead) {
+        List<String> names = lead.ends().stream().map(LeadEnd::name).toList();
+        if (names.stream().anyMatch(name -> name.contains("red"))) {
+            return Stream.of("Red is right, white or black is left");
+        }
+        String mark = leads().stream()
+                .filter(each -> patch.leads().get(each).equals(lead))
+                .findFirst()
+                .orElseThrow();
+        List<String> goes = lead.ends().stream()
+                .filter(end -> SIGNED.contains(end.name()))
+                .flatMap(end -> beyond(new Spot(mark, end.id()), Set.of(mark))
+                        .map(device -> "“" + end.name() + "” to "
+                                + patch.devices().get(device).name()))
+                .toList();
+        return goes.isEmpty() ? Stream.of() : Stream.of("By the signs on it: " + Print.listed(goes));
+    }
+
+    /** The devices that are reached from an end of a lead, away from that lead. */
+    private Stream<String> beyond(Spot end, Set<String> passed) {
+        return patch.pluggings().stream()
+                .filter(plugging -> plugging.spots().contains(end))
+                .flatMap(plugging -> plugging.spots().stream())
+                .map(Spot::item)
+                .filter(item -> !passed.contains(item))
+                .flatMap(item -> patch.devices().containsKey(item) ? Stream.of(item) : through(item, passed));
+    }
+
+    private Stream<String> through(String lead, Set<String> passed) {
+        Set<String> more = new HashSet<>(passed);
+        more.add(lead);
+        return patch.leads().get(lead).ends().stream().flatMap(end -> beyond(new Spot(lead, end.id()), more));
     }
 
     private String words(List<Spot> spots) {

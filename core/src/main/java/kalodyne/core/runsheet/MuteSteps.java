@@ -76,7 +76,7 @@ final class MuteSteps implements SheetPart {
     }
 
     private static void ears(SheetRig rig, SheetDraft draft) {
-        List<String> phones = rig.headphones();
+        List<String> phones = rig.worn();
         if (phones.isEmpty()) {
             return;
         }

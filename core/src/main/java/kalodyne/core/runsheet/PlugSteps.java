@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 
 /** Each lead with all its adapters in one step. What gives power when it is plugged belongs to the power. */
@@ -57,7 +56,7 @@ final class PlugSteps implements SheetPart {
     }
 
     private static boolean isOfEars(SheetRig rig, Link link) {
-        return link.devices().stream().anyMatch(id -> rig.device(id).kind() == DeviceKind.HEADPHONES);
+        return link.devices().stream().anyMatch(rig.worn()::contains);
     }
 
     /** The device that a link gives its power to, if it does. */
@@ -114,11 +113,15 @@ final class PlugSteps implements SheetPart {
         if (fed.isPresent()) {
             return "Into " + rig.name(fed.get()) + " first, then the other end. Wait until its lamp stays lit.";
         }
+        String apart = signs(link);
         if (link.isPutTogether()) {
-            return "Put lead and adapter together first, then into the gear: adapters strain sockets.";
+            return "Put lead and adapter together first, then into the gear: adapters strain sockets." + apart;
         }
-        return isOfEars(rig, link)
-                ? "Push it in all the way; not on the ears yet."
-                : "Push it in until it clicks; never force it.";
+        return isOfEars(rig, link) ? "Push it in all the way; not on the ears yet." + apart : apart.strip();
+    }
+
+    /** Which end goes where, of a lead whose ends are told apart by a sign or a colour. */
+    private static String signs(Link link) {
+        return link.signs().isEmpty() ? "" : " " + String.join(", ", link.signs()) + ".";
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.joint.rules.BusLoad;
 
@@ -95,12 +96,19 @@ final class PowerSteps implements SheetPart {
                         Section.POWER,
                         Act.SWITCH_ON,
                         isHost
-                                ? "Switch " + name + " on and unlock it" + on
-                                : "Switch " + name + " on" + on + ", wait until it is ready",
+                                ? "Switch " + name + " on and unlock it" + (rig.isCharged(id) ? ", it charges" : on)
+                                : isOfOutlet(rig, id)
+                                        ? "Plug " + name + " into the mains"
+                                        : "Switch " + name + " on" + on + ", wait until it is ready",
                         "Before what receives it: a pop now stays in the lead.")
                 .telling(load)
                 .about(id);
         return isHost ? step : step.noticing(Symptom.LAMP_BLINKS);
+    }
+
+    /** A charger has no switch: it is on as soon as it is in its outlet. */
+    static boolean isOfOutlet(SheetRig rig, String id) {
+        return rig.device(id).kind() == DeviceKind.HUB;
     }
 
     private static String words(PowerSource source) {

@@ -23,9 +23,14 @@ final class Preparing implements SheetPart {
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
         leads(rig, draft);
+        stands(rig, draft);
         for (String id : rig.devices()) {
-            if (rig.runsOn(id, PowerSource.BATTERY)) {
+            if (rig.runsOn(id, PowerSource.BATTERY) && !rig.isCharged(id)) {
                 battery(rig, id, draft);
+            }
+            if (rig.isPowerBank(id)) {
+                draft.add(charge(
+                        id, rig.name(id) + ": charged", "It feeds what hangs on it, and nothing else does.", ""));
             }
         }
         Recorders recorders = rig.recorders();
@@ -60,7 +65,8 @@ final class Preparing implements SheetPart {
                                 ? "Lay the " + leads.size() + " leads and adapters ready"
                                 : "Lay ready: " + names,
                         "Every lead is named in its step. Look at each: bent pins, cracked shells and thin spots go to the bench.")
-                .with("Look at each for bent pins, cracked shells and thin spots.")
+                .with(
+                        "Look at each for bent pins, cracked shells and thin spots. A plug goes in all the way; never force one.")
                 .telling(Print.counted(leads.size(), "lead"))
                 .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
     }
@@ -68,14 +74,11 @@ final class Preparing implements SheetPart {
     private static void battery(SheetRig rig, String id, SheetDraft draft) {
         Duration needed = RunTimes.neededAwake(rig);
         Optional<Duration> lasting = RunTimes.battery(rig, id);
-        draft.add(Step.of(
-                        "charge:" + id,
-                        Section.BEFORE,
-                        Act.CHARGE,
-                        rig.name(id) + ": full battery, for " + Spans.words(needed),
-                        "It runs on its battery: no ground loop through its supply, but it can run out.")
-                .telling(lasting.map(span -> "lasts " + Spans.words(span)).orElse("how long is not known"))
-                .about(id));
+        draft.add(charge(
+                id,
+                rig.name(id) + ": full battery, for " + Spans.words(needed),
+                "It runs on its battery: no ground loop through its supply, but it can run out.",
+                lasting.map(span -> "lasts " + Spans.words(span)).orElse("how long is not known")));
         lasting.filter(span -> span.compareTo(needed) < 0)
                 .ifPresent(span -> draft.add(new Finding(
                         FindingCode.SHEET_BATTERY_SHORT,
@@ -86,6 +89,32 @@ final class Preparing implements SheetPart {
                         "It lasts " + Spans.words(span) + "; recording and setting up take about " + Spans.words(needed)
                                 + ".",
                         Optional.of(Remedy.byHand("Lay spare batteries ready, or run it on mains")))));
+    }
+
+    private static Step charge(String id, String title, String reason, String tell) {
+        return Step.of("charge:" + id, Section.BEFORE, Act.CHARGE, title, reason)
+                .telling(tell)
+                .about(id);
+    }
+
+    /** What stands on legs, or hangs on an arm. */
+    private static void stands(SheetRig rig, SheetDraft draft) {
+        List<String> standing =
+                rig.devices().stream().filter(id -> rig.isOnStand(id)).toList();
+        if (!standing.isEmpty()) {
+            draft.add(Step.of(
+                            "stands",
+                            Section.BEFORE,
+                            Act.LAY_READY,
+                            "Stands and arms tight: " + rig.names(standing),
+                            "A stand that tips over, or an arm that sinks, breaks what is under it.")
+                    .with(
+                            rig.microphones().isEmpty()
+                                    ? ""
+                                    : "A microphone hears what stands behind it, and the room: turn it away from fans, keys and walls.")
+                    .with(new Caution(Severity.HARM, "nothing heavy over people or instruments"))
+                    .about(standing));
+        }
     }
 
     private static void space(SheetRig rig, Recorders recorders, String id, SheetDraft draft) {

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -11,9 +12,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.ChannelPair;
+import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
@@ -23,18 +26,24 @@ import kalodyne.core.levels.rig.Monitoring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.route.Captured;
 import kalodyne.core.route.Track;
+import kalodyne.core.units.Print;
 
 /** What is recorded where: the recorder at the end of each data lead, and the tracks in it. */
 final class Recorders {
     private static final Set<DeviceKind> RECORDING = EnumSet.of(
             DeviceKind.RECORDER, DeviceKind.PHONE, DeviceKind.TABLET, DeviceKind.COMPUTER, DeviceKind.CAMERA);
 
+    /** What channels carry although nothing is plugged into what sends them. */
+    private static final Set<ChannelRole> OWN = EnumSet.of(
+            ChannelRole.OWN_SOUND, ChannelRole.MIX, ChannelRole.MIX_WITH_VOICE, ChannelRole.MIX_WITHOUT_VOICE);
+
+    /** One socket for both sides is one socket. */
+    private static final Pattern SIDE = Pattern.compile(", (left|right)$");
+
     private final SheetRig rig;
 
     /** Of each recorder what comes into it, by what is played. */
     private final Map<String, List<Captured.Line>> lines = new LinkedHashMap<>();
-
-    private final Map<String, Integer> tracks = new LinkedHashMap<>();
 
     /** Whether players hear themselves past the computer. */
     private final boolean isDirect;
@@ -48,7 +57,7 @@ final class Recorders {
     }
 
     private boolean isHeardDirectly() {
-        List<String> heardOn = rig.headphones().isEmpty() ? rig.loud() : rig.headphones();
+        List<String> heardOn = rig.worn().isEmpty() ? rig.loud() : rig.worn();
         return Monitoring.of(rig.joints(), rig.patch(), Settings.NONE).isDirect(Set.copyOf(heardOn));
     }
 
@@ -57,9 +66,18 @@ final class Recorders {
         return lines.keySet();
     }
 
-    /** How many tracks a recorder gets. */
-    int tracks(String recorder) {
-        return Math.max(1, tracks.getOrDefault(recorder, 1));
+    /** Whether it films while it records: its own microphones beside what another one records. */
+    boolean films(String recorder) {
+        return rig.sessionPlan().film().filter(recorder::equals).isPresent();
+    }
+
+    /** How many channels a recorder writes. */
+    int channels(String recorder) {
+        return Math.max(
+                1,
+                captured(recorder).lines().stream()
+                        .mapToInt(line -> line.isStereo() ? 2 : 1)
+                        .sum());
     }
 
     /** The devices that send data to a recorder; itself where it makes the numbers. */
@@ -74,7 +92,7 @@ final class Recorders {
                 recorder,
                 lines.get(recorder),
                 isDirect,
-                !rig.headphones().isEmpty(),
+                !rig.worn().isEmpty(),
                 !rig.loud().isEmpty(),
                 rig.patch());
     }
@@ -84,7 +102,7 @@ final class Recorders {
         boolean hasEars = rig.links().stream()
                 .filter(link -> link.touches(sender))
                 .flatMap(link -> link.devices().stream())
-                .anyMatch(id -> rig.device(id).kind() == DeviceKind.HEADPHONES);
+                .anyMatch(rig.worn()::contains);
         return hasEars && directSwitch(sender).isPresent();
     }
 
@@ -95,70 +113,90 @@ final class Recorders {
 
     // --- by voltage --------------------------------------------------------------------------------------------
 
+    /** A source at what makes the numbers of it; of several mixes that this sends, at one. */
+    private record Entry(String source, String sender, Optional<ChannelPair> mix) {}
+
     private void voltages() {
-        Map<List<String>, List<End>> ends = new LinkedHashMap<>();
-        Map<String, Set<String>> names = new LinkedHashMap<>();
+        Map<Entry, List<End>> ends = new LinkedHashMap<>();
+        Map<Entry, Set<String>> sockets = new HashMap<>();
         for (Trace trace : rig.recorded()) {
             String sender = rig.last(trace);
             boolean isOwnData =
                     rig.source(trace).equals(sender) && !host(sender).equals(sender);
-            if (isOwnData) {
-                // What it sends is told by its pairs.
-                continue;
+            if (!isOwnData) {
+                // What it sends of its own is told by its pairs.
+                End end = rig.end(trace);
+                Entry entry = new Entry(rig.source(trace), sender, mixOf(sender, end));
+                ends.computeIfAbsent(entry, key -> new ArrayList<>()).add(end);
+                sockets.computeIfAbsent(entry, key -> new LinkedHashSet<>())
+                        .add(SIDE.matcher(trace.socket()).replaceFirst(""));
             }
-            ends.computeIfAbsent(List.of(rig.source(trace), sender), key -> new ArrayList<>())
-                    .add(rig.end(trace));
-            names.computeIfAbsent(host(sender), key -> new LinkedHashSet<>())
-                    .add(sender + " " + rig.end(trace).name());
         }
-        names.forEach((recorder, all) -> tracks.merge(recorder, all.size(), Integer::sum));
-        ends.forEach((key, found) -> {
-            String sender = key.get(1);
-            String recorder = host(sender);
+        ends.forEach((entry, found) -> {
+            String recorder = host(entry.sender());
+            boolean isSent = !recorder.equals(entry.sender());
             List<Integer> channels = found.stream()
                     .flatMapToInt(end -> end.number().stream())
                     .distinct()
                     .sorted()
                     .boxed()
                     .toList();
-            boolean isSent = !recorder.equals(sender);
-            String words = found.stream().map(End::name).distinct().collect(Collectors.joining(" and "));
-            Track track =
-                    new Track(words, isSent ? Optional.of(sender) : Optional.empty(), isSent ? channels : List.of());
+            Track track = isSent
+                    ? new Track(
+                            entry.mix()
+                                    .map(pair -> "channels " + pair.channels() + ": " + pair.carries())
+                                    .orElseGet(() -> Print.listed(found.stream()
+                                            .map(End::name)
+                                            .distinct()
+                                            .toList())),
+                            Optional.of(entry.sender()),
+                            channels)
+                    : new Track(Print.listed(List.copyOf(sockets.get(entry))), Optional.empty(), List.of());
             add(
                     recorder,
                     new Captured.Line(
-                            rig.name(key.get(0)),
+                            List.of(rig.name(entry.source())),
                             found.stream().map(End::name).distinct().count() > 1,
                             false,
-                            recorder.equals(key.get(0)),
+                            recorder.equals(entry.source()),
                             track));
         });
     }
 
+    /** Which of several mixes that a device sends at once a track is part of. */
+    private Optional<ChannelPair> mixOf(String sender, End end) {
+        List<ChannelPair> mixes = mixes(sender);
+        return mixes.size() < 2
+                ? Optional.empty()
+                : mixes.stream()
+                        .filter(pair -> end.number().isPresent()
+                                && pair.numbers().contains(end.number().getAsInt()))
+                        .findFirst();
+    }
+
     // --- by data -----------------------------------------------------------------------------------------------
 
-    /** What sends data although nothing comes into it: a USB microphone, a player of records. */
+    /** What sends a sound of its own although nothing comes into it: a USB microphone, a player of records. */
     private void data() {
         for (String sender : rig.devices()) {
-            List<ChannelPair> pairs = Captured.sent(rig.device(sender));
             String recorder = host(sender);
             boolean isNew = lines.getOrDefault(recorder, List.of()).stream()
                     .noneMatch(
                             line -> line.track().sender().filter(sender::equals).isPresent());
-            if (!pairs.isEmpty() && !recorder.equals(sender) && isNew) {
-                String words = pairs.stream()
-                        .map(pair -> "channels " + pair.channels() + ": " + pair.carries())
-                        .collect(Collectors.joining("; "));
-                tracks.merge(recorder, pairs.stream().mapToInt(Recorders::count).sum(), Integer::sum);
-                add(
-                        recorder,
-                        new Captured.Line(
-                                rig.name(sender),
-                                true,
-                                false,
-                                false,
-                                new Track(words, Optional.of(sender), List.of())));
+            if (!recorder.equals(sender) && isNew) {
+                Captured.sent(rig.device(sender)).stream()
+                        .filter(pair -> OWN.contains(pair.role()))
+                        .forEach(pair -> add(
+                                recorder,
+                                new Captured.Line(
+                                        List.of(rig.name(sender)),
+                                        pair.numbers().size() > 1,
+                                        false,
+                                        false,
+                                        new Track(
+                                                "channels " + pair.channels() + ": " + pair.carries(),
+                                                Optional.of(sender),
+                                                pair.numbers()))));
             }
         }
     }
@@ -168,6 +206,18 @@ final class Recorders {
         return Captured.sent(rig.device(sender)).stream()
                 .filter(pair -> pair.role().isMix())
                 .toList();
+    }
+
+    /** The computers and phones that record nothing, but play what is heard: each with what it plays on. */
+    Map<String, String> onlyPlaying() {
+        Map<String, String> playing = new LinkedHashMap<>();
+        rig.heard().stream().map(rig::source).forEach(player -> {
+            String host = host(player);
+            if (rig.isHost(host) && !host.equals(player) && !lines.containsKey(host)) {
+                playing.putIfAbsent(host, player);
+            }
+        });
+        return playing;
     }
 
     // --- what is not known ------------------------------------------------------------------------------------
@@ -189,7 +239,7 @@ final class Recorders {
                         add(
                                 pair.get(1),
                                 new Captured.Line(
-                                        rig.name(pair.get(0)),
+                                        List.of(rig.name(pair.get(0))),
                                         false,
                                         false,
                                         false,
@@ -198,16 +248,16 @@ final class Recorders {
                 });
     }
 
-    private static int count(ChannelPair pair) {
-        return pair.channels().matches(".*[0-9].*[0-9].*") ? 2 : 1;
-    }
-
+    /** An interface without a computer keeps nothing. */
     private void add(String recorder, Captured.Line line) {
+        if (!RECORDING.contains(rig.device(recorder).kind())) {
+            return;
+        }
         lines.computeIfAbsent(recorder, key -> new ArrayList<>()).add(line);
     }
 
     /** The computer, tablet or phone that a device's data gets to, through hubs; itself where there is none. */
-    private String host(String sender) {
+    String host(String sender) {
         Set<String> seen = new HashSet<>(List.of(sender));
         Deque<String> open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {

@@ -35,7 +35,7 @@ public record RunSheet(
      * How long something lasts.
      *
      * @param what "Card of Recorder"
-     * @param words "3 h 52 min at 48 kHz, 24 bits, 3 tracks"
+     * @param words "3 h 52 min at 48 kHz, 24 bits, 3 channels"
      * @param isEnough whether it is enough for what is planned; true where nobody knows
      */
     public record Lasting(String what, String words, boolean isEnough) {}

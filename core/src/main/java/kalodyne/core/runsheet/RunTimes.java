@@ -9,6 +9,7 @@ import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.joint.rules.BusLoad;
+import kalodyne.core.route.UsualFormat;
 import kalodyne.core.sums.Battery;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
@@ -19,8 +20,6 @@ import kalodyne.core.units.Voltage;
 
 /** How long things last for what is intended: cards, batteries, the power of ports. */
 final class RunTimes {
-    private static final int USUAL_RATE = 48_000;
-    private static final int USUAL_BITS = 24;
     private static final double SECONDS_OF_HOUR = 3600;
 
     /** Gear is on for so much longer than is recorded: setting up, levels, test takes; common practice. */
@@ -68,22 +67,14 @@ final class RunTimes {
                 .orElseGet(() -> format(rig, recorders, recorder).stored());
     }
 
-    /** What is recorded: as intended, else 24 bits and 48 kHz, as far as what makes the numbers can do that. */
-    private static RecordingFormat format(SheetRig rig, Recorders recorders, String recorder) {
+    /** What is recorded: as intended, else as usual for what makes the numbers. */
+    static RecordingFormat format(SheetRig rig, Recorders recorders, String recorder) {
         Device converter = recorders.senders(recorder).stream()
                 .findFirst()
                 .map(rig::device)
                 .orElse(rig.device(recorder));
-        List<Integer> rates = converter.sampleRatesHz();
-        List<Integer> depths = converter.bitDepths();
-        int usualRate = rates.isEmpty() || rates.contains(USUAL_RATE) ? USUAL_RATE : rates.get(0);
-        int usualBits = depths.isEmpty() || depths.contains(USUAL_BITS)
-                ? USUAL_BITS
-                : depths.stream().max(Integer::compare).orElseThrow();
-        return new RecordingFormat(
-                rig.sessionPlan().sampleRateHz().orElse(usualRate),
-                rig.sessionPlan().bits().orElse(usualBits),
-                recorders.tracks(recorder));
+        return UsualFormat.of(
+                converter, rig.sessionPlan().sampleRateHz(), rig.sessionPlan().bits(), recorders.channels(recorder));
     }
 
     /** All of them in words. */

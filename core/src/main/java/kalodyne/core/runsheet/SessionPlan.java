@@ -23,6 +23,7 @@ import kalodyne.core.gear.PowerSource;
  * @param passes takes one after the other of one source: the parts of a drum machine
  * @param roundTripMilliseconds from an input through the computer to an output, as a loop-back take measured it
  * @param standings where devices stand, by their marks, as far as that is known
+ * @param film mark of the camera or phone that films it, plugged or not
  */
 @RecordBuilder
 public record SessionPlan(
@@ -34,7 +35,8 @@ public record SessionPlan(
         Map<String, PowerSource> powering,
         List<Pass> passes,
         OptionalDouble roundTripMilliseconds,
-        Map<String, Standing> standings)
+        Map<String, Standing> standings,
+        Optional<String> film)
         implements SessionPlanBuilder.With {
     public static final int MOST_MINUTES = 1440;
     private static final int USUAL_MINUTES = 30;
@@ -48,7 +50,8 @@ public record SessionPlan(
             Map.of(),
             List.of(),
             OptionalDouble.empty(),
-            Map.of());
+            Map.of(),
+            Optional.empty());
 
     public SessionPlan {
         if (minutes < 1 || minutes > MOST_MINUTES) {
@@ -85,7 +88,8 @@ public record SessionPlan(
                         .map(pass -> new Pass(anew.apply(pass.source()), pass.part()))
                         .toList(),
                 roundTripMilliseconds,
-                renamed(standings, anew));
+                renamed(standings, anew),
+                film.map(anew));
     }
 
     private static <T> Map<String, T> renamed(Map<String, T> byMark, UnaryOperator<String> anew) {

@@ -17,6 +17,7 @@ public final class SheetMaker {
             new Preparing(),
             new ReachSteps(),
             new MuteSteps(),
+            new SwitchSteps(),
             new PlugSteps(),
             new PowerSteps(),
             new PhantomSteps(),

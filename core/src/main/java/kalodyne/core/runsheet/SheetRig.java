@@ -14,6 +14,8 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.PowerKind;
+import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.SignalKind;
@@ -27,7 +29,16 @@ import kalodyne.core.levels.gain.FlowLevels;
 /** What a sheet is made from, and what of it many parts ask for; that is looked for once. */
 public final class SheetRig {
     private static final Set<DeviceKind> PASSIVE = EnumSet.of(
-            DeviceKind.INSTRUMENT, DeviceKind.MICROPHONE, DeviceKind.HEADPHONES, DeviceKind.BOX, DeviceKind.SPEAKER);
+            DeviceKind.INSTRUMENT,
+            DeviceKind.MICROPHONE,
+            DeviceKind.HEADPHONES,
+            DeviceKind.BOX,
+            DeviceKind.SPEAKER,
+            DeviceKind.HUB);
+    /** Profiles of microphones that are clipped to clothes or to something else. */
+    private static final Set<String> WORN = Set.of(
+            "lavalier-camera", "lavalier-phone", "camera-mic", "headset-ctia", "headset-omtp", "headset-two-plugs");
+
     private static final Set<PowerSource> FED = EnumSet.of(PowerSource.BUS, PowerSource.PHANTOM, PowerSource.PLUG_IN);
 
     private final String title;
@@ -38,6 +49,7 @@ public final class SheetRig {
     private final List<Link> links;
     private final List<List<String>> flows;
     private final List<String> loud;
+    private final List<String> worn;
     private final List<List<String>> loudGroups;
     private final FlowLevels advised;
     private final Recorders recorders;
@@ -62,6 +74,7 @@ public final class SheetRig {
         flows = lookForFlows();
         loud = devices().stream().filter(this::isLoud).toList();
         loudGroups = lookForLoudGroups();
+        worn = lookForWorn();
         advised = levels.onceAdvised();
         recorders = new Recorders(this);
         phantoms = PhantomSwitch.all(this);
@@ -143,13 +156,64 @@ public final class SheetRig {
 
     // --- power -------------------------------------------------------------------------------------------------
 
-    /** On what a device runs: as its owner said, else as usual; empty where it runs on nothing, or nobody knows. */
+    /**
+     * On what a device runs: as its owner said; else on the lead that feeds it, where one does; else as usual. Empty where it runs on
+     * nothing, or nobody knows.
+     */
     Optional<Powering> powering(String id) {
         List<Powering> ways = device(id).powering();
         return Optional.ofNullable(sessionPlan.powering().get(id))
-                .flatMap(chosen ->
-                        ways.stream().filter(way -> way.source() == chosen).findFirst())
+                .flatMap(chosen -> way(id, chosen))
+                .or(() -> way(id, PowerSource.BUS).filter(bus -> isOnBus(id)))
                 .or(() -> ways.stream().findFirst());
+    }
+
+    private Optional<Powering> way(String id, PowerSource source) {
+        return device(id).powering().stream()
+                .filter(way -> way.source() == source)
+                .findFirst();
+    }
+
+    private boolean isOnBus(String id) {
+        return links.stream().anyMatch(link -> link.feeds(id));
+    }
+
+    /** Whether a phone or tablet is charged while it records: by a hub or adapter that a charger or power bank feeds. */
+    boolean isCharged(String id) {
+        return isHost(id)
+                && links.stream()
+                        .filter(link -> link.touches(id) && link.isOf(SignalKind.DIGITAL))
+                        .flatMap(link -> link.devices().stream())
+                        .filter(hub -> device(hub).kind() == DeviceKind.HUB && gives(hub, id))
+                        .anyMatch(this::isOnBus);
+    }
+
+    /** Whether a hub feeds what it hangs on, the other way round than usual. */
+    private boolean gives(String hub, String host) {
+        return links.stream()
+                .filter(link -> link.touches(hub) && link.touches(host))
+                .flatMap(link -> link.sockets().stream())
+                .filter(spot -> spot.item().equals(hub))
+                .anyMatch(spot -> patch.socket(spot).orElseThrow().has(PowerKind.BUS, PowerRole.GIVES));
+    }
+
+    /** Whether it is a store of power, and has to be full. */
+    boolean isPowerBank(String id) {
+        Device device = device(id);
+        return device.kind() == DeviceKind.HUB
+                && device.powering().isEmpty()
+                && device.sockets().stream().noneMatch(socket -> socket.has(PowerKind.BUS, PowerRole.NEEDS))
+                && device.sockets().stream().allMatch(socket -> socket.has(PowerKind.BUS, PowerRole.GIVES))
+                && device.sockets().size() > 0
+                && device.sockets().stream().noneMatch(device::isUpstream);
+    }
+
+    /** Whether it stands on legs or hangs on an arm: microphones that are not worn or held on a camera, and cameras. */
+    boolean isOnStand(String id) {
+        return device(id).kind() == DeviceKind.CAMERA
+                || (device(id).kind() == DeviceKind.MICROPHONE
+                        && !worn.contains(id)
+                        && device(id).profile().filter(WORN::contains).isEmpty());
     }
 
     boolean runsOn(String id, PowerSource source) {
@@ -210,9 +274,16 @@ public final class SheetRig {
         return List.copyOf(groups.values());
     }
 
-    List<String> headphones() {
+    /** What is worn on the ears: headphones, and headsets that are heard. */
+    List<String> worn() {
+        return worn;
+    }
+
+    private List<String> lookForWorn() {
+        Set<String> heard = heard().stream().map(this::last).collect(Collectors.toSet());
         return devices().stream()
-                .filter(id -> device(id).kind() == DeviceKind.HEADPHONES)
+                .filter(id -> device(id).kind() == DeviceKind.HEADPHONES
+                        || (device(id).kind() == DeviceKind.MICROPHONE && heard.contains(id)))
                 .toList();
     }
 

@@ -1,6 +1,7 @@
 package kalodyne.core.runsheet;
 
 import java.util.Locale;
+import kalodyne.core.route.Captured;
 
 /** Names of files that every system takes: lower case letters, digits, hyphens; what belongs together sorts together. */
 final class TakeFileNames {
@@ -11,6 +12,16 @@ final class TakeFileNames {
     /** "sunday-trio_drum-box_bass_1.wav". */
     static String of(String setup, String source, String part, int number) {
         return plain(setup) + "_" + plain(source) + (part.isEmpty() ? "" : "_" + plain(part)) + "_" + number + ".wav";
+    }
+
+    /** Of what one track gets: by who plays. */
+    static String of(String setup, Captured.Line line, int number) {
+        return of(setup, line.isMix() ? "mix" : line.players().get(0), "", number);
+    }
+
+    /** A film keeps the ending that its camera gives it: "sunday-trio_film_1". */
+    static String film(String setup, int number) {
+        return plain(setup) + "_film_" + number;
     }
 
     private static String plain(String words) {

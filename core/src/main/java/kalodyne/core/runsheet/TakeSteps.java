@@ -14,9 +14,9 @@ import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.route.Captured;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
 
@@ -39,9 +39,6 @@ final class TakeSteps implements SheetPart {
 
     private static final List<String> ALWAYS = List.of("hum in the pauses", "distortion in the loudest part");
     private static final int MOST_TOLD = 3;
-
-    /** What several play into one track. */
-    private static final String MIX = "mix";
 
     private static final Set<DeviceKind> WITH_CARD = Set.of(DeviceKind.RECORDER, DeviceKind.CAMERA);
 
@@ -72,7 +69,7 @@ final class TakeSteps implements SheetPart {
                 .telling(peaks.getCount() == 0 ? "goes to Takes" : "peaks " + words(peaks))
                 .noticing(Symptom.NO_SIGNAL, Symptom.ONE_SIDE, Symptom.TOO_LOUD, Symptom.TOO_QUIET, Symptom.HUM));
         draft.order(
-                Steps.does(Act.SET_LEVEL, Act.LISTEN, Act.CHOOSE),
+                Steps.does(Act.SET_LEVEL, Act.LISTEN, Act.CHOOSE).and(step -> step.section() != Section.TEST),
                 Steps.TEST_TAKE,
                 Order.Strength.NEED,
                 "It tests the levels as they will be.");
@@ -114,7 +111,9 @@ final class TakeSteps implements SheetPart {
                         + " beats a minute, with one bar of count-in. "
                 : "";
         if (passes.isEmpty()) {
-            draft.add(take(rig, "take", "The take", recorders).with(tempo + names(rig, recorders)));
+            draft.add(take(rig, "take", "The take", recorders)
+                    .with((tempo + "Stop after each song: one file a song. " + loop(rig) + film(rig, recorders))
+                            .strip()));
         }
         String before = "";
         for (int i = 0; i < passes.size(); i++) {
@@ -125,8 +124,7 @@ final class TakeSteps implements SheetPart {
                             "take:" + (i + 1),
                             "Pass " + (i + 1) + " of " + passes.size() + ": " + source + ", " + pass.part() + " alone",
                             recorders)
-                    .with(tempo + "Mute the other parts. File: "
-                            + TakeFileNames.of(rig.title(), source, pass.part(), 1));
+                    .with((tempo + "Mute the other parts. " + loop(rig)).strip());
             draft.add(step);
             if (!before.isEmpty()) {
                 draft.order(before, step.id(), Order.Strength.HABIT, "As they were listed.");
@@ -135,89 +133,197 @@ final class TakeSteps implements SheetPart {
         }
     }
 
+    /** Where speakers and an open microphone share a room, each take goes round like this. */
+    private static String loop(SheetRig rig) {
+        return rig.loud().isEmpty() || rig.microphones().isEmpty()
+                ? ""
+                : "Each time: mute the speakers, record, stop, disarm the track, unmute, listen. ";
+    }
+
+    /** A film that runs beside the recording is lined up by a sound that both have. */
+    private static String film(SheetRig rig, Recorders recorders) {
+        return cameras(rig, recorders).isEmpty() || recorders.ids().size() < 2
+                ? ""
+                : "Start the film first, then the recording; clap once where the camera sees it.";
+    }
+
+    private static List<String> cameras(SheetRig rig, Recorders recorders) {
+        return rig.devices().stream()
+                .filter(id -> rig.device(id).kind() == DeviceKind.CAMERA || recorders.films(id))
+                .toList();
+    }
+
+    /** How long each take is: passes share what is planned. */
     private static Step take(SheetRig rig, String id, String title, Recorders recorders) {
-        boolean hasCopy = recorders.ids().stream()
-                .flatMap(recorder -> recorders.senders(recorder).stream().filter(sender -> !sender.equals(recorder)))
-                .anyMatch(sender -> WITH_CARD.contains(rig.device(sender).kind()));
+        int passes = Math.max(1, rig.sessionPlan().passes().size());
         return Step.of(
                         id,
                         Section.TAKE,
                         Act.TAKE,
-                        title + (hasCopy ? ": start the safety copy on the card too" : ""),
+                        title + (hasCopy(rig, recorders) ? ": start the safety copy on the card too" : ""),
                         "This is what all of it is for.")
-                .telling(Spans.words(Duration.ofMinutes(rig.sessionPlan().minutes())));
+                .telling(Spans.words(
+                        Duration.ofMinutes(rig.sessionPlan().minutes()).dividedBy(passes)));
     }
 
-    /** Two mixes that come at once are two files. */
-    private static String names(SheetRig rig, Recorders recorders) {
-        List<String> names = recorders.ids().stream()
-                .flatMap(recorder -> recorders.senders(recorder).stream())
-                .filter(sender -> recorders.mixes(sender).size() > 1)
-                .flatMap(sender -> recorders.mixes(sender).stream()
-                        .map(ChannelPair::carries)
-                        .map(carries -> TakeFileNames.of(rig.title(), rig.name(sender), carries, 1)))
-                .toList();
-        if (!names.isEmpty()) {
-            return "Record all channels at once. Files: " + String.join(", ", names) + ".";
-        }
-        List<String> each = rig.recorded().stream()
-                .map(trace -> trace.with().isEmpty() ? rig.name(rig.source(trace)) : MIX)
-                .distinct()
-                .map(played -> TakeFileNames.of(rig.title(), played, "", 1))
-                .toList();
-        return each.isEmpty()
-                ? "File: " + TakeFileNames.of(rig.title(), "take", "", 1) + "."
-                : (each.size() == 1 ? "File: " : "Files: ") + String.join(", ", each) + ".";
+    /** Whether a recorder with a card stands between, and can keep a copy. */
+    private static boolean hasCopy(SheetRig rig, Recorders recorders) {
+        return recorders.ids().stream()
+                .flatMap(recorder -> recorders.senders(recorder).stream().filter(sender -> !sender.equals(recorder)))
+                .anyMatch(sender -> WITH_CARD.contains(rig.device(sender).kind()));
     }
 
     // --- afterwards --------------------------------------------------------------------------------------------
 
     private static void after(SheetRig rig, Recorders recorders, SheetDraft draft) {
-        draft.add(Step.of(
-                "after:trim",
+        List<Step> inOrder = new ArrayList<>();
+        inOrder.add(Step.of(
+                Steps.STOP,
                 Section.AFTER,
-                Act.TRIM,
-                "Cut top and tail, on a copy",
-                "Talk before and chairs after are not music. Never cut into the last sound as it fades."));
-        boolean isTwice = recorders.ids().size() > 1
-                || rig.devices().stream()
-                        .anyMatch(id -> rig.device(id).kind() == DeviceKind.CAMERA
-                                && !recorders.ids().contains(id));
-        if (isTwice) {
-            draft.add(Step.of(
-                    "after:line-up",
-                    Section.AFTER,
-                    Act.LINE_UP,
-                    "Line up what was recorded twice",
-                    "Two clocks drift apart: 35 ppm are 126 ms an hour."));
-            draft.order(Steps.does(Act.TAKE), "after:line-up", Order.Strength.NEED, "There must be a take first.");
-        }
-        draft.add(Step.of(
+                Act.FINISH,
+                "Stop recording, see that it is saved",
+                "What is pulled or copied while it still records is a broken file."));
+        inOrder.add(Step.of(
+                        "after:listen",
+                        Section.AFTER,
+                        Act.CHECK,
+                        "Listen to the whole take on headphones",
+                        "While everything stands it can be made again in five minutes; tomorrow in an hour.")
+                .with(
+                        isMixed(recorders)
+                                ? "Judge the mix there, not in the room: what is loud in the room may be missing on it."
+                                : "Not clean? Make another one now."));
+        inOrder.add(Step.of(
+                        "after:name",
+                        Section.AFTER,
+                        Act.NAME,
+                        "Name the takes while you know which is which",
+                        "In a month nobody knows what “Audio 1” was.")
+                .with(names(rig, recorders)));
+        inOrder.add(Step.of(
                         "after:back-up",
                         Section.AFTER,
                         Act.BACK_UP,
-                        "Copy the takes to a second place, and open one of the copies",
+                        "Copy the takes to two other places, and open one of the copies",
                         "One copy is no backup. A copy that was never opened is none either.")
                 .with(new Caution(Severity.WRONG, "before anything is cleared")));
-        draft.order(Steps.does(Act.TAKE), "after:trim", Order.Strength.NEED, "There must be a take first.");
-        draft.order(Steps.does(Act.TAKE), "after:back-up", Order.Strength.NEED, "There must be a take first.");
+        for (int i = 0; i < inOrder.size(); i++) {
+            draft.add(inOrder.get(i));
+            if (i > 0) {
+                draft.order(
+                        inOrder.get(i - 1).id(), inOrder.get(i).id(), Order.Strength.NEED, AFTER_REASONS.get(i - 1));
+            }
+        }
+        draft.order(Steps.does(Act.TAKE), Steps.STOP, Order.Strength.NEED, "First the take.");
+        draft.order(
+                "after:back-up",
+                Steps.does(Act.TRIM, Act.LINE_UP, Act.MIX, Act.CLEAR),
+                Order.Strength.SAFETY,
+                "What is cut or cleared without a copy is gone.");
+        clear(rig, recorders, draft);
+        afterwards(
+                draft,
+                Step.of(
+                        "after:trim",
+                        Section.AFTER,
+                        Act.TRIM,
+                        "Cut top and tail, on a copy",
+                        "Talk before and chairs after are not music. Never cut into the last sound as it fades."));
+        List<String> mixes = recorders.ids().stream()
+                .flatMap(id -> recorders.senders(id).stream())
+                .filter(sender -> recorders.mixes(sender).size() > 1)
+                .map(rig::name)
+                .toList();
+        if (!mixes.isEmpty()) {
+            afterwards(
+                    draft,
+                    Step.of(
+                                    "after:match",
+                                    Section.AFTER,
+                                    Act.MIX,
+                                    "Bring both mixes of " + String.join(", ", mixes) + " to the same level",
+                                    "Raised afterwards nothing can clip on the way; +6 dB is 200 %.")
+                            .about(recorders.ids().stream().toList()));
+        }
+        boolean isTwice = recorders.ids().size() > 1 || hasCopy(rig, recorders);
+        if (isTwice) {
+            String film =
+                    cameras(rig, recorders).stream().findFirst().map(rig::name).orElse("");
+            afterwards(
+                    draft,
+                    Step.of(
+                                    "after:line-up",
+                                    Section.AFTER,
+                                    Act.LINE_UP,
+                                    "Line up what was recorded twice",
+                                    "Two clocks drift apart: 35 ppm are 126 ms an hour.")
+                            .with(
+                                    film.isEmpty() || recorders.ids().size() < 2
+                                            ? ""
+                                            : "By the clap, at the start and at the end. Then mute the sound of " + film
+                                                    + ": both together sound like an echo."));
+        }
+    }
+
+    private static final List<String> AFTER_REASONS = List.of(
+            "What is still being written cannot be listened to.",
+            "Only what is worth keeping gets a name.",
+            "Under its name it is found again.");
+
+    private static void afterwards(SheetDraft draft, Step step) {
+        draft.add(step);
+        draft.order(Steps.STOP, step.id(), Order.Strength.NEED, "What is still being written cannot be copied or cut.");
+    }
+
+    private static boolean isMixed(Recorders recorders) {
+        return recorders.ids().stream()
+                .flatMap(id -> recorders.captured(id).lines().stream())
+                .anyMatch(Captured.Line::isMix);
+    }
+
+    /** One name a track; a film is one file, whatever it hears. */
+    private static String names(SheetRig rig, Recorders recorders) {
+        if (!rig.sessionPlan().passes().isEmpty()) {
+            return rig.sessionPlan().passes().stream()
+                            .map(pass -> TakeFileNames.of(
+                                    rig.title(),
+                                    rig.devices().contains(pass.source()) ? rig.name(pass.source()) : pass.source(),
+                                    pass.part(),
+                                    1))
+                            .collect(Collectors.joining(", "))
+                    + ".";
+        }
+        List<String> names = recorders.ids().stream()
+                .flatMap(recorder -> rig.device(recorder).kind() == DeviceKind.CAMERA || recorders.films(recorder)
+                        ? Stream.of(TakeFileNames.film(rig.title(), 1))
+                        : recorders.captured(recorder).lines().stream().map(line -> name(rig, recorders, line)))
+                .distinct()
+                .toList();
+        return String.join(", ", names) + ".";
+    }
+
+    /** Two mixes that come at once are told apart by what is on them. */
+    private static String name(SheetRig rig, Recorders recorders, Captured.Line line) {
+        return line.track()
+                .sender()
+                .filter(sender -> recorders.mixes(sender).size() > 1)
+                .map(sender -> TakeFileNames.of(rig.title(), line.track().carries(), "", 1))
+                .orElseGet(() -> TakeFileNames.of(rig.title(), line, 1));
+    }
+
+    private static void clear(SheetRig rig, Recorders recorders, SheetDraft draft) {
         recorders.ids().stream()
                 .flatMap(recorder -> Stream.concat(Stream.of(recorder), recorders.senders(recorder).stream()))
                 .distinct()
                 .filter(id -> WITH_CARD.contains(rig.device(id).kind()))
-                .forEach(id -> {
-                    draft.add(Step.of(
-                                    "after:clear:" + id,
-                                    Section.AFTER,
-                                    Act.CLEAR,
-                                    "Clear the card of " + rig.name(id),
-                                    "Next time begins with an empty card.")
-                            .about(id));
-                    draft.order(
-                            "after:back-up",
-                            "after:clear:" + id,
-                            Order.Strength.SAFETY,
-                            "What is cleared without a copy is gone.");
-                });
+                .forEach(id -> afterwards(
+                        draft,
+                        Step.of(
+                                        "after:clear:" + id,
+                                        Section.AFTER,
+                                        Act.CLEAR,
+                                        "Clear the card of " + rig.name(id),
+                                        "Next time begins with an empty card.")
+                                .about(id)));
     }
 }

@@ -78,7 +78,10 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
     /** Gear and leads as they are plugged together in a setup; what is no longer on the shelf is left out. */
     public Patch patch(Setup setup) {
         Wiring wiring = wiring(setup);
-        return wiring.patch(this::device, this::lead, wiring.plugged().isEmpty() ? byItself() : List.of());
+        List<Device> filming = setup.sessionPlan().film().flatMap(this::device).filter(Device::recordsByItself).stream()
+                .toList();
+        boolean isNothing = wiring.plugged().isEmpty() && filming.isEmpty();
+        return wiring.patch(this::device, this::lead, isNothing ? byItself() : filming);
     }
 
     /** What is meant where nothing is plugged: the one device that records by itself. Of several nobody knows which. */

@@ -32,9 +32,9 @@ public record RecordingFormat(int sampleRateHz, int bits, int channels) {
         return new Stored(bytesPerSecond(), words());
     }
 
-    /** "48 kHz, 24 bits, 4 tracks". */
+    /** "48 kHz, 24 bits, 4 channels". */
     public String words() {
         return Print.plain(sampleRateHz / 1000.0) + " kHz, " + bits + " bits, " + channels
-                + (channels == 1 ? " track" : " tracks");
+                + (channels == 1 ? " channel" : " channels");
     }
 }

@@ -6,7 +6,7 @@ import java.time.Duration;
  * What a recording makes of a card or disk.
  *
  * @param bytesPerSecond above 0
- * @param words what is recorded: "48 kHz, 24 bits, 4 tracks"
+ * @param words what is recorded: "48 kHz, 24 bits, 4 channels"
  */
 public record Stored(long bytesPerSecond, String words) {
     private static final double BITS_OF_BYTE = 8;

@@ -3,6 +3,7 @@ package kalodyne.core.units;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Locale;
 
 /** Numbers as the program prints them: decimal point, real minus sign, the same in every locale. */
@@ -78,6 +79,12 @@ public final class Print {
     public static String tick(double seconds) {
         String moment = moment(seconds);
         return moment.endsWith(".0") ? moment.substring(0, moment.length() - 2) : moment;
+    }
+
+    /** "Cello", "Cello and Bass synth", "Cello, Bass synth and Drum box". */
+    public static String listed(List<String> each) {
+        int last = each.size() - 1;
+        return last < 1 ? String.join("", each) : String.join(", ", each.subList(0, last)) + " and " + each.get(last);
     }
 
     /** Words that begin a sentence, to stand within one: "Use Lead 3" becomes "use Lead 3". */

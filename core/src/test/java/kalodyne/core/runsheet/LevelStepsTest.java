@@ -16,7 +16,6 @@ class LevelStepsTest {
             synth-analogue.out ts-ts interface-2.line-1; interface-2.usb usb-c-c laptop-combo.usb-2
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +8.0 dBu behind it
             level:interface-2.gain-1: Analogue synth, mono output: play the loudest part, gain 1 on Two-input interface, bus powered up to 7:45
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
@@ -26,7 +25,7 @@ class LevelStepsTest {
                 because A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.
                 tells peaks −9 dBFS
             take: The take
-                File: test_analogue-synth-mono-output_1.wav.
+                Stop after each song: one file a song.
                 because This is what all of it is for.
                 tells 30 min
             down:stop: Stop recording, see that it is saved
@@ -45,7 +44,6 @@ class LevelStepsTest {
                 tells meter −14.4 dBFS
             level:guitar-humbucker.volume: Electric guitar, humbuckers: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +2.0 dBu behind it
             level:interface-2.gain-2: Electric guitar, humbuckers: play the loudest part, gain 2 on Two-input interface, bus powered stays at its lowest (7:00)
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
@@ -55,7 +53,7 @@ class LevelStepsTest {
                 because A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.
                 tells peaks −14 to −9 dBFS
             take: The take
-                Files: test_dynamic-voice-microphone_1.wav, test_electric-guitar-humbuckers_1.wav.
+                Stop after each song: one file a song.
                 because This is what all of it is for.
                 tells 30 min
 
@@ -66,14 +64,13 @@ class LevelStepsTest {
                 because There it moves finely, and the gains before it make the level.
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +8.0 dBu behind it
             level:mixer-multitrack-usb.gain-1: Analogue synth, mono output: play the loudest part, gain 1 on Mixer with a USB channel for every input up to 7:30
                 If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −7.9 dBFS
 
             groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH
-            level:groovebox.volume: Groovebox, line out on 3.5 mm: its volume to 12:15
+            level:groovebox.volume: Groovebox, line out on 3.5 mm: play the loudest part, its volume up to 12:15
                 If the meter shows more, go back a little: a quarter of an hour is 2.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −18.9 dBFS
@@ -82,14 +79,13 @@ class LevelStepsTest {
                 because A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.
                 tells peaks −19 dBFS
             take: The take
-                File: test_groovebox-line-out-on-3-5-mm_1.wav.
+                Stop after each song: one file a song.
                 because This is what all of it is for.
                 tells 30 min
 
             drum-machine interface-4 laptop-combo ts-ts*2 usb-a-c | drum-machine > laptop-combo | KEEP
             level:drum-machine.level: Drum machine, stereo outputs and MIDI: its output level to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +13.0 dBu behind it
             level:interface-4.gain-3+interface-4.gain-4: Drum machine, stereo outputs and MIDI: play the loudest part, gain 3 and gain 4 on Four-input interface stay at their lowest (7:00)
                 If the meter shows more, go back a little: a quarter of an hour is 1.0 dB here.
                 because Here the loudest part lands where it should, with the least noise.
@@ -98,7 +94,6 @@ class LevelStepsTest {
             interface-2 speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 usb-c-c | synth-analogue > laptop-combo; speakers-powered+speakers-powered-2 |
             level:synth-analogue.volume: Analogue synth, mono output: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +8.0 dBu behind it
             level:interface-2.gain-1: Analogue synth, mono output: play the loudest part, gain 1 on Two-input interface, bus powered up to 7:45
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
@@ -127,6 +122,7 @@ class LevelStepsTest {
             level:speakers-powered.level: Powered studio speaker: level to 0 dB (3:20)
                 because What is heard is set after what is recorded: its level changes nothing in the track.
             level:interface-2.monitor: Powered studio speaker: monitor level on Two-input interface, bus powered slowly up to 12:45
+                Close the microphones first: tracks disarmed, direct monitoring off. Play the test take, stop where it is comfortable. Mute them again before the take.
                 because What is heard is set after what is recorded: its level changes nothing in the track.
                 tells about 76 dB SPL
 
@@ -140,24 +136,23 @@ class LevelStepsTest {
             level:mixer-small.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Small mixer, two mic and two stereo channels up to 3:30
                 As loud as it will get: a loud voice a hand's width (10 cm) away.
                 because Here the loudest part lands where it should, with the least noise.
-                tells +4.9 dBu behind it
+                tells Small mixer, two mic and two stereo channels reads about −2 dB
             level:interface-2.gain-1+interface-2.gain-2: Dynamic voice microphone: play the loudest part, gain 1 and gain 2 on Two-input interface, bus powered stay at their lowest (7:00)
                 If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −18.1 dBFS
             level:piano-digital.volume: Digital piano with line outputs: its volume to full (5:00)
                 because Here the loudest part lands where it should, with the least noise.
-                tells +8.0 dBu behind it
             level:mixer-small.level-3: Digital piano with line outputs: play the loudest part, level 3–4 on Small mixer, two mic and two stereo channels up to 12:30
                 If the meter shows more, go back a little: a quarter of an hour is 1.8 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −16.9 dBFS
-            level:together:interface-2: All play the loudest part together: the meters agree
-                Small mixer, two mic and two stereo channels: +5.6 dBu at its mix, which is +2 dB on a meter whose 0 dB is +4.0 dBu. Where one is 3 dB or more off, a lead or a level between them is not as told.
+            level:together:interface-2: All play the loudest part together: compare the meters
+                Small mixer, two mic and two stereo channels +2 dB, on a scale whose 0 dB is +4.0 dBu. Where one is 3 dB or more off, a lead or a level between them is not as told.
                 because Two meters that agree prove the way between them.
                 tells meter −14.5 dBFS
             take: The take
-                File: test_mix_1.wav.
+                Stop after each song: one file a song.
                 because This is what all of it is for.
                 tells 30 min
             """;

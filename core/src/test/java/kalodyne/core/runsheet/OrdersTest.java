@@ -24,14 +24,17 @@ class OrdersTest {
      */
     private static final String BOOK = """
             mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia |
-            back up after finish, need: What is still being written cannot be copied or cut.
-            back up after take, need: There must be a take first.
+            back up after name, need: Under its name it is found again.
+            check after finish, need: What is still being written cannot be listened to.
             choose after plug, need: A device is in the list only when it is on.
             choose after switch on, need: Phone with a four-pole headset socket must be on for it.
             finish after back up, habit: A take that is checked first can be made again.
+            finish after check, habit: A take that is checked first can be made again.
             finish after finish, habit: A take that is checked first can be made again.
+            finish after name, habit: A take that is checked first can be made again.
             finish after take, need: First the take.
             finish after trim, habit: A take that is checked first can be made again.
+            name after check, need: Only what is worth keeping gets a name.
             phantom off after finish, need: The pop would be in the take.
             phantom on after plug, need: One-input interface, bus powered gives it only when it is on.
             phantom on after plug, safety: First connect, then phantom power: a plug that goes in with it on gets up to 48 V on one leg.
@@ -42,7 +45,6 @@ class OrdersTest {
             plug after plug, habit: A plug that slides in touches the wrong contacts for a moment. Without power that does no harm.
             plug after plug, need: USB-C hub with a charging socket feeds it.
             plug after set switch, safety: Never plug with phantom power on.
-            plug after switch on, need: Power bank feeds it.
             plug after turn down, habit: A plug that goes in crackles, and every gain behind it makes that louder.
             put away after unplug, need: Only what is unplugged can be put away.
             set level after choose, need: Meters show what is chosen, nothing else.
@@ -67,22 +69,22 @@ class OrdersTest {
             test take after plug, need: Only what is plugged can be heard.
             test take after set level, need: It tests the levels as they will be.
             test take after switch on, need: Nothing is heard or seen before it is on.
+            trim after back up, safety: What is cut or cleared without a copy is gone.
             trim after finish, need: What is still being written cannot be copied or cut.
-            trim after take, need: There must be a take first.
             unplug after finish, need: What is pulled while it still records breaks the file.
             unplug after switch off, habit: A plug that is pulled out of gear without power does no harm.
+            unplug after switch off, habit: What receives the sound goes off before what makes it.
             unplug after unplug, habit: A plug that is pulled out of gear without power does no harm.
             unplug after wait, safety: Never pull a lead with phantom power on, nor before it has faded.
             wait after phantom off, need: It fades only after the switch.
-            lasts Phone with a four-pole headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
+            lasts Phone with a four-pole headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 channel
             lasts Phone with a four-pole headset socket: battery lasts 6 h
             lasts USB-C hub with a charging socket: 350 mA drawn of 900 mA
             lasts Power bank: 3 A drawn of 3 A
-            35 steps, about 11 min until the first take
+            37 steps, about 11 min until the first take
 
             drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 speakers-powered*2 trs-xlr*2 | drum-machine > laptop-combo; tempo; speakers-powered+speakers-powered-2 | KEEP
             choose after plug, need: The clock goes through this lead.
-            choose after plug, need: USB MIDI interface must be on for it.
             choose after switch on, need: Drum machine, stereo outputs and MIDI must be on for it.
             choose after switch on, need: Laptop with one combined headset socket must be on for it.
             listen after plug, need: Nothing is heard before it is on.
@@ -94,6 +96,7 @@ class OrdersTest {
             set level after set level, habit: What stands before it in the line is set first: it changes what arrives here.
             switch off after finish, habit: First the take is safe.
             switch off after switch off, safety: Switches and plugs thump through speakers that are on.
+            switch off after unplug, habit: What receives the sound goes off before what makes it.
             switch on after choose, safety: Open speakers and an open input howl: monitoring is settled before they are on.
             switch on after plug, habit: A plug that slides in touches the wrong contacts for a moment. Without power that does no harm.
             switch on after plug, safety: A plug that goes in thumps through speakers that are on.
@@ -102,43 +105,44 @@ class OrdersTest {
             take after choose, need: What is out of step stays so.
             test take after choose, need: What is out of step stays so.
             test take after listen, need: It tests the levels as they will be.
-            unplug after switch off, habit: First the app lets go of it.
             unplug after switch off, safety: Switches and plugs thump through speakers that are on.
-            lasts Laptop with one combined headset socket: 518 MB for 30 min at 48 kHz, 24 bits, 2 tracks
+            lasts Laptop with one combined headset socket: 518 MB for 30 min at 48 kHz, 24 bits, 2 channels
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 900 mA
             lasts Laptop with one combined headset socket: 50 mA drawn of 1.5 A
-            40 steps, about 14 min until the first take
+            42 steps, about 14 min until the first take
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             choose after switch on, need: Hand-held recorder with two XLR inputs must be on for it.
-            clear after back up, safety: What is cleared without a copy is gone.
+            clear after back up, safety: What is cut or cleared without a copy is gone.
             clear after finish, need: What is still being written cannot be copied or cut.
             finish after clear, habit: A take that is checked first can be made again.
-            lasts Hand-held recorder with two XLR inputs: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
+            lasts Hand-held recorder with two XLR inputs: 259 MB for 30 min at 48 kHz, 24 bits, 1 channel
             lasts Hand-held recorder with two XLR inputs: battery lasts 8 h
-            20 steps, about 6 min until the first take
+            23 steps, about 7 min until the first take
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             ears off after finish, habit: The take is heard to its end.
+            listen after test take, safety: While a microphone is open the speakers stay down: a take is played on them, not the microphone.
             plug after ears off, safety: Pops from plugs and switches hurt ears.
             plug after plug, habit: Ears come last.
             switch off after ears off, safety: Pops from plugs and switches hurt ears.
             switch on after ears off, safety: Pops from plugs and switches hurt ears.
+            take after listen, habit: The take is listened to on them.
             unplug after ears off, safety: Pops from plugs and switches hurt ears.
-            lasts Laptop with one combined headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 track
+            lasts Laptop with one combined headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 channel
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 1.5 A
-            37 steps, about 12 min until the first take
+            40 steps, about 13 min until the first take
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c amplifier-hifi | turntable-mm > laptop-combo | KEEP
             plug after plug, habit: Without the ground wire the first touch hums loudly.
             switch off after switch off, habit: What receives the sound goes off before what makes it.
             switch on after switch on, habit: What receives the sound comes on after what makes it: the thump stays in the lead.
-            lasts Laptop with one combined headset socket: 346 MB for 30 min at 48 kHz, 16 bits, 2 tracks
+            lasts Laptop with one combined headset socket: 346 MB for 30 min at 48 kHz, 16 bits, 2 channels
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 100 mA drawn of 900 mA
-            28 steps, about 9 min until the first take
+            31 steps, about 9 min until the first take
             """;
 
     @Test
@@ -172,11 +176,11 @@ class OrdersTest {
         String rig = "mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1";
         SessionPlan small = SessionPlan.USUAL.withFreeBytes(Map.of("recorder-handheld", 200_000_000L));
         assertThat(lasting(rig, small))
-                .contains("23 min at 48 kHz, 24 bits, 1 track, not enough")
+                .contains("23 min at 48 kHz, 24 bits, 1 channel, not enough")
                 .contains("battery lasts 8 h, enough");
         assertThat(lasting(rig, small.withSampleRateHz(OptionalInt.of(96_000))))
-                .contains("12 min at 96 kHz, 24 bits, 1 track, not enough");
-        assertThat(lasting(rig, small.withMinutes(20))).contains("23 min at 48 kHz, 24 bits, 1 track, enough");
+                .contains("12 min at 96 kHz, 24 bits, 1 channel, not enough");
+        assertThat(lasting(rig, small.withMinutes(20))).contains("23 min at 48 kHz, 24 bits, 1 channel, enough");
         assertThat(lasting(rig, SessionPlan.USUAL.withMinutes(8 * 60)))
                 .as("half an hour more than is recorded")
                 .contains("battery lasts 8 h, not enough");

@@ -30,15 +30,15 @@ class RunSheetTest {
     /** Of each situation what matters there: steps that must follow each other, by what their titles hold; "!" for none. */
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
-            S1  | recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 | | not on the ears < ^XLR < ^Switch Hand < system input < input level 1 < start the safety copy < Stop recording < second place < Clear the card < ^Levels down < ^Switch Hand.*off
-            S2  | dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP | Laptop.*on < ^USB lead < system input < Record all channels at once.*with-the.*without-the
+            S1  | recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 | | not on the ears < ^XLR < Laptop.*on and unlock < ^USB.*USB 1 < system input < input level 1 < start the safety copy < Stop recording < Listen to the whole take < Name the takes < two other places < Clear the card < Cut top < Line up < ^Levels down < goes off; !Hand.*full battery
+            S2  | dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP | Laptop.*on < ^USB lead < system input < 2 tracks, armed.*channels 1 and 2.*channels 3 and 4 < Listen to the whole < with-the-talk.*without-the-talk < two other places < same level
             S3  | modular-output-module interface-2 laptop-combo trs-trs*2 usb-a-c speakers-powered*2 trs-xlr*2 | modular-output-module > laptop-combo; speakers-powered+speakers-powered-2 | KEEP | Speakers off < 2 × 6.35 < Modular.*on, on mains < ^USB lead < monitoring in the app < speaker on, level down < its level < gain 1 and gain 2 < monitor level.*slowly < Test take < Speakers down and off < Modular.*off$
-            S4  | headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia | | assistant < ^Headset splitter < own socket < meter < Test take
+            S4  | headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia | | assistant < ^Headset splitter < Headset socket.*of Phone < meter < Test take
             S5  | mixer-small phone-ctia attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-ctia | | assistant < mixer.*fully down < together first < mixer.*on, on < Phone.*on and unlock < automatic level < Test take
             S6  | guitar-single-coil phone-digital ts-ts interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital | | gain fully down < 6.35 mm two-pole < Phone.*on and unlock < ^USB lead < system input < its volume < gain on Guitar < Test take
-            S7  | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | assistant < charger on < USB charger, Output < USB microphone.*USB → < system input < Test take
-            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | 48 V.*: off < ^XLR < Power bank on < interface.*USB → < 48 V.*: on < gain 1 on < Test take < Stop recording < 48 V.*: off < Wait 30 s < goes off
-            S9  | mic-dynamic-low.out xlr-xlr preamp-xlr.mic; preamp-xlr.out-xlr xlr-trs mixer-small.line-1; mixer-small.main-left trs-trs interface-2.line-1; interface-2.usb usb-c-c laptop-combo.usb-2 | | | fully down < ^XLR < [Mm]ixer < Switch.*preamp.* on < mixer.*on, on < ^USB < level 1 on < gain on External < gain 1 on Two < Test take; !48 V.*: on
+            S7  | mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging | | assistant < charger into the mains < USB charger, Output < USB microphone.*USB → < system input < Test take
+            S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | Power bank: charged < 48 V.*: off < ^XLR < interface.*USB → < 48 V.*: on < gain 1 on < Test take < Stop recording < 48 V.*: off < Wait 30 s < goes off
+            S9  | mic-dynamic-low.out xlr-xlr preamp-xlr.mic; preamp-xlr.out-xlr xlr-trs mixer-small.line-1; mixer-small.main-left trs-trs interface-2.line-1; interface-2.usb usb-c-c laptop-combo.usb-2 | | | fully down < ^XLR < [Mm]ixer < Switch.*preamp.* on < mixer.*on, on < ^USB < level 1 on < gain on External < gain 1 on Two < Test take; meters; !48 V.*: on
             S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | assistant < ^XLR < Tablet.*on < ^USB < system input < 2 tracks, armed < gain 1 < Test take; !48 V.*: on
             S11 | synth-digital interface-4 laptop-combo ts-ts*2 trs-trs*2 usb-a-c | synth-digital > laptop-combo | KEEP | Volume down < 2 × 6.35 mm three < synth.*on, on < ^USB lead < its volume < gain 3 and gain 4 < Test take
             S12 | interface-2 subwoofer speakers-powered*2 laptop-combo synth-analogue ts-ts trs-xlr*2 xlr-xlr*2 usb-c-c | synth-analogue > laptop-combo; subwoofer+speakers-powered+speakers-powered-2 | | Speakers off < → .*ubwoofer < synth.*on, on < ^USB lead < ubwoofer.*on, level down < speaker.*on, level down < gain 1 < Test take < Speakers down and off < synth.*off$ < Unplug the leads
@@ -46,10 +46,10 @@ class RunSheetTest {
             S14 | drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP | Volume down < MIDI out → < Drum machine.*on, on < USB MIDI interface, USB → < Test take
             S15 | mic-condenser-large interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-condenser-large > laptop-combo; headphones-80; direct | | not on the ears < 48 V.*: off < ^XLR < ^USB < 48 V.*: on < in the app: off < one track, armed < gain 1 < headphones on .* slowly < Test take < off the ears < 48 V.*: off < Wait 30 s < goes off < Unplug
             S15b | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c | mic-dynamic-voice > laptop-combo | | 48 V.*: off < ^XLR < Unplug; !48 V.*: on; !^Wait 30
-            S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | full battery < assistant < ^3.5 mm three-pole lead with < receiver.*on, on its battery < own socket < Test take
-            S17 | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH | Groovebox.*full battery < assistant < Volume down < ^Attenuating < on, on its battery < its volume to < Test take
+            S16 | wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia | | full battery < assistant < ^3.5 mm three-pole lead with < receiver.*on, on its battery < Headset socket.*of Phone < Test take
+            S17 | groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH | Groovebox.*full battery < assistant < Volume down < ^Attenuating < on, on its battery < play the loudest part, its volume up to < Test take
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | gain 1 fully down < 6.35 < Laptop.*on < ^USB < system input < system output < one track < its volume < gain 1 < Test take
-            S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | Camera.*full battery < fully down < together first < mixer.*on < lowest step above zero < Test take < Cut top and tail < second place < Clear the card of Camera
+            S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | Camera.*full battery < fully down < together first < mixer.*on < lowest step above zero < Test take < Stop recording < two other places < Clear the card of Camera < Cut top and tail; !armed
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | Earth wire → < Turntable.*on < preamp.*on < ^Plug of Two-channel < system input < Test take
             """)
     void what_matters_in_each_situation(String name, String shelf, String wish, String stereo, String expected) {
@@ -59,7 +59,10 @@ class RunSheetTest {
         SafeOrder.check(rig, sheet);
         List<String> titles = sheet.steps().stream()
                 .map(step -> step.title()
-                        + (step.act() == Act.TAKE || step.act() == Act.PLUG || step.act() == Act.CHOOSE
+                        + (step.act() == Act.TAKE
+                                        || step.act() == Act.PLUG
+                                        || step.act() == Act.CHOOSE
+                                        || step.act() == Act.NAME
                                 ? "; " + step.detail()
                                 : ""))
                 .toList();
@@ -150,7 +153,12 @@ class RunSheetTest {
                 .map(Step::detail)
                 .toList();
         assertThat(takes).hasSize(2).allMatch(detail -> detail.contains("118 beats a minute"));
-        assertThat(takes.get(1)).contains("_ca-va-snare-rim_1.wav");
+        assertThat(sheet.step("take:2").orElseThrow().tell())
+                .as("both passes share what is planned")
+                .isEqualTo("1 h");
+        assertThat(sheet.step("after:name").orElseThrow().detail())
+                .contains("_bass_1.wav")
+                .contains("_ca-va-snare-rim_1.wav");
         // 2 channels · 48,000 · 3 bytes · 7200 s = 2.0736 GB; 1 GB lasts 57 min 52 s.
         assertThat(sheet.step("room:laptop-combo").orElseThrow().title()).contains("2.07 GB");
         assertThat(sheet.step("room:laptop-combo").orElseThrow().tell()).isEqualTo("room for 58 min");

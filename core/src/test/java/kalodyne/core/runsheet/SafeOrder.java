@@ -80,8 +80,9 @@ final class SafeOrder {
             assertThat(first(sheet, Act.SWITCH_OFF, Section.QUIET)).isLessThan(first(sheet, Act.PLUG, null));
         }
         assertThat(last(sheet, Act.SWITCH_ON, null)).isLessThan(first(sheet, Act.SET_LEVEL, null));
-        long powered = rig.patch().devices().values().stream()
-                .filter(device -> device.powering().stream()
+        long powered = rig.patch().devices().entrySet().stream()
+                .filter(entry -> !rig.runsOn(entry.getKey(), PowerSource.BUS))
+                .filter(entry -> entry.getValue().powering().stream()
                         .findFirst()
                         .filter(way -> way.source() == PowerSource.MAINS_EARTHED
                                 || way.source() == PowerSource.MAINS_UNEARTHED

@@ -15,14 +15,11 @@ class StepWordsTest {
     private static final String BOOK = """
             recorder-handheld usb-a-c laptop-combo mic-dynamic-voice xlr-xlr headphones-32 | mic-dynamic-voice > laptop-combo; headphones-32 |
             ready:leads: Lay ready: XLR lead, USB lead, A to C
-                Look at each for bent pins, cracked shells and thin spots.
+                Look at each for bent pins, cracked shells and thin spots. A plug goes in all the way; never force one.
                 because Every lead is named in its step. Look at each: bent pins, cracked shells and thin spots go to the bench.
                 tells 2 leads
-            charge:recorder-handheld: Hand-held recorder with two XLR inputs: full battery, for 1 h
-                because It runs on its battery: no ground loop through its supply, but it can run out.
-                tells lasts 8 h
             room:laptop-combo: Laptop with one combined headset socket: 259 MB free for 30 min
-                48 kHz, 24 bits, 1 track.
+                48 kHz, 24 bits, 1 channel.
                 because A full card or disk ends a take early.
                 tells look how much is free
             ears-off: Headphones, 32 Ω: not on the ears
@@ -32,68 +29,65 @@ class StepWordsTest {
             phantom-off:recorder-handheld.phantom: 48 V of Hand-held recorder with two XLR inputs (Input 1, mic): off
                 because It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.
             plug:mic-dynamic-voice.out+recorder-handheld.mic-1: XLR lead: Dynamic voice microphone, Output → Hand-held recorder with two XLR inputs, Input 1, mic
-                Push it in until it clicks; never force it.
                 because The sound of Dynamic voice microphone goes this way.
-            plug:laptop-combo.usb-1+recorder-handheld.usb: USB lead, A to C: Hand-held recorder with two XLR inputs, USB → Laptop with one combined headset socket, USB 1
-                Push it in until it clicks; never force it.
-                because Hand-held recorder with two XLR inputs and Laptop with one combined headset socket talk over it.
             plug:headphones-32.plug+recorder-handheld.phones: Plug of Headphones, 32 Ω: Hand-held recorder with two XLR inputs, Headphones / line out → Headphones, 32 Ω, Plug
                 Push it in all the way; not on the ears yet.
                 because The sound of Hand-held recorder with two XLR inputs goes this way.
-            on:recorder-handheld: Switch Hand-held recorder with two XLR inputs on, on its battery, wait until it is ready
-                because Before what receives it: a pop now stays in the lead.
-            choose:laptop-combo:mode-0: Hand-held recorder with two XLR inputs: stereo mode does
+            plug:laptop-combo.usb-1+recorder-handheld.usb: USB lead, A to C: Hand-held recorder with two XLR inputs, USB → Laptop with one combined headset socket, USB 1
+                Into Hand-held recorder with two XLR inputs first, then the other end. Wait until its lamp stays lit.
+                because This lead feeds Hand-held recorder with two XLR inputs: plugging it is switching it on.
+            choose:laptop-combo:mode: Hand-held recorder with two XLR inputs: stereo mode does
                 Multitrack mode gives each input its own channel.
                 because What comes as one channel cannot be taken apart later.
-            choose:laptop-combo:input-1: Laptop with one combined headset socket: system input: “Hand-held recorder with two XLR inputs”
-                Not the built-in microphone.
+            choose:laptop-combo:input: Laptop with one combined headset socket: system input: “Hand-held recorder with two XLR inputs”
+                Not the built-in microphone; choose it before the app is opened.
                 because Else the built-in microphone is recorded: it is in there, but the app does not see it.
-            choose:laptop-combo:output-2: Laptop with one combined headset socket: system output: “Hand-held recorder with two XLR inputs” too
+            choose:laptop-combo:output: Laptop with one combined headset socket: system output: “Hand-held recorder with two XLR inputs” too
                 Some systems choose it for themselves, look at both.
                 because Input and output are chosen apart; the one does not follow the other.
-            choose:laptop-combo:monitoring-3: Laptop with one combined headset socket: monitoring in the app: off, one hears it directly
+            choose:laptop-combo:monitoring: Laptop with one combined headset socket: monitoring in the app: off, one hears it directly
                 Both together sound like an echo.
                 because What is heard twice sounds like an echo.
-            choose:laptop-combo:automatic-4: Laptop with one combined headset socket: automatic level, noise reduction and voice enhancement: off
+            choose:laptop-combo:automatic: Laptop with one combined headset socket: automatic level, noise reduction and voice enhancement: off
                 Else they change the level while you play.
                 because It turns the level while you play.
-            choose:laptop-combo:format-5: Laptop with one combined headset socket: format: 24 bits, 48 kHz, the same in the system and in the app
+            choose:laptop-combo:format: Laptop with one combined headset socket: format: 24 bits, 48 kHz, the same in the system and in the app
                 because Two different rates play at the wrong speed, or not at all.
-            choose:laptop-combo:track-6: Laptop with one combined headset socket: one track, armed
+            choose:laptop-combo:track: Laptop with one combined headset socket: one track, armed
                 Dynamic voice microphone, mono, from channel 1.
                 because Each source on its own track can be mixed later.
-            after:trim: Cut top and tail, on a copy
-                because Talk before and chairs after are not music. Never cut into the last sound as it fades.
-            after:back-up: Copy the takes to a second place, and open one of the copies
+            after:back-up: Copy the takes to two other places, and open one of the copies
                 because One copy is no backup. A copy that was never opened is none either.
             after:clear:recorder-handheld: Clear the card of Hand-held recorder with two XLR inputs
                 because Next time begins with an empty card.
+            after:trim: Cut top and tail, on a copy
+                because Talk before and chairs after are not music. Never cut into the last sound as it fades.
             down:ears: Headphones off the ears
                 because Switches and plugs make pops that hurt ears.
             down:off:laptop-combo: Close the app on Laptop with one combined headset socket
                 because In reverse: what receives the sound before what makes it.
             down:unplug: Unplug the leads
-                Plug of Headphones, 32 Ω: Hand-held recorder with two XLR inputs, Headphones / line out → Headphones, 32 Ω, Plug; USB lead, A to C: Hand-held recorder with two XLR inputs, USB → Laptop with one combined headset socket, USB 1; XLR lead: Dynamic voice microphone, Output → Hand-held recorder with two XLR inputs, Input 1, mic. Pull at the plug, never at the lead.
+                Plug of Headphones, 32 Ω: Hand-held recorder with two XLR inputs, Headphones / line out → Headphones, 32 Ω, Plug; XLR lead: Dynamic voice microphone, Output → Hand-held recorder with two XLR inputs, Input 1, mic. Pull at the plug, never at the lead.
                 because Only now: nothing is on that a plug could harm.
-                tells 3 leads
-            down:away: Charge Hand-held recorder with two XLR inputs, Laptop with one combined headset socket; coil the leads loosely
+                tells 2 leads
+            down:away: Charge Laptop with one combined headset socket; coil the leads loosely
                 because Next time begins with full batteries and leads that are whole. Knob positions are in the log.
 
             dj-player laptop-combo usb-a-b rca-rca interface-rca usb-a-c | dj-player > laptop-combo; mixes | KEEP
             room:laptop-combo: Laptop with one combined headset socket: 953 MB free for 30 min
-                44.1 kHz, 24 bits, 4 tracks.
+                44.1 kHz, 24 bits, 4 channels.
                 because A full card or disk ends a take early.
                 tells look how much is free
             plug:dj-player.usb+laptop-combo.usb-1: USB lead, A to B: DJ player and mixer in one, with USB, USB → Laptop with one combined headset socket, USB 1
                 Into DJ player and mixer in one, with USB first, then the other end. Wait until its lamp stays lit.
                 because This lead feeds DJ player and mixer in one, with USB: plugging it is switching it on.
-            choose:laptop-combo:output-1: Laptop with one combined headset socket: system output: stays as it is, DJ player and mixer in one, with USB plays nothing back
+            choose:laptop-combo:output: Laptop with one combined headset socket: system output: stays as it is, DJ player and mixer in one, with USB plays nothing back
                 because Input and output are chosen apart; the one does not follow the other.
-            choose:laptop-combo:mode-2: Laptop with one combined headset socket: channels of DJ player and mixer in one, with USB: 1–2 the mix with the talk microphone
+            choose:laptop-combo:mode: Laptop with one combined headset socket: channels of DJ player and mixer in one, with USB: 1–2 the mix with the talk microphone
                 3–4 the mix without the talk microphone, 10 to 15 dB lower.
                 because What comes as one channel cannot be taken apart later.
-            choose:laptop-combo:track-5: Laptop with one combined headset socket: one track, armed
-                DJ player and mixer in one, with USB, stereo, from channels 1–2: the mix with the talk microphone; channels 3–4: the mix without the talk microphone, 10 to 15 dB lower.
+            choose:laptop-combo:track: Laptop with one combined headset socket: 2 tracks, armed
+                DJ player and mixer in one, with USB, stereo, from channels 1 and 2 (the mix with the talk microphone); DJ player and mixer in one, with USB, stereo, from channels 3 and 4 (the mix without the talk microphone).
                 because Each source on its own track can be mixed later.
             down:unplug:dj-player.usb+laptop-combo.usb-1: Pull USB lead, A to B: DJ player and mixer in one, with USB goes off
                 because It is fed through this lead.
@@ -108,7 +102,7 @@ class StepWordsTest {
                 because Last up, first down: they would play every thump that comes now.
 
             headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia |
-            choose:phone-ctia:quiet-3: Phone with a four-pole headset socket: voice assistant, calls and notifications: off
+            choose:phone-ctia:quiet: Phone with a four-pole headset socket: voice assistant, calls and notifications: off
                 Flight mode keeps the radio's buzz out too.
                 because A call or a message would be in the take.
 
@@ -118,17 +112,16 @@ class StepWordsTest {
                 because The sound of Small mixer, two mic and two stereo channels goes this way.
 
             guitar-single-coil phone-digital ts-ts interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital |
-            choose:phone-digital:permission-2: Phone with a digital port only: allow the app the microphone, and “use this accessory” if it is asked
+            choose:phone-digital:permission: Phone with a digital port only: allow the app the microphone, and “use this accessory” if it is asked
+                To “is this a headphone?” answer no.
                 because Without it the app records silence.
 
             mic-usb phone-digital usb-c-c*2 host-adapter-charging usb-a-c charger-usb | mic-usb > phone-digital; charging |
             plug:host-adapter-charging.plug+phone-digital.port: Plug of Host adapter with a charging socket: Host adapter with a charging socket, Own plug → Phone with a digital port only, Port
-                Push it in until it clicks; never force it.
                 because Host adapter with a charging socket and Phone with a digital port only talk over it.
 
             mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia |
             plug:hub-charging.plug+phone-ctia.port: Plug of USB-C hub with a charging socket: USB-C hub with a charging socket, Own plug → Phone with a four-pole headset socket, Port
-                Push it in until it clicks; never force it.
                 because USB-C hub with a charging socket and Phone with a four-pole headset socket talk over it.
             phantom-on:interface-1.phantom: 48 V of One-input interface, bus powered (Input 1, mic): on
                 It pops once, and the microphone needs some seconds.
@@ -140,9 +133,9 @@ class StepWordsTest {
                 because Capacitors in the input hold it for a while after the switch (common practice).
 
             mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital |
-            choose:tablet-digital:mode-4: Tablet with a digital port only: some apps merge all inputs into one channel: make a short test take and look whether there are two tracks
+            choose:tablet-digital:mode: Tablet with a digital port only: some apps merge all inputs into one channel: choose multitrack in its settings, and look in the test take whether there are 2 tracks
                 because What comes as one channel cannot be taken apart later.
-            choose:tablet-digital:track-8: Tablet with a digital port only: 2 tracks, armed
+            choose:tablet-digital:track: Tablet with a digital port only: 2 tracks, armed
                 Dynamic voice microphone, mono, from channel 1; Electric guitar, humbuckers, mono, from channel 2.
                 because Each source on its own track can be mixed later.
 
@@ -152,10 +145,9 @@ class StepWordsTest {
 
             drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 | drum-machine > laptop-combo; tempo | KEEP
             plug:drum-machine.midi-in+midi-usb.midi-out: MIDI lead, five-pin DIN: USB MIDI interface, MIDI out → Drum machine, stereo outputs and MIDI, MIDI in
-                Push it in until it clicks; never force it.
                 because It carries notes and the clock, no sound.
-            clock:midi-usb>drum-machine: USB MIDI interface sets the tempo, Drum machine, stereo outputs and MIDI follows its clock
-                Send clock, start and stop there; choose external clock here. MIDI has 24 pulses a quarter.
+            clock:laptop-combo>drum-machine: Laptop with one combined headset socket sets the tempo, Drum machine, stereo outputs and MIDI follows its clock
+                In its app send clock, start and stop to “USB MIDI interface”; choose external clock on Drum machine, stereo outputs and MIDI. MIDI has 24 pulses a quarter. The lead back carries notes: as the MIDI input of an instrument track “USB MIDI interface” lets Drum machine, stereo outputs and MIDI play the sounds of the app.
                 because Two that keep their own time drift apart; two that follow wait for each other.
 
             mic-condenser-large interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 | mic-condenser-large > laptop-combo; headphones-80; direct |
@@ -163,17 +155,17 @@ class StepWordsTest {
                 because So you hear yourself at once, not after the computer's delay.
 
             wireless-receiver phone-ctia mini-mini mic-trs-trrs | wireless-receiver > phone-ctia |
-            choose:phone-ctia:track-4: Phone with a four-pole headset socket: one track, armed
-                Wireless microphone receiver, 3.5 mm, mono, from track 1.
+            choose:phone-ctia:track: Phone with a four-pole headset socket: one track, armed
+                Wireless microphone receiver, 3.5 mm, mono, from Headset socket.
                 because Each source on its own track can be mixed later.
 
             groovebox phone-ctia mini-mini headset-splitter-ctia attenuator-phone | groovebox > phone-ctia; LEAD | MONO_ENOUGH
-            choose:phone-ctia:track-4: Phone with a four-pole headset socket: one track, armed
-                Groovebox, line out on 3.5 mm, mono, from track 1.
+            choose:phone-ctia:track: Phone with a four-pole headset socket: one track, armed
+                Groovebox, line out on 3.5 mm, mono, from Headset socket.
                 because Each source on its own track can be mixed later.
 
             mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP
-            choose:camera-mic-in:input-0: Camera with a 3.5 mm microphone socket: choose “Microphone in” as the input
+            choose:camera-mic-in:input: Camera with a 3.5 mm microphone socket: “Microphone in” as its sound
                 Set its level by hand, at its lowest step above zero first; switch automatic level off.
                 because Else the built-in microphone is recorded: it is in there, but the app does not see it.
 
@@ -182,17 +174,17 @@ class StepWordsTest {
                 because Two clocks drift apart: 35 ppm are 126 ms an hour.
 
             earphones-16.plug phone-ctia.headset
-            choose:phone-ctia:own-0: System input: the built-in microphone of Phone with a four-pole headset socket
+            choose:phone-ctia:own: System input: the built-in microphone of Phone with a four-pole headset socket
                 because What was plugged last may still be chosen.
 
             headphones-32.plug recorder-capsules.phones
-            choose:recorder-capsules:own-0: Hand-held recorder with its own microphones, XLR inputs and USB modes: choose its own microphones as the input
-                Set its level by hand, at its lowest step above zero first; switch automatic level off.
+            choose:recorder-capsules:own: Hand-held recorder with its own microphones, XLR inputs and USB modes: choose its own microphones as the input
+                Set its level by hand; switch automatic level off.
                 because What was plugged last may still be chosen.
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP
             plug:phono-preamp.earth+phono-preamp.in-left+phono-preamp.in-right+turntable-mm.earth+turntable-mm.out-left+turntable-mm.out-right: RCA pair lead with an earth wire, for turntables: Turntable with a moving-magnet cartridge, Cartridge L and Cartridge R and Earth wire → Phono preamp, moving magnet and moving coil, Phono in L and Phono in R and Earth post
-                Push it in until it clicks; never force it.
+                Red is right, white or black is left.
                 because The ground wire takes the hum of the arm and motor away.
 
             mic-condenser-large.out xlr-xlr interface-2.mic-1; mic-ribbon-passive.out xlr-xlr interface-2.mic-2

@@ -33,7 +33,8 @@ public final class SheetForms {
                     "powering", RigForms.MARK, GearForms.choice(PowerSource.class), it -> new TreeMap<>(it.powering())),
             f.listIfAny("passes", PASS, SessionPlan::passes),
             f.maybeNumber("roundTripMilliseconds", SessionPlan::roundTripMilliseconds),
-            f.mapIfAny("standings", RigForms.MARK, STANDING, it -> new TreeMap<>(it.standings()))));
+            f.mapIfAny("standings", RigForms.MARK, STANDING, it -> new TreeMap<>(it.standings())),
+            f.maybe("film", JsonForm.TEXT, SessionPlan::film)));
 
     private static final ObjectForm<Tick> TICK = ObjectForm.of(f -> new Tick(
             f.text("step", Tick::step),
