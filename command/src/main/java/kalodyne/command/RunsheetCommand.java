@@ -3,6 +3,7 @@ package kalodyne.command;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
@@ -12,11 +13,12 @@ import kalodyne.core.paper.PaperSize;
 import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
+import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -40,6 +42,11 @@ public final class RunsheetCommand implements Callable<Integer> {
 
     @Option(names = "--why", description = "Also why each step is there, and why not earlier.")
     private boolean why;
+
+    @Option(
+            names = "--short",
+            description = "Only what differs from the last time that it was gone through, and every step of safety.")
+    private boolean isShort;
 
     @Option(names = "--json", description = "Print JSON, as docs/formats/runsheet.md describes.")
     private boolean json;
@@ -66,7 +73,9 @@ public final class RunsheetCommand implements Callable<Integer> {
     public Integer call() {
         try {
             ChosenSetup chosen = ChosenSetup.read(file, Optional.ofNullable(setupName));
-            RunSheet sheet = SheetMaker.of(rig(chosen));
+            RunSheet whole = SheetMaker.of(rig(chosen));
+            Optional<Session> last = Session.last(chosen.setup().sessions());
+            RunSheet sheet = isShort ? last.map(whole::shortAfter).orElse(whole) : whole;
             if (pdf != null) {
                 return write(sheet, chosen.studio().name());
             }
@@ -93,7 +102,7 @@ public final class RunsheetCommand implements Callable<Integer> {
                         spec.commandLine(), "“" + paper + "” is not a size of paper; choose A4 or Letter."));
         try {
             WholeFile.write(pdf, ByteBuffer.wrap(RunSheetPaper.of(sheet, studio, size)));
-            output.line(pdf + ": " + Print.counted(sheet.steps().size(), "step") + ", " + size.word());
+            output.line(pdf + ": " + Print.counted(sheet.tasks().size(), "step") + ", " + size.word());
             return Output.READ;
         } catch (IOException e) {
             output.complain(pdf + " could not be written (" + e.getClass().getSimpleName()
@@ -112,33 +121,42 @@ public final class RunsheetCommand implements Callable<Integer> {
             output.line("Nothing is plugged in this setup, so there is nothing to do.");
             return;
         }
-        output.line(sheet.title() + ": " + sheet.steps().size() + " steps, about " + Spans.words(sheet.untilTake())
-                + " until the first take");
+        output.line(sheet.title() + ": " + sheet.summary());
         sheet.findings().forEach(output::finding);
         sheet.lasting().forEach(each -> output.line("  " + each.what() + ": " + each.words()));
         Section section = null;
         int number = 0;
-        for (Step step : sheet.steps()) {
-            if (step.section() != section) {
-                section = step.section();
+        for (Task task : sheet.tasks()) {
+            if (task.section() != section) {
+                section = task.section();
                 output.line("");
                 output.line(section.word());
             }
-            print(sheet, step, ++number);
+            print(sheet, task, ++number);
         }
     }
 
-    private void print(RunSheet sheet, Step step, int number) {
-        output.line(String.format(java.util.Locale.ROOT, "%4d  %s", number, step.title())
-                + (step.tell().isEmpty() ? "" : "  [" + step.tell() + "]"));
+    private void print(RunSheet sheet, Task task, int number) {
+        String before = String.format(Locale.ROOT, "%4d  ", number);
+        if (task.isSingle()) {
+            print(sheet, task.parts().get(0), before);
+        } else {
+            output.line(before + task.title());
+            task.parts().forEach(part -> print(sheet, part, "      · "));
+        }
+    }
+
+    private void print(RunSheet sheet, Step step, String before) {
+        String indent = " ".repeat(before.length());
+        output.line(before + step.title() + (step.tell().isEmpty() ? "" : "  [" + step.tell() + "]"));
         step.caution()
-                .ifPresent(caution -> output.line("      " + caution.severity().word() + ": " + caution.words()));
+                .ifPresent(caution -> output.line(indent + caution.severity().word() + ": " + caution.words()));
         if (!step.detail().isEmpty()) {
-            output.line("      " + step.detail());
+            output.line(indent + step.detail());
         }
         if (why) {
-            output.line("      Why: " + step.reason());
-            sheet.whyNotEarlier(step).forEach(line -> output.line("      " + line));
+            output.line(indent + "Why: " + step.reason());
+            sheet.whyNotEarlier(step).forEach(line -> output.line(indent + line));
         }
     }
 }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 
 /** A run sheet as docs/formats/runsheet.md describes it. */
 final class RunsheetJson {
@@ -19,9 +20,16 @@ final class RunsheetJson {
         node.put("setup", sheet.title());
         node.put("untilTakeSeconds", sheet.untilTake().toSeconds());
         ArrayNode steps = node.putArray("steps");
-        List<Step> all = sheet.steps();
-        for (int i = 0; i < all.size(); i++) {
-            step(steps.addObject(), sheet, all.get(i), i + 1);
+        List<Task> tasks = sheet.tasks();
+        int number = 0;
+        for (int i = 0; i < tasks.size(); i++) {
+            for (Step step : tasks.get(i).parts()) {
+                ObjectNode object = steps.addObject();
+                step(object, sheet, step, ++number);
+                object.putObject("task")
+                        .put("number", i + 1)
+                        .put("title", tasks.get(i).title());
+            }
         }
         ArrayNode lasting = node.putArray("lasting");
         sheet.lasting()

@@ -10,6 +10,7 @@ import kalodyne.core.paper.Pages.Style;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.units.Print;
 
 /** A run sheet to tick with a pencil. */
@@ -18,6 +19,9 @@ public final class RunSheetPaper {
     private static final float WORDS_AT = 42;
     private static final float SIDE = 10;
     private static final float GAP = 7;
+
+    /** How far in the parts of a task stand. */
+    private static final float PART = 16;
 
     private final Pages pages;
 
@@ -39,7 +43,8 @@ public final class RunSheetPaper {
 
     private void write(RunSheet sheet, String studio) throws IOException {
         pages.paragraph(pages.wrapped(sheet.title(), Style.TITLE, width(0)), Style.TITLE, pages.left());
-        int count = sheet.steps().size();
+        List<Task> tasks = sheet.tasks();
+        int count = tasks.size();
         String about = count == 0
                 ? "Nothing is plugged in this setup, so there is nothing to do."
                 : studio + " · " + sheet.summary() + " · date ____________";
@@ -54,10 +59,10 @@ public final class RunSheetPaper {
         }
         Section section = null;
         for (int i = 0; i < count; i++) {
-            Step step = sheet.steps().get(i);
-            boolean isFirst = step.section() != section;
-            section = step.section();
-            step(step, i + 1, isFirst);
+            Task task = tasks.get(i);
+            boolean isFirst = task.section() != section;
+            section = task.section();
+            task(task, i + 1, isFirst);
         }
     }
 
@@ -84,39 +89,92 @@ public final class RunSheetPaper {
         pages.down(GAP / 2);
     }
 
-    /** A step is never split, and a heading never stands alone at the foot. */
-    private void step(Step step, int number, boolean isFirst) throws IOException {
-        String tell = step.tell();
-        float tellWidth = tell.isEmpty() ? 0 : pages.width(tell, Style.SMALL) + 2 * GAP;
-        List<String> title = pages.wrapped(step.title(), Style.STEP, width(WORDS_AT) - tellWidth);
-        List<String> below = new ArrayList<>();
-        if (!step.detail().isEmpty()) {
-            below.addAll(pages.wrapped(step.detail(), Style.TEXT, width(WORDS_AT)));
+    /** A task begins with its title; each of its parts has a box of its own. */
+    private void task(Task task, int number, boolean isFirst) throws IOException {
+        if (task.isSingle()) {
+            step(task.parts().get(0), String.valueOf(number), 0, isFirst);
+            return;
         }
-        if (step.caution().isPresent()) {
-            String caution =
-                    Print.startingSentence(step.caution().get().severity().word()) + ": "
-                            + step.caution().get().words();
-            below.addAll(pages.wrapped(caution, Style.TEXT, width(WORDS_AT)));
+        Step first = task.parts().get(0);
+        pages.room(Style.STEP.line() + 2 * GAP + height(first, PART) + (isFirst ? heading() : 0));
+        heading(first, isFirst);
+        pages.rule();
+        pages.down(GAP);
+        number(String.valueOf(number));
+        pages.paragraph(pages.wrapped(task.title(), Style.STEP, width(WORDS_AT)), Style.STEP, pages.left() + WORDS_AT);
+        for (Step part : task.parts()) {
+            step(part, "", PART, false);
         }
-        float height = 2 * GAP + title.size() * Style.STEP.line() + below.size() * Style.TEXT.line();
-        pages.room(height + (isFirst ? 3 * GAP + Style.HEAD.line() : 0));
+    }
+
+    private void number(String digits) throws IOException {
+        pages.text(
+                digits, Style.TEXT, pages.left() + NUMBER_AT + 14 - pages.width(digits, Style.TEXT), Style.STEP.size());
+    }
+
+    private static float heading() {
+        return 3 * GAP + Style.HEAD.line();
+    }
+
+    private void heading(Step step, boolean isFirst) throws IOException {
         if (isFirst) {
             pages.down(2 * GAP);
             pages.paragraph(List.of(step.section().word()), Style.HEAD, pages.left());
             pages.down(GAP / 2);
         }
-        pages.rule();
-        pages.down(GAP);
-        pages.box(pages.left(), SIDE + 1, SIDE);
-        String digits = String.valueOf(number);
-        pages.text(
-                digits, Style.TEXT, pages.left() + NUMBER_AT + 14 - pages.width(digits, Style.TEXT), Style.STEP.size());
-        if (!tell.isEmpty()) {
-            pages.text(tell, Style.SMALL, pages.right() - pages.width(tell, Style.SMALL), Style.STEP.size());
+    }
+
+    private List<String> title(Step step, float indent) throws IOException {
+        String tell = step.tell();
+        float tellWidth = tell.isEmpty() ? 0 : pages.width(tell, Style.SMALL) + 2 * GAP;
+        return pages.wrapped(step.title(), style(indent), width(WORDS_AT + indent) - tellWidth);
+    }
+
+    private static Style style(float indent) {
+        return indent > 0 ? Style.TEXT : Style.STEP;
+    }
+
+    private List<String> below(Step step, float indent) throws IOException {
+        List<String> below = new ArrayList<>();
+        if (!step.detail().isEmpty()) {
+            below.addAll(pages.wrapped(step.detail(), Style.TEXT, width(WORDS_AT + indent)));
         }
-        pages.paragraph(title, Style.STEP, pages.left() + WORDS_AT);
-        pages.paragraph(below, Style.TEXT, pages.left() + WORDS_AT);
-        pages.down(GAP);
+        if (step.caution().isPresent()) {
+            String caution =
+                    Print.startingSentence(step.caution().get().severity().word()) + ": "
+                            + step.caution().get().words();
+            below.addAll(pages.wrapped(caution, Style.TEXT, width(WORDS_AT + indent)));
+        }
+        return below;
+    }
+
+    private float height(Step step, float indent) throws IOException {
+        return 2 * GAP
+                + title(step, indent).size() * style(indent).line()
+                + below(step, indent).size() * Style.TEXT.line();
+    }
+
+    /** A step is never split, and a heading never stands alone at the foot. */
+    private void step(Step step, String digits, float indent, boolean isFirst) throws IOException {
+        pages.room(height(step, indent) + (isFirst ? heading() : 0));
+        heading(step, isFirst);
+        if (indent == 0) {
+            pages.rule();
+            pages.down(GAP);
+        } else {
+            pages.down(GAP / 2);
+        }
+        pages.box(pages.left() + (indent == 0 ? 0 : WORDS_AT), SIDE + 1, SIDE);
+        number(digits);
+        if (!step.tell().isEmpty()) {
+            pages.text(
+                    step.tell(),
+                    Style.SMALL,
+                    pages.right() - pages.width(step.tell(), Style.SMALL),
+                    style(indent).size());
+        }
+        pages.paragraph(title(step, indent), style(indent), pages.left() + WORDS_AT + indent);
+        pages.paragraph(below(step, indent), Style.TEXT, pages.left() + WORDS_AT + indent);
+        pages.down(indent == 0 ? GAP : GAP / 2);
     }
 }

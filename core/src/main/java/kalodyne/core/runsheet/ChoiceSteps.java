@@ -32,7 +32,7 @@ final class ChoiceSteps implements SheetPart {
             if (rig.device(recorder).kind() != DeviceKind.CAMERA) {
                 add(rig, recorders, recorder, tracks(rig, captured), draft);
             }
-            recorders.senders(recorder).forEach(sender -> direct(rig, recorders, sender, draft));
+            recorders.senders(recorder).forEach(sender -> direct(rig, recorders, recorder, sender, draft));
         }
         recorders.onlyPlaying().forEach((host, player) -> plays(rig, host, player, draft));
     }
@@ -61,7 +61,7 @@ final class ChoiceSteps implements SheetPart {
                 "What still plays elsewhere would come out at once, and loud.");
     }
 
-    private static void direct(SheetRig rig, Recorders recorders, String sender, SheetDraft draft) {
+    private static void direct(SheetRig rig, Recorders recorders, String recorder, String sender, SheetDraft draft) {
         if (recorders.canBeHeardDirectly(sender)) {
             recorders
                     .directSwitch(sender)
@@ -71,7 +71,8 @@ final class ChoiceSteps implements SheetPart {
                                     Act.SET_SWITCH,
                                     rig.name(sender) + ": " + control.name() + " on",
                                     "So you hear yourself at once, not after the computer's delay." + late(rig))
-                            .about(sender)));
+                            .about(sender)
+                            .in(Steps.setUp(rig.name(recorder)))));
         }
     }
 
@@ -112,7 +113,8 @@ final class ChoiceSteps implements SheetPart {
                         title(rig, recorder, choice.words()),
                         reason(choice.about()) + (choice.about() == About.MONITORING ? late(rig) : ""))
                 .with(detail(choice.words()))
-                .about(recorder);
+                .about(recorder)
+                .in(isQuiet ? "" : Steps.setUp(rig.name(recorder)));
         draft.add(
                 choice.about() == About.INPUT
                         ? step.noticing(Symptom.NOT_LISTED)

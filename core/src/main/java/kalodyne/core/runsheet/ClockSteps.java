@@ -65,7 +65,8 @@ final class ClockSteps implements SheetPart {
                         "Two that keep their own time drift apart; two that follow wait for each other.")
                 .with(port + "; choose external clock on " + rig.name(follows) + ". "
                         + tempo(rig.sessionPlan().beatsPerMinute()) + notes(rig, wire, all))
-                .about(List.of(beats, follows)));
+                .about(List.of(beats, follows))
+                .in(Steps.setUp(rig.name(beats))));
         for (String device : List.of(beats, follows)) {
             draft.order(
                     PowerSteps.poweredBy(rig, device),

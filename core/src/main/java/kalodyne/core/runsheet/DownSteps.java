@@ -10,13 +10,21 @@ import kalodyne.core.units.Print;
 
 /** Taking down: speakers first, then phantom power, then power backwards, then leads. */
 final class DownSteps implements SheetPart {
+    private static final String ALL_DOWN = "Down, and off the ears";
+    private static final String IN_REVERSE = "Switch off, in reverse";
+
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
         if (rig.links().isEmpty()) {
             return;
         }
         draft.add(Step.of(
-                Steps.LEVELS_DOWN, Section.DOWN, Act.FINISH, "Levels down", "Whoever plugs next finds nothing loud."));
+                        Steps.LEVELS_DOWN,
+                        Section.DOWN,
+                        Act.FINISH,
+                        "Levels down",
+                        "Whoever plugs next finds nothing loud.")
+                .in(ALL_DOWN));
         draft.order(
                 Steps.in(Section.AFTER),
                 Steps.LEVELS_DOWN,
@@ -40,7 +48,8 @@ final class DownSteps implements SheetPart {
                         Act.SWITCH_OFF,
                         "Speakers down and off: " + rig.names(loud),
                         "Last up, first down: they would play every thump that comes now.")
-                .about(loud));
+                .about(loud)
+                .in(ALL_DOWN));
         draft.order(Steps.LEVELS_DOWN, Steps.SPEAKERS_DOWN, Order.Strength.HABIT, "First the take is safe.");
         draft.order(
                 Steps.SPEAKERS_DOWN,
@@ -52,11 +61,12 @@ final class DownSteps implements SheetPart {
     private static void ears(SheetRig rig, SheetDraft draft) {
         if (!rig.worn().isEmpty()) {
             draft.add(Step.of(
-                    "down:ears",
-                    Section.DOWN,
-                    Act.EARS_OFF,
-                    "Headphones off the ears",
-                    "Switches and plugs make pops that hurt ears."));
+                            "down:ears",
+                            Section.DOWN,
+                            Act.EARS_OFF,
+                            "Headphones off the ears",
+                            "Switches and plugs make pops that hurt ears.")
+                    .in(ALL_DOWN));
             draft.order(Steps.STOP, "down:ears", Order.Strength.HABIT, "The take is heard to its end.");
             draft.order(
                     "down:ears",
@@ -81,7 +91,8 @@ final class DownSteps implements SheetPart {
                                                     ? "Pull " + rig.name(id) + " out of the mains"
                                                     : "Switch " + rig.name(id) + " off",
                                     "In reverse: what receives the sound before what makes it.")
-                            .about(id));
+                            .about(id)
+                            .in(IN_REVERSE));
                     draft.order(
                             Steps.STOP,
                             Steps.off(id),
@@ -116,7 +127,8 @@ final class DownSteps implements SheetPart {
                         "Pull " + link.leadWords() + ": "
                                 + rig.name(PlugSteps.fed(rig, link).orElseThrow()) + " goes off",
                         "It is fed through this lead.")
-                .about(link.leads())));
+                .about(link.leads())
+                .in(IN_REVERSE)));
         List<Link> others =
                 links.stream().filter(link -> !feeding.contains(link)).toList();
         if (!others.isEmpty()) {

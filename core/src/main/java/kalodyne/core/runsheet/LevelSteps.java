@@ -151,7 +151,8 @@ final class LevelSteps implements SheetPart {
                     .telling(isPlayed ? tell : "")
                     .noticing(Symptom.NO_SIGNAL, Symptom.TOO_LOUD, Symptom.TOO_QUIET)
                     .about(List.of(source, first.at().station()))
-                    .ofRun(first.trace().key());
+                    .ofRun(first.trace().key())
+                    .in("Set the level of " + name);
             return isLast && !first.plan().isTolerated() ? step.with(miss(first.plan())) : step;
         }
 
@@ -280,14 +281,16 @@ final class LevelSteps implements SheetPart {
                                             : " on " + first.knob().owner())
                                     + raised(first, isLast),
                             "What is heard is set after what is recorded: its level changes nothing in the track.")
-                    .with(isLast ? how(isLoud, canHowl) : "")
+                    .with(isLast && first.plan().end().kind() != End.Kind.SUBWOOFER ? how(isLoud, canHowl) : "")
                     .telling(isLast ? heardAs(first.plan()) : "")
                     .noticing(
                             isLoud
                                     ? new Symptom[] {Symptom.HOWL, Symptom.NO_SIGNAL}
                                     : new Symptom[] {Symptom.NO_SIGNAL, Symptom.ONE_SIDE})
                     .about(List.of(listener, first.at().station()))
-                    .ofRun(first.trace().key());
+                    .ofRun(first.trace().key())
+                    .in("Set how loud you hear it: "
+                            + Print.listed(listeners.stream().map(rig::name).toList()));
             draft.add(
                     canHowl
                             ? step.with(new Caution(Severity.HARM, "mute the speakers while a microphone is open"))

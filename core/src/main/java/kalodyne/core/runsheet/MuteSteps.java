@@ -32,7 +32,8 @@ final class MuteSteps implements SheetPart {
                                 Act.SET_SWITCH,
                                 rig.name(id) + ": its own speakers off",
                                 "A microphone hears them too, and both together sound hollow.")
-                        .about(id)));
+                        .about(id)
+                        .in(Steps.ALL_DOWN)));
         draft.order(
                 Steps.does(Act.TURN_DOWN),
                 Steps.does(Act.SWITCH_ON),
@@ -107,7 +108,8 @@ final class MuteSteps implements SheetPart {
                 .toList();
         if (!played.isEmpty()) {
             draft.add(Step.of("down:players", Section.QUIET, Act.TURN_DOWN, "Volume down: " + rig.names(played), REASON)
-                    .about(played));
+                    .about(played)
+                    .in(Steps.ALL_DOWN));
         }
         active.stream().filter(id -> !played.contains(id)).forEach(id -> down(rig, id, draft));
     }
@@ -142,6 +144,7 @@ final class MuteSteps implements SheetPart {
                         rig.name(id) + ": " + (knobs.isEmpty() ? "muted" : what + " fully down")
                                 + (hasMute && !knobs.isEmpty() ? ", mutes on" : ""),
                         REASON)
-                .about(id));
+                .about(id)
+                .in(Steps.ALL_DOWN));
     }
 }

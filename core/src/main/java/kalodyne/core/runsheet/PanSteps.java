@@ -61,6 +61,7 @@ final class PanSteps implements SheetPart {
                                 ? "There it goes to both sides alike, and a mono recording loses nothing."
                                 : "As you placed it.")
                 .noticing(Symptom.ONE_SIDE)
-                .about(device);
+                .about(device)
+                .in("Pan pots of " + rig.name(device));
     }
 }

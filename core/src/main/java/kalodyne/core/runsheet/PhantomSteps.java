@@ -42,7 +42,8 @@ final class PhantomSteps implements SheetPart {
                         Act.SET_SWITCH,
                         words + ": off",
                         "It stands as it was left. A plug that goes in with it on sends up to 48 V where it should not.")
-                .about(each.device()));
+                .about(each.device())
+                .in(Steps.ALL_DOWN));
         each.links()
                 .forEach(link -> draft.order(
                         Steps.phantomOff(each.id()),

@@ -1,6 +1,9 @@
 package kalodyne.core.runsheet;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -14,7 +17,9 @@ final class PlugSteps implements SheetPart {
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
         List<Link> links = rig.links();
-        links.forEach(link -> draft.add(step(rig, link)));
+        Map<Link, String> hubs = hubs(rig);
+        hubs.forEach((link, hub) ->
+                draft.add(step(rig, link, hub.isEmpty() ? "" : "Plug all that goes to " + rig.name(hub))));
         for (Link link : links) {
             if (link.isOf(SignalKind.EARTH)) {
                 links.stream()
@@ -51,6 +56,29 @@ final class PlugSteps implements SheetPart {
         }
     }
 
+    /** All leads, those of one device together: of the device that has most of them first; ears last. */
+    private static Map<Link, String> hubs(SheetRig rig) {
+        Map<Link, String> hubs = new LinkedHashMap<>();
+        List<Link> open = new ArrayList<>(rig.links());
+        open.removeIf(link -> isOfEars(rig, link));
+        while (!open.isEmpty()) {
+            Map<String, Long> count = open.stream()
+                    .flatMap(link -> link.devices().stream().distinct())
+                    .collect(Collectors.groupingBy(id -> id, LinkedHashMap::new, Collectors.counting()));
+            String hub = count.entrySet().stream()
+                    .max(Map.Entry.<String, Long>comparingByValue())
+                    .orElseThrow()
+                    .getKey();
+            boolean isOne = count.get(hub) < 2;
+            List<Link> its =
+                    open.stream().filter(link -> isOne || link.touches(hub)).toList();
+            its.forEach(link -> hubs.put(link, isOne ? "" : hub));
+            open.removeAll(its);
+        }
+        rig.links().forEach(link -> hubs.putIfAbsent(link, ""));
+        return hubs;
+    }
+
     private static Predicate<Step> isPlug(Link link) {
         return step -> step.id().equals(link.id());
     }
@@ -66,7 +94,7 @@ final class PlugSteps implements SheetPart {
                 .findFirst();
     }
 
-    private static Step step(SheetRig rig, Link link) {
+    private static Step step(SheetRig rig, Link link, String task) {
         Optional<String> fed = fed(rig, link);
         Step step = Step.of(
                         link.id(),
@@ -76,15 +104,16 @@ final class PlugSteps implements SheetPart {
                         reason(rig, link, fed))
                 .with(how(rig, link, fed))
                 .about(Stream.concat(link.devices().stream(), link.leads().stream())
-                        .toList());
+                        .toList())
+                .in(fed.isPresent() ? PowerSteps.IN_ORDER : task);
         Step told = fed.isPresent()
                 ? step.noticing(Symptom.LAMP_BLINKS, Symptom.DOES_NOT_FIT)
                 : step.noticing(Symptom.DOES_NOT_FIT);
         return rig.findings(link).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .findFirst()
-                .map(worst ->
-                        told.with(new Caution(worst.severity(), worst.title())).with(told.detail() + remedy(worst)))
+                .map(worst -> told.with(new Caution(worst.severity(), worst.title()))
+                        .with((told.detail() + remedy(worst)).strip()))
                 .orElse(told);
     }
 

@@ -10,6 +10,9 @@ import kalodyne.core.joint.rules.BusLoad;
 
 /** Power in order: what gives a sound before what hears it, speakers last of all. */
 final class PowerSteps implements SheetPart {
+    /** What feeds something is plugged among what is switched on. */
+    static final String IN_ORDER = "Switch on, one after the other";
+
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
         List<String> quiet = rig.devices().stream()
@@ -75,7 +78,8 @@ final class PowerSteps implements SheetPart {
                                 + " on, level down",
                         "Last up, first down: every switch before them makes a thump that they would play.")
                 .telling("last up, first down")
-                .about(group);
+                .about(group)
+                .in("Speakers on, levels down");
     }
 
     private static String speakersOn(List<String> group) {
@@ -102,7 +106,8 @@ final class PowerSteps implements SheetPart {
                                         : "Switch " + name + " on" + on + ", wait until it is ready",
                         "Before what receives it: a pop now stays in the lead.")
                 .telling(load)
-                .about(id);
+                .about(id)
+                .in(IN_ORDER);
         return isHost ? step : step.noticing(Symptom.LAMP_BLINKS);
     }
 

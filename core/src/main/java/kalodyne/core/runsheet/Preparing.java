@@ -20,6 +20,8 @@ final class Preparing implements SheetPart {
     /** One sees at a glance what so many leads are. */
     private static final int MOST_NAMED = 8;
 
+    private static final String READY = "Make ready: leads, power, space";
+
     @Override
     public void add(SheetRig rig, SheetDraft draft) {
         leads(rig, draft);
@@ -68,6 +70,7 @@ final class Preparing implements SheetPart {
                 .with(
                         "Look at each for bent pins, cracked shells and thin spots. A plug goes in all the way; never force one.")
                 .telling(Print.counted(leads.size(), "lead"))
+                .in(READY)
                 .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
     }
 
@@ -94,7 +97,8 @@ final class Preparing implements SheetPart {
     private static Step charge(String id, String title, String reason, String tell) {
         return Step.of("charge:" + id, Section.BEFORE, Act.CHARGE, title, reason)
                 .telling(tell)
-                .about(id);
+                .about(id)
+                .in(READY);
     }
 
     /** What stands on legs, or hangs on an arm. */
@@ -113,6 +117,7 @@ final class Preparing implements SheetPart {
                                     ? ""
                                     : "A microphone hears what stands behind it, and the room: turn it away from fans, keys and walls.")
                     .with(new Caution(Severity.HARM, "nothing heavy over people or instruments"))
+                    .in(READY)
                     .about(standing));
         }
     }
@@ -134,7 +139,8 @@ final class Preparing implements SheetPart {
                 .telling(Optional.ofNullable(rig.sessionPlan().freeBytes().get(id))
                         .map(free -> "room for " + Spans.words(format.lasting(free)))
                         .orElse("look how much is free"))
-                .about(id));
+                .about(id)
+                .in(READY));
         Optional.ofNullable(rig.sessionPlan().freeBytes().get(id))
                 .filter(free -> free < needed)
                 .ifPresent(free -> draft.add(new Finding(

@@ -40,6 +40,21 @@ public record RunSheet(
      */
     public record Lasting(String what, String words, boolean isEnough) {}
 
+    /** The steps as they are done: those that belong together are one task. */
+    public List<Task> tasks() {
+        return Task.of(steps);
+    }
+
+    /** What differs from a time that it was gone through, and every step of safety. */
+    public RunSheet shortAfter(Session last) {
+        return ShortForm.of(this, last);
+    }
+
+    /** The task that a step is a part of. */
+    public Optional<Task> taskOf(Step step) {
+        return tasks().stream().filter(task -> task.parts().contains(step)).findFirst();
+    }
+
     public Optional<Step> step(String id) {
         return steps.stream().filter(step -> step.id().equals(id)).findFirst();
     }
@@ -75,7 +90,7 @@ public record RunSheet(
     /** "54 steps, about 20 min until the first take"; in whole minutes, one at least. */
     public String summary() {
         long minutes = Math.max(1, Math.round(untilTake().toSeconds() / 60.0));
-        return Print.counted(steps.size(), "step") + ", about " + Spans.words(Duration.ofMinutes(minutes))
+        return Print.counted(tasks().size(), "step") + ", about " + Spans.words(Duration.ofMinutes(minutes))
                 + " until the first take";
     }
 

@@ -28,6 +28,11 @@ public record Session(String name, Instant begun, boolean isOver, List<Tick> tic
         ticks = List.copyOf(ticks);
     }
 
+    /** The last of some that was closed. */
+    public static Optional<Session> last(List<Session> sessions) {
+        return sessions.stream().filter(Session::isOver).reduce((first, second) -> second);
+    }
+
     public Optional<Tick> tick(String step) {
         return ticks.stream().filter(tick -> tick.step().equals(step)).findFirst();
     }

@@ -13,6 +13,10 @@ import java.util.stream.Collectors;
 
 /** How far a sheet is done: what is now, what waits, and what must be looked at again because something under it was undone. */
 public final class SheetProgress {
+    /** What a whole is when one of its parts is so, the first that is met. */
+    private static final List<State> OF_A_WHOLE =
+            List.of(State.NOW, State.AGAIN, State.LATER, State.DONE, State.SKIPPED);
+
     private final RunSheet sheet;
     private final Map<String, State> states = new LinkedHashMap<>();
     private final Map<String, List<Order>> binding = new HashMap<>();
@@ -75,13 +79,21 @@ public final class SheetProgress {
         return states.getOrDefault(step.id(), State.LATER);
     }
 
+    /** Of a task: done when all of its parts are. */
+    public State of(Task task) {
+        Set<State> parts = task.parts().stream().map(this::of).collect(Collectors.toSet());
+        return OF_A_WHOLE.stream().filter(parts::contains).findFirst().orElse(State.DONE);
+    }
+
     /** The one to do; empty where all is done. */
     public Optional<Step> now() {
         return sheet.steps().stream().filter(step -> of(step) == State.NOW).findFirst();
     }
 
+    /** How many tasks are over. */
     public int done() {
-        return (int) states.values().stream()
+        return (int) sheet.tasks().stream()
+                .map(this::of)
                 .filter(state -> state == State.DONE || state == State.SKIPPED)
                 .count();
     }

@@ -132,6 +132,11 @@ public final class SheetRig {
         return patch.devices().keySet();
     }
 
+    /** Whether a device takes part. */
+    public boolean has(String id) {
+        return devices().contains(id);
+    }
+
     Device device(String id) {
         return patch.devices().get(id);
     }
@@ -156,16 +161,18 @@ public final class SheetRig {
 
     // --- power -------------------------------------------------------------------------------------------------
 
-    /**
-     * On what a device runs: as its owner said; else on the lead that feeds it, where one does; else as usual. Empty where it runs on
-     * nothing, or nobody knows.
-     */
+    /** On what a device runs: as its owner said, else as usual; empty where it runs on nothing, or nobody knows. */
     Optional<Powering> powering(String id) {
-        List<Powering> ways = device(id).powering();
         return Optional.ofNullable(sessionPlan.powering().get(id))
                 .flatMap(chosen -> way(id, chosen))
-                .or(() -> way(id, PowerSource.BUS).filter(bus -> isOnBus(id)))
-                .or(() -> ways.stream().findFirst());
+                .or(() -> usualPowering(id));
+    }
+
+    /** On the lead that feeds it, where one does; else as its maker meant it first. */
+    public Optional<Powering> usualPowering(String id) {
+        return way(id, PowerSource.BUS)
+                .filter(bus -> isOnBus(id))
+                .or(() -> device(id).powering().stream().findFirst());
     }
 
     private Optional<Powering> way(String id, PowerSource source) {

@@ -1,5 +1,6 @@
 package kalodyne.core.runsheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +20,9 @@ import java.util.Optional;
  * @param symptoms what may be noticed instead of what should be
  * @param gear marks of the devices and leads that it is about
  * @param run key of the run that it is about, if it is about one
+ * @param task what it is a part of, together with those beside it that say the same; empty where it stands alone
  */
+@RecordBuilder
 public record Step(
         String id,
         Section section,
@@ -32,7 +35,9 @@ public record Step(
         Optional<Duration> pause,
         List<Symptom> symptoms,
         List<String> gear,
-        Optional<String> run) {
+        Optional<String> run,
+        String task)
+        implements StepBuilder.With {
     public Step {
         symptoms = List.copyOf(symptoms);
         gear = List.copyOf(gear);
@@ -52,41 +57,44 @@ public record Step(
                 Optional.empty(),
                 List.of(),
                 List.of(),
-                Optional.empty());
+                Optional.empty(),
+                "");
     }
 
     Step with(String newDetail) {
-        return new Step(id, section, act, title, newDetail, reason, tell, caution, pause, symptoms, gear, run);
+        return withDetail(newDetail);
     }
 
     Step telling(String newTell) {
-        return new Step(id, section, act, title, detail, reason, newTell, caution, pause, symptoms, gear, run);
+        return withTell(newTell);
     }
 
     Step with(Caution newCaution) {
-        return new Step(
-                id, section, act, title, detail, reason, tell, Optional.of(newCaution), pause, symptoms, gear, run);
+        return withCaution(Optional.of(newCaution));
     }
 
     Step waiting(Duration newPause) {
-        return new Step(
-                id, section, act, title, detail, reason, tell, caution, Optional.of(newPause), symptoms, gear, run);
+        return withPause(Optional.of(newPause));
     }
 
     Step noticing(Symptom... newSymptoms) {
-        return new Step(id, section, act, title, detail, reason, tell, caution, pause, List.of(newSymptoms), gear, run);
+        return withSymptoms(List.of(newSymptoms));
     }
 
     Step about(List<String> newGear) {
-        return new Step(id, section, act, title, detail, reason, tell, caution, pause, symptoms, newGear, run);
+        return withGear(newGear);
     }
 
     Step about(String newGear) {
-        return about(List.of(newGear));
+        return withGear(List.of(newGear));
     }
 
     Step ofRun(String key) {
-        return new Step(
-                id, section, act, title, detail, reason, tell, caution, pause, symptoms, gear, Optional.of(key));
+        return withRun(Optional.of(key));
+    }
+
+    /** As a part of something that is done in one go. */
+    Step in(String newTask) {
+        return withTask(newTask);
     }
 }

@@ -14,6 +14,9 @@ final class Steps {
     static final String PHANTOM_WAIT = "down:wait";
     static final String SPEAKERS_DOWN = "down:speakers";
 
+    /** What several parts of a sheet add to in one go. */
+    static final String ALL_DOWN = "Everything down, switches as they should be";
+
     private Steps() {}
 
     static String on(String device) {
@@ -34,6 +37,11 @@ final class Steps {
 
     static String phantomOffAgain(String control) {
         return "down:phantom-off:" + control;
+    }
+
+    /** What is done on a recorder in one go. */
+    static String setUp(String recorder) {
+        return "Set up " + recorder;
     }
 
     static String unplug(Link link) {

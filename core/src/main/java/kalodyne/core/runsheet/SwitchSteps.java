@@ -51,7 +51,8 @@ final class SwitchSteps implements SheetPart {
                                         .collect(Collectors.joining(", ")),
                         "It says what the input takes. Switched later it pops, and every level would have to be set again.")
                 .noticing(Symptom.TOO_QUIET, Symptom.TOO_LOUD)
-                .about(device);
+                .about(device)
+                .in(Steps.ALL_DOWN);
     }
 
     private static String words(Knob knob) {

@@ -271,7 +271,7 @@ final class TakeSteps implements SheetPart {
             "Under its name it is found again.");
 
     private static void afterwards(SheetDraft draft, Step step) {
-        draft.add(step);
+        draft.add(step.in("Then, with the copies safe"));
         draft.order(Steps.STOP, step.id(), Order.Strength.NEED, "What is still being written cannot be copied or cut.");
     }
 

@@ -74,11 +74,12 @@ final class TogetherSteps implements SheetPart {
         String id =
                 "after:mix:" + mix.faders().stream().map(LaterMix.Fader::player).collect(Collectors.joining("+"));
         draft.add(Step.of(
-                id,
-                Section.AFTER,
-                Act.MIX,
-                "In the mix, set the faders: " + mix.words(),
-                "That is the balance that you wanted; on the tracks each is as loud as it should be."));
+                        id,
+                        Section.AFTER,
+                        Act.MIX,
+                        "In the mix, set the faders: " + mix.words(),
+                        "That is the balance that you wanted; on the tracks each is as loud as it should be.")
+                .in("Then, with the copies safe"));
         draft.order(Steps.does(Act.TAKE), id, Order.Strength.NEED, "There must be a take first.");
     }
 }

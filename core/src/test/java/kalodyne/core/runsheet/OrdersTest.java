@@ -81,7 +81,7 @@ class OrdersTest {
             lasts Phone with a four-pole headset socket: battery lasts 6 h
             lasts USB-C hub with a charging socket: 350 mA drawn of 900 mA
             lasts Power bank: 3 A drawn of 3 A
-            37 steps, about 11 min until the first take
+            22 steps, about 11 min until the first take
 
             drum-machine interface-2 laptop-combo ts-ts*2 usb-a-c midi-usb midi-din*2 speakers-powered*2 trs-xlr*2 | drum-machine > laptop-combo; tempo; speakers-powered+speakers-powered-2 | KEEP
             choose after plug, need: The clock goes through this lead.
@@ -110,7 +110,7 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 900 mA
             lasts Laptop with one combined headset socket: 50 mA drawn of 1.5 A
-            42 steps, about 14 min until the first take
+            21 steps, about 14 min until the first take
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             choose after switch on, need: Hand-held recorder with two XLR inputs must be on for it.
@@ -119,7 +119,7 @@ class OrdersTest {
             finish after clear, habit: A take that is checked first can be made again.
             lasts Hand-held recorder with two XLR inputs: 259 MB for 30 min at 48 kHz, 24 bits, 1 channel
             lasts Hand-held recorder with two XLR inputs: battery lasts 8 h
-            23 steps, about 7 min until the first take
+            17 steps, about 7 min until the first take
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             ears off after finish, habit: The take is heard to its end.
@@ -133,7 +133,7 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: 259 MB for 30 min at 48 kHz, 24 bits, 1 channel
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 480 mA drawn of 1.5 A
-            40 steps, about 13 min until the first take
+            24 steps, about 13 min until the first take
 
             turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c amplifier-hifi | turntable-mm > laptop-combo | KEEP
             plug after plug, habit: Without the ground wire the first touch hums loudly.
@@ -142,7 +142,7 @@ class OrdersTest {
             lasts Laptop with one combined headset socket: 346 MB for 30 min at 48 kHz, 16 bits, 2 channels
             lasts Laptop with one combined headset socket: battery lasts 6 h
             lasts Laptop with one combined headset socket: 100 mA drawn of 900 mA
-            31 steps, about 9 min until the first take
+            17 steps, about 9 min until the first take
             """;
 
     @Test

@@ -6,11 +6,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.joint.Patch;
@@ -25,6 +27,8 @@ import kalodyne.core.units.UnreadableQuantity;
 
 /** What is planned with a setup: how long, in which tempo and format, free space, what gear runs on, where it stands. */
 public final class PlanModel {
+    private static final Set<DeviceKind> FILMING = Set.of(DeviceKind.CAMERA, DeviceKind.PHONE, DeviceKind.TABLET);
+
     private static final Pattern SPACE =
             Pattern.compile("(\\d{1,6}(?:[.,]\\d{1,6})?)\\s*(MB|GB|TB)?", Pattern.CASE_INSENSITIVE);
     private static final Map<String, Double> UNITS = Map.of("MB", 1e6, "GB", 1e9, "TB", 1e12);
@@ -71,16 +75,37 @@ public final class PlanModel {
     }
 
     public PowerSource source(Device device) {
-        return Optional.ofNullable(sessionPlan().powering().get(device.id()))
-                .orElseGet(() -> sources(device).get(0));
+        return Optional.ofNullable(sessionPlan().powering().get(device.id())).orElseGet(() -> usual(device));
+    }
+
+    private PowerSource usual(Device device) {
+        return sheet.usualSource(device.id()).orElseGet(() -> sources(device).get(0));
     }
 
     public void run(Device device, PowerSource source) {
-        Optional<PowerSource> unusual =
-                Optional.of(source).filter(each -> each != sources(device).get(0));
+        Optional<PowerSource> unusual = Optional.of(source).filter(each -> each != usual(device));
         sheet.intend(
                 "run " + device.name() + " on " + source.word(),
                 sessionPlan -> sessionPlan.withPowering(device.id(), unusual));
+    }
+
+    // --- the film ----------------------------------------------------------------------------------------------
+
+    /** What can film beside the recording: cameras, phones and tablets of the shelf. */
+    public List<Device> cameras() {
+        return studio.studio().devices().stream()
+                .filter(device -> FILMING.contains(device.kind()) && device.recordsByItself())
+                .toList();
+    }
+
+    public Optional<Device> film() {
+        return sessionPlan().film().flatMap(studio.studio()::device);
+    }
+
+    public void film(Optional<Device> camera) {
+        sheet.intend(
+                camera.map(device -> "film with " + device.name()).orElse("film with nothing"),
+                sessionPlan -> sessionPlan.withFilm(camera.map(Device::id)));
     }
 
     // --- how long, in which tempo, which parts -----------------------------------------------------------------

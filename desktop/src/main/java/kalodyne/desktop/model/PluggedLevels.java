@@ -1,6 +1,7 @@
 package kalodyne.desktop.model;
 
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.joint.Patch;
@@ -21,11 +22,15 @@ final class PluggedLevels {
     private SetupLevels levels;
 
     /** All that joints follow from. */
-    private record Inputs(List<Device> devices, List<Lead> leads, Wiring wiring) {}
+    private record Inputs(List<Device> devices, List<Lead> leads, Wiring wiring, Optional<String> film) {}
 
     /** Brings all of it up to date. */
     SetupLevels of(Studio studio, Setup setup) {
-        Inputs now = new Inputs(studio.devices(), studio.leads(), studio.wiring(setup));
+        Inputs now = new Inputs(
+                studio.devices(),
+                studio.leads(),
+                studio.wiring(setup),
+                setup.sessionPlan().film());
         if (!now.equals(inputs)) {
             inputs = now;
             patch = studio.patch(setup);

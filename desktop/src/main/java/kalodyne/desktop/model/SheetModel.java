@@ -13,10 +13,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongSupplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.files.FileNames;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.PowerSource;
+import kalodyne.core.gear.Powering;
 import kalodyne.core.runsheet.Countdown;
 import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.runsheet.Order;
@@ -30,6 +33,7 @@ import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.runsheet.Tick.Outcome;
 import kalodyne.core.studio.Studio;
@@ -50,6 +54,7 @@ public final class SheetModel {
     private Optional<String> chosen = Optional.empty();
     private Optional<FaultSearch> search = Optional.empty();
     private boolean isLookedAt;
+    private boolean isShort;
     private SheetRig rig;
 
     /** Of a setup whose levels are these nothing changes in a sheet but for what is intended. */
@@ -87,6 +92,11 @@ public final class SheetModel {
                     Optional.empty(),
                     new Recall(List.of()),
                     Optional.empty());
+        }
+
+        /** What the step that is looked at is a part of. */
+        public Optional<Task> task() {
+            return step.flatMap(sheet::taskOf);
         }
 
         public boolean isOver() {
@@ -141,17 +151,28 @@ public final class SheetModel {
             madeOf = from;
         }
         Optional<Session> session = setup.session();
-        SheetProgress progress = SheetProgress.of(made, session);
-        Optional<Step> step = chosen.flatMap(made::step).or(progress::now);
-        Optional<Session> last =
-                setup.sessions().stream().filter(Session::isOver).reduce((first, second) -> second);
+        Optional<Session> last = Session.last(setup.sessions());
+        RunSheet shown = isShort ? last.map(made::shortAfter).orElse(made) : made;
+        SheetProgress progress = SheetProgress.of(shown, session);
+        Optional<Step> step = chosen.flatMap(shown::step).or(progress::now);
         state.set(new State(
-                made, session, progress, step, search, last.map(this::recall).orElse(new Recall(List.of())), last));
+                shown, session, progress, step, search, last.map(this::recall).orElse(new Recall(List.of())), last));
     }
 
     private Recall recall(Session last) {
         return Recall.between(
                 last.stand(), studio.setup().stand(), studio.studio().words());
+    }
+
+    /** Whether only what differs from last time is shown, and every step of safety. */
+    public boolean isShort() {
+        return isShort && state().lastTime().isPresent();
+    }
+
+    public void showShort(boolean isWished) {
+        isShort = isWished;
+        chosen = Optional.empty();
+        refresh();
     }
 
     // --- looking -----------------------------------------------------------------------------------------------
@@ -163,12 +184,25 @@ public final class SheetModel {
         refresh();
     }
 
-    /** Looks at the step so many further on, or back. */
-    public void move(int steps) {
-        List<Step> all = state().sheet().steps();
-        state().step()
+    /** Looks at the task so many further on, or back: at what is open of it. */
+    public void move(int tasks) {
+        List<Task> all = state().sheet().tasks();
+        state().task()
                 .map(all::indexOf)
-                .ifPresent(at -> choose(Optional.of(all.get(Math.max(0, Math.min(all.size() - 1, at + steps))))));
+                .map(at -> all.get(Math.max(0, Math.min(all.size() - 1, at + tasks))))
+                .ifPresent(task -> choose(Optional.of(openOf(task))));
+    }
+
+    private Step openOf(Task task) {
+        return task.parts().stream()
+                .filter(this::isOpen)
+                .findFirst()
+                .orElse(task.parts().get(0));
+    }
+
+    private boolean isOpen(Step step) {
+        SheetProgress.State progress = state().progress().of(step);
+        return progress != SheetProgress.State.DONE && progress != SheetProgress.State.SKIPPED;
     }
 
     // --- going through it --------------------------------------------------------------------------------------
@@ -208,46 +242,92 @@ public final class SheetModel {
         return state().progress().inTheWay(step);
     }
 
-    /** Ticks the step that is looked at; one that waits begins to, one that something is in the way of stays. */
+    /**
+     * Ticks what is open of the task that is looked at, as far as nothing else is in the way; a step that waits begins to.
+     */
     public void done() {
         if (state().session().isEmpty()) {
             begin();
             return;
         }
-        state().step().ifPresent(step -> {
-            boolean isDone = state().progress().of(step) == SheetProgress.State.DONE;
-            if (isDone || !inTheWay(step).isEmpty()) {
-                return;
-            }
-            if (step.pause().isPresent() && !isWaited(step)) {
-                waits.putIfAbsent(step.id(), new Countdown(step.pause().get(), nanos));
+        state().task().ifPresent(task -> {
+            List<Step> open = task.parts().stream().filter(this::isOpen).toList();
+            List<Step> free =
+                    open.stream().takeWhile(step -> isFree(step, task)).toList();
+            boolean isWaiting = free.stream().anyMatch(step -> step.pause().isPresent() && !isWaited(step));
+            if (isWaiting) {
+                free.forEach(step ->
+                        waits.putIfAbsent(step.id(), new Countdown(step.pause().orElseThrow(), nanos)));
                 refresh();
-                return;
+            } else if (!free.isEmpty()) {
+                tick(
+                        free,
+                        Outcome.DONE,
+                        "tick",
+                        free.size() == open.size() ? task.title() : free.get(0).title());
             }
-            tick(step, Outcome.DONE, "tick");
         });
     }
 
+    /** What must be done before a task and is not: where nothing of it can be done yet. */
+    public List<Order> inTheWayOf(Task task) {
+        return task.parts().stream()
+                .filter(this::isOpen)
+                .findFirst()
+                .filter(first -> !isFree(first, task))
+                .map(this::inTheWay)
+                .orElse(List.of());
+    }
+
+    /** Whether nothing stands in the way of a step but what is done in the same go. */
+    private boolean isFree(Step step, Task task) {
+        Set<String> own = task.parts().stream().map(Step::id).collect(Collectors.toSet());
+        return inTheWay(step).stream().allMatch(order -> own.contains(order.before()));
+    }
+
+    /** Ticks one part of a task alone, or opens it again. */
+    public void turn(Step part, boolean isDone) {
+        if (!isDone) {
+            tick(List.of(part), Outcome.OPEN, "open again", part.title());
+        } else if (inTheWay(part).isEmpty()) {
+            tick(List.of(part), Outcome.DONE, "tick", part.title());
+        } else {
+            choose(Optional.of(part));
+        }
+    }
+
     public void skip() {
-        state().step().ifPresent(step -> tick(step, Outcome.SKIPPED, "skip"));
+        state().task()
+                .ifPresent(task -> tick(
+                        task.parts().stream().filter(this::isOpen).toList(), Outcome.SKIPPED, "skip", task.title()));
     }
 
-    /** Takes back that a step was done. */
+    /** Takes back that a task was done. */
     public void undo() {
-        state().step().ifPresent(step -> tick(step, Outcome.OPEN, "open again"));
+        state().task().ifPresent(task -> tick(task.parts(), Outcome.OPEN, "open again", task.title()));
     }
 
-    private void tick(Step step, Outcome outcome, String what) {
-        waits.remove(step.id());
+    private void tick(List<Step> steps, Outcome outcome, String what, String title) {
+        if (steps.isEmpty()) {
+            return;
+        }
+        Set<String> ids = steps.stream().map(Step::id).collect(Collectors.toSet());
+        ids.forEach(waits::remove);
         // Who looks at another one goes on doing so when a wait is over.
-        boolean isLookedAt = chosen.filter(id -> !id.equals(step.id())).isEmpty();
+        boolean isLookedAt = chosen.filter(id -> !ids.contains(id)).isEmpty();
         if (isLookedAt) {
             search = Optional.empty();
         }
         if (isLookedAt && outcome != Outcome.OPEN) {
             chosen = Optional.empty();
         }
-        change(what + " “" + step.title() + "”", session -> session.with(step, outcome, clock.instant()));
+        change(what + " “" + title + "”", session -> {
+            Session now = session;
+            for (Step step : steps) {
+                now = now.with(step, outcome, clock.instant());
+            }
+            return now;
+        });
     }
 
     private void change(String description, UnaryOperator<Session> change) {
@@ -281,21 +361,26 @@ public final class SheetModel {
                 .filter(this::isWaited)
                 .filter(step -> state().progress().of(step) != SheetProgress.State.DONE)
                 .findFirst()
-                .ifPresent(step -> tick(step, Outcome.DONE, "tick"));
+                .ifPresent(step -> tick(List.of(step), Outcome.DONE, "tick", step.title()));
     }
 
     // --- searching ---------------------------------------------------------------------------------------------
 
-    /** Something else was noticed in the step that is looked at. */
+    /** Something else was noticed in the task that is looked at: in the part of it that may show this. */
     public void notice(Symptom symptom) {
-        state().step().ifPresent(step -> {
-            chosen = Optional.of(step.id());
-            search = Optional.of(new Searches(rig).of(step, symptom));
-            change(
-                    "note “" + symptom.word() + "”",
-                    session -> session.changing(step, clock.instant(), tick -> tick.noticing(symptom)));
-            refresh();
-        });
+        state().task()
+                .flatMap(task -> task.parts().stream()
+                        .filter(part -> part.symptoms().contains(symptom))
+                        .reduce((first, second) -> second))
+                .or(() -> state().step())
+                .ifPresent(step -> {
+                    chosen = Optional.of(step.id());
+                    search = Optional.of(new Searches(rig).of(step, symptom));
+                    change(
+                            "note “" + symptom.word() + "”",
+                            session -> session.changing(step, clock.instant(), tick -> tick.noticing(symptom)));
+                    refresh();
+                });
     }
 
     public void answer(boolean isSo) {
@@ -373,6 +458,14 @@ public final class SheetModel {
                 .findFirst()
                 .or(() -> players.stream().findFirst())
                 .orElse("");
+    }
+
+    /** What a device runs on where its owner says nothing; empty where nobody knows. */
+    public Optional<PowerSource> usualSource(String device) {
+        return Optional.ofNullable(rig)
+                .filter(each -> each.has(device))
+                .flatMap(each -> each.usualPowering(device))
+                .map(Powering::source);
     }
 
     /** The marks of all that record something. */

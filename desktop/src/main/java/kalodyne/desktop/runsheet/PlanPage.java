@@ -3,6 +3,7 @@ package kalodyne.desktop.runsheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -87,6 +88,9 @@ final class PlanPage extends VBox {
         for (Device device : plan.powered()) {
             power.addRow(power.getRowCount(), new Label(device.name()), source(device));
         }
+        content.section("Film");
+        grid().addRow(0, new Label("Filmed by"), camera());
+        content.line("It is lined up with the recording afterwards, by a clap.", "second", "small");
         content.section("From an input through the computer to an output");
         grid().addRow(
                         0,
@@ -150,6 +154,18 @@ final class PlanPage extends VBox {
         chooser.offering(choices, present.get());
         chooser.valueProperty().addListener((property, before, chosen) -> take.accept(chosen));
         shown.add(() -> chooser.setValue(present.get()));
+        return chooser;
+    }
+
+    private Chooser<Optional<Device>> camera() {
+        Chooser<Optional<Device>> chooser =
+                new Chooser<>(device -> device.map(Device::name).orElse("nobody"));
+        chooser.setId("plan-film");
+        List<Optional<Device>> choices = new ArrayList<>(List.of(Optional.empty()));
+        plan.cameras().forEach(device -> choices.add(Optional.of(device)));
+        chooser.offering(choices, plan.film());
+        chooser.valueProperty().addListener((property, before, chosen) -> plan.film(chosen));
+        shown.add(() -> chooser.setValue(plan.film()));
         return chooser;
     }
 

@@ -6,7 +6,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
@@ -75,7 +75,7 @@ public final class SheetRoom implements Room {
         SheetModel.State state = sheet.state();
         List<Finding> findings = state.sheet().findings();
         String count = state.session().isPresent()
-                ? state.progress().done() + "/" + state.sheet().steps().size()
+                ? state.progress().done() + "/" + state.sheet().tasks().size()
                 : "";
         return new Report(
                 findings.isEmpty() ? "" : "What stands in the way",
@@ -92,7 +92,11 @@ public final class SheetRoom implements Room {
         if (state.session().isEmpty()) {
             return "Begin the run sheet: press Space";
         }
-        return state.progress().now().map(Step::title).orElse("All is done: end this session");
+        return state.progress()
+                .now()
+                .flatMap(state.sheet()::taskOf)
+                .map(Task::title)
+                .orElse("All is done: end this session");
     }
 
     private void plan() {

@@ -2,9 +2,9 @@ package kalodyne.desktop.runsheet;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.HashMap;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -12,20 +12,25 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.core.runsheet.Caution;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.SheetProgress;
-import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
+import kalodyne.core.units.Print;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.SeverityMark;
@@ -46,9 +51,10 @@ final class SheetView extends VBox {
     private final Label second = new Label();
     private final VBox list = new VBox();
     private final ScrollPane scroll = new DownScroll(list);
-    private final Map<String, Node> rows = new HashMap<>();
+    private Node shownCard;
     private final Button begin = new Button("Begin");
     private final Button close = new Button("End this session");
+    private final CheckBox brief = new CheckBox("Only what differs from last time");
     private final PrintMenu print;
     private final Timeline clock = new Timeline();
     private final StepCard card;
@@ -66,11 +72,15 @@ final class SheetView extends VBox {
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.managedProperty().bind(button.visibleProperty());
         }
+        Styled.of(brief).id("sheet-short").as("small");
+        brief.setTooltip(new Tooltip("And every step of safety"));
+        brief.managedProperty().bind(brief.visibleProperty());
+        brief.setOnAction(event -> sheet.showShort(brief.isSelected()));
         print = new PrintMenu("sheet-print", paper, paper::printables);
         scroll.setId("sheet-scroll");
         list.getStyleClass().add("sheet-list");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(new VBox(2, new RoomHeader(sentence, print, begin, close), second), scroll);
+        getChildren().addAll(new VBox(2, new RoomHeader(sentence, print, begin, close), second, brief), scroll);
         setFocusTraversable(true);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         clock.getKeyFrames().add(new KeyFrame(javafx.util.Duration.millis(TENTH_OF_SECOND), event -> tickOn()));
@@ -86,7 +96,7 @@ final class SheetView extends VBox {
         if (isTyping || event.isShortcutDown() || event.isAltDown()) {
             return;
         }
-        Runnable action = action(event.getCode(), event.getTarget() instanceof Button);
+        Runnable action = action(event.getCode(), event.getTarget() instanceof ButtonBase);
         if (action != null) {
             action.run();
             event.consume();
@@ -114,33 +124,40 @@ final class SheetView extends VBox {
     // --- showing -----------------------------------------------------------------------------------------------
 
     private void show() {
+        boolean isTicking = getScene() != null && getScene().getFocusOwner() instanceof CheckBox;
         SheetModel.State state = sheet.state();
         RunSheet shown = state.sheet();
         boolean isEmpty = shown.steps().isEmpty();
         sentence.setText(sentence(state));
         second.setText(isEmpty ? "" : second(state));
         begin.setVisible(!isEmpty && state.session().isEmpty());
+        brief.setVisible(state.lastTime().isPresent());
+        brief.setSelected(sheet.isShort());
         print.setVisible(!isEmpty);
         close.setVisible(state.session().isPresent());
         close.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("default"), state.isOver());
         list.getChildren().clear();
-        rows.clear();
+        shownCard = null;
         if (isEmpty) {
             list.getChildren().add(empty());
         }
         Section section = null;
-        for (int i = 0; i < shown.steps().size(); i++) {
-            Step step = shown.steps().get(i);
-            if (step.section() != section) {
-                section = step.section();
+        List<Task> tasks = shown.tasks();
+        Optional<Task> lookedAt = state.task();
+        for (int i = 0; i < tasks.size(); i++) {
+            Task task = tasks.get(i);
+            if (task.section() != section) {
+                section = task.section();
                 Label head = Styled.of(new Label(section.word()))
                         .as("section", "sheet-section")
                         .node();
                 list.getChildren().add(head);
             }
-            boolean isLookedAt = state.step().filter(step::equals).isPresent();
-            Node row = isLookedAt ? card.show(state, step, i + 1) : row(state, step, i + 1);
-            rows.put(step.id(), row);
+            boolean isLookedAt = lookedAt.filter(task::equals).isPresent();
+            Node row = isLookedAt ? card.show(state, task, i + 1) : row(state, task, i + 1);
+            if (isLookedAt) {
+                shownCard = row;
+            }
             list.getChildren().add(row);
         }
         if (sheet.isWaiting()) {
@@ -148,11 +165,15 @@ final class SheetView extends VBox {
         } else {
             clock.stop();
         }
-        state.step().map(Step::id).map(rows::get).ifPresent(row -> Platform.runLater(() -> reveal(row)));
+        Optional.ofNullable(shownCard).ifPresent(row -> Platform.runLater(() -> reveal(row)));
+        if (isTicking && !brief.isFocused()) {
+            Node next = card.turnedByKey().isEmpty() ? null : list.lookup("#" + card.turnedByKey());
+            (next == null ? this : next).requestFocus();
+        }
     }
 
     private static String sentence(SheetModel.State state) {
-        int count = state.sheet().steps().size();
+        int count = state.sheet().tasks().size();
         if (count == 0) {
             return "Nothing is plugged in this setup yet";
         }
@@ -185,12 +206,12 @@ final class SheetView extends VBox {
         return box;
     }
 
-    private Node row(SheetModel.State state, Step step, int number) {
-        SheetProgress.State progress = state.progress().of(step);
+    private Node row(SheetModel.State state, Task task, int number) {
+        SheetProgress.State progress = state.progress().of(task);
         boolean isOver = progress == SheetProgress.State.DONE || progress == SheetProgress.State.SKIPPED;
         Label mark = new Label(progress == SheetProgress.State.DONE ? "✓" : String.valueOf(number));
         mark.getStyleClass().add(isOver ? "step-tick" : "step-number");
-        Label title = new Label(step.title());
+        Label title = new Label(task.title());
         Styled.of(title).wrap().as(isOver ? "step-over" : "step-title");
         VBox words = new VBox(2, title);
         if (progress == SheetProgress.State.AGAIN) {
@@ -200,20 +221,28 @@ final class SheetView extends VBox {
         }
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(12, mark, words);
-        step.caution()
-                .filter(caution -> !isOver)
+        Optional<Caution> worst = task.parts().stream()
+                .flatMap(part -> part.caution().stream())
+                .min(Comparator.comparing(Caution::severity));
+        worst.filter(caution -> !isOver)
                 .ifPresent(caution ->
                         row.getChildren().addAll(new SeverityMark(caution.severity()), tell(caution.words())));
-        String told = isOver ? when(state, step, progress) : step.caution().isPresent() ? "" : step.tell();
+        String told = isOver ? when(state, task, progress) : worst.isPresent() ? "" : told(task);
         if (!told.isEmpty()) {
             row.getChildren().add(tell(told));
         }
         Styled.of(row).as("step-row").id("step-row-" + number);
         row.setOnMouseClicked(event -> {
-            sheet.choose(Optional.of(step));
+            sheet.choose(Optional.of(task.parts().get(0)));
             requestFocus();
         });
         return row;
+    }
+
+    private static String told(Task task) {
+        return task.isSingle()
+                ? task.parts().get(0).tell()
+                : Print.counted(task.parts().size(), "part");
     }
 
     private static Label tell(String words) {
@@ -221,9 +250,11 @@ final class SheetView extends VBox {
         return tell;
     }
 
-    private static String when(SheetModel.State state, Step step, SheetProgress.State progress) {
-        return state.tick(step)
+    private static String when(SheetModel.State state, Task task, SheetProgress.State progress) {
+        return task.parts().stream()
+                .flatMap(part -> state.tick(part).stream())
                 .map(Tick::at)
+                .max(Comparator.naturalOrder())
                 .map(at -> (progress == SheetProgress.State.SKIPPED ? "skipped " : "")
                         + TIME.format(at.atZone(ZoneId.systemDefault())))
                 .orElse("");

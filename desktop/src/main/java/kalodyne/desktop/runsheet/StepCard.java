@@ -7,8 +7,11 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -20,6 +23,7 @@ import kalodyne.core.runsheet.Order;
 import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
@@ -36,19 +40,49 @@ final class StepCard {
     private Button done = new Button();
     private String noteOf = "";
 
+    /** The tick that was turned by a key: whoever does that goes on from there. */
+    private String turnedByKey = "";
+
     StepCard(SheetModel sheet) {
         this.sheet = sheet;
         this.search = new SearchPane(sheet);
     }
 
-    Node show(SheetModel.State state, Step step, int number) {
+    Node show(SheetModel.State state, Task task, int number) {
         Label mark = Styled.of(new Label(String.valueOf(number)))
                 .as("step-number-now")
                 .node();
-        Label title = new Label(step.title());
+        Label title = new Label(task.title());
         Styled.of(title).id("step-title").as("step-now-title").wrap();
         VBox words = new VBox(6, title);
         HBox.setHgrow(words, Priority.ALWAYS);
+        if (task.isSingle()) {
+            about(words, task.parts().get(0));
+        } else {
+            for (int i = 0; i < task.parts().size(); i++) {
+                Node part = part(state, task.parts().get(i), "part-" + (i + 1));
+                words.getChildren().add(part);
+            }
+        }
+        boolean isDone = state.progress().of(task) == SheetProgress.State.DONE;
+        List<Order> inTheWay = state.session().isPresent() && !isDone ? sheet.inTheWayOf(task) : List.of();
+        if (!inTheWay.isEmpty()) {
+            words.getChildren().add(waitsFor(state, inTheWay.get(0)));
+        }
+        Step step = state.step().orElse(task.parts().get(0));
+        if (state.search().isPresent()) {
+            words.getChildren().add(search.show(state.search().get()));
+        } else if (state.session().isPresent()) {
+            symptoms(task).ifPresent(words.getChildren()::add);
+            words.getChildren().add(kept(state, step));
+        }
+        HBox card = new HBox(14, mark, words, buttons(state, task, isDone, !inTheWay.isEmpty()));
+        Styled.of(card).as("step-card").id("step-card");
+        return card;
+    }
+
+    /** How it is done, what to expect, what to mind. */
+    private static void about(VBox words, Step step) {
         add(words, step.detail());
         add(words, expected(step));
         step.caution().ifPresent(caution -> {
@@ -58,20 +92,33 @@ final class StepCard {
             row.setAlignment(Pos.TOP_LEFT);
             words.getChildren().add(row);
         });
-        boolean isDone = state.progress().of(step) == SheetProgress.State.DONE;
-        List<Order> inTheWay = state.session().isPresent() && !isDone ? sheet.inTheWay(step) : List.of();
-        if (!inTheWay.isEmpty()) {
-            words.getChildren().add(waitsFor(state, inTheWay.get(0)));
+    }
+
+    /** A part of a task, with a tick of its own once the sheet is gone through. */
+    private Node part(SheetModel.State state, Step part, String id) {
+        boolean isDone = state.progress().of(part) == SheetProgress.State.DONE;
+        Label title = new Label(part.title());
+        Styled.of(title).wrap().as(isDone ? "step-over" : "step-title");
+        VBox words = new VBox(2, title);
+        if (!isDone) {
+            about(words, part);
         }
-        if (state.search().isPresent()) {
-            words.getChildren().add(search.show(state.search().get()));
-        } else if (state.session().isPresent()) {
-            symptoms(step).ifPresent(words.getChildren()::add);
-            words.getChildren().add(kept(state, step));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(8, words);
+        if (state.session().isPresent()) {
+            CheckBox tick = new CheckBox();
+            tick.setId(id);
+            tick.setAccessibleText(part.title());
+            tick.setSelected(isDone);
+            tick.addEventFilter(KeyEvent.KEY_PRESSED, event -> turnedByKey = id);
+            tick.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> turnedByKey = "");
+            tick.setOnAction(event -> sheet.turn(part, tick.isSelected()));
+            row.getChildren().add(0, tick);
+        } else {
+            row.getChildren().add(0, new Label("·"));
         }
-        HBox card = new HBox(14, mark, words, buttons(state, step, isDone, !inTheWay.isEmpty()));
-        Styled.of(card).as("step-card").id("step-card");
-        return card;
+        row.getStyleClass().add("step-part");
+        return row;
     }
 
     private static String expected(Step step) {
@@ -102,14 +149,14 @@ final class StepCard {
 
     // --- buttons -----------------------------------------------------------------------------------------------
 
-    private Node buttons(SheetModel.State state, Step step, boolean isDone, boolean isBlocked) {
+    private Node buttons(SheetModel.State state, Task task, boolean isDone, boolean isBlocked) {
         VBox buttons = new VBox(6);
         buttons.setAlignment(Pos.TOP_RIGHT);
         buttons.setMinWidth(Region.USE_PREF_SIZE);
         if (state.session().isEmpty()) {
             return buttons;
         }
-        done = new Button(doneWords(step));
+        done = new Button(doneWords(task.parts().get(0)));
         Styled.of(done).id("step-done").as("primary");
         done.setDisable(isDone || isBlocked);
         done.setOnAction(event -> sheet.done());
@@ -135,21 +182,30 @@ final class StepCard {
                 .orElse("Done   Space");
     }
 
+    /** Id of the tick that keeps the focus; empty where the whole sheet has it. */
+    String turnedByKey() {
+        return turnedByKey;
+    }
+
     /** What is left to wait, as it passes. */
     void left(Step step, Duration left) {
         done.setText("Wait " + Spans.words(left.plusMillis(999)));
         done.setAccessibleText("Wait, " + left.toSeconds() + " seconds are left of “" + step.title() + "”");
     }
 
-    private Optional<Node> symptoms(Step step) {
-        if (step.symptoms().isEmpty()) {
+    private Optional<Node> symptoms(Task task) {
+        List<Symptom> symptoms = task.parts().stream()
+                .flatMap(part -> part.symptoms().stream())
+                .distinct()
+                .toList();
+        if (symptoms.isEmpty()) {
             return Optional.empty();
         }
         FlowPane all = new FlowPane(6, 6);
         Label instead =
                 Styled.of(new Label("Or is it this?")).as("second", "small").node();
         all.getChildren().add(instead);
-        for (Symptom symptom : step.symptoms()) {
+        for (Symptom symptom : symptoms) {
             Button button = Styled.of(new Button(symptom.word())).as("symptom").node();
             button.setId("symptom-"
                     + symptom.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));

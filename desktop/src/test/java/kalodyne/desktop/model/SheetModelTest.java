@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
 import kalodyne.core.runsheet.Symptom;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.testing.Studios;
@@ -93,7 +96,7 @@ class SheetModelTest {
         sheet.begin();
         doAll(3);
         assertThat(state().progress().done()).isEqualTo(3);
-        Step second = state().sheet().steps().get(1);
+        Step second = state().sheet().tasks().get(1).parts().get(0);
         sheet.choose(Optional.of(second));
         sheet.undo();
         assertThat(state().progress().of(second)).isNotEqualTo(SheetProgress.State.DONE);
@@ -128,6 +131,18 @@ class SheetModelTest {
                 .singleElement()
                 .satisfies(session -> assertThat(session.isOver()).isTrue());
         assertThat(state().lastTime()).isPresent();
+        int whole = state().sheet().tasks().size();
+        List<Step> harmful = state().sheet().steps().stream()
+                .filter(step -> step.caution()
+                        .filter(caution -> caution.severity() == Severity.HARM)
+                        .isPresent())
+                .toList();
+        sheet.showShort(true);
+        assertThat(state().sheet().tasks()).hasSizeLessThan(whole * 3 / 4);
+        assertThat(state().sheet().steps())
+                .extracting(Step::id)
+                .containsAll(harmful.stream().map(Step::id).toList());
+        assertThat(state().sheet().tasks()).extracting(Task::title).contains("Plug as last time");
     }
 
     /** A wait goes by a counter that only goes forward; it can be passed over only when it is over. */

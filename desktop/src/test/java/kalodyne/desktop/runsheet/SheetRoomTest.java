@@ -7,15 +7,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import kalodyne.core.gear.Device;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.SheetProgress;
 import kalodyne.core.runsheet.Step;
+import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.desktop.model.PaperModel;
@@ -68,11 +71,16 @@ class SheetRoomTest {
         return state().sheet().steps();
     }
 
+    private List<Task> tasks() {
+        return state().sheet().tasks();
+    }
+
+    private Step first(Act act) {
+        return steps().stream().filter(step -> step.act() == act).findFirst().orElseThrow();
+    }
+
     private int place(Act act) {
-        return steps().indexOf(steps().stream()
-                .filter(step -> step.act() == act)
-                .findFirst()
-                .orElseThrow());
+        return tasks().indexOf(state().sheet().taskOf(first(act)).orElseThrow());
     }
 
     /** Space, as often as it takes; only the last presses are the system's own, which take their time. */
@@ -95,9 +103,9 @@ class SheetRoomTest {
         desk.press(KeyCode.SPACE);
         desk.press(KeyCode.SPACE);
         assertThat(state().progress().done()).isEqualTo(2);
-        assertThat(desk.text("#next-step")).isEqualTo(steps().get(2).title()).isEqualTo(desk.text("#step-title"));
+        assertThat(desk.text("#next-step")).isEqualTo(tasks().get(2).title()).isEqualTo(desk.text("#step-title"));
         desk.press(KeyCode.UP);
-        assertThat(desk.text("#step-title")).isEqualTo(steps().get(1).title());
+        assertThat(desk.text("#step-title")).isEqualTo(tasks().get(1).title());
         desk.press(KeyCode.BACK_SPACE);
         assertThat(state().progress().done()).isEqualTo(1);
         desk.press(KeyCode.HOME);
@@ -109,7 +117,7 @@ class SheetRoomTest {
         desk.close();
         desk = Desk.on(folder, folder.resolve("boathouse.kalodyne"));
         assertThat(((Labeled) desk.robot().lookup("#room-runsheet .strong").query()).getText())
-                .isEqualTo(place(Act.PLUG) + "/" + steps().size());
+                .isEqualTo(place(Act.PLUG) + "/" + tasks().size());
         enter();
         assertThat(desk.text("#step-title")).isEqualTo(next);
         assertThat(state().session().orElseThrow().ticks()).isEqualTo(ticks);
@@ -121,19 +129,61 @@ class SheetRoomTest {
     @Test
     void what_is_not_safe_yet_cannot_be_ticked() {
         desk.press(KeyCode.SPACE);
-        Step plug = steps().get(place(Act.PLUG));
+        Step plug = first(Act.PLUG);
         choose(plug);
         assertThat(desk.text("#step-not-yet")).startsWith("Not yet. First “Speakers off");
         assertThat(desk.<Button>find("#step-done").isDisabled()).isTrue();
         desk.press(KeyCode.SPACE);
         assertThat(state().progress().done()).isZero();
         desk.press(KeyCode.HOME);
-        tickUpTo(place(Act.PLUG) + 3);
-        Step speakers = steps().get(place(Act.SWITCH_OFF));
+        tickUpTo(place(Act.PLUG) + 2);
+        Step speakers = first(Act.SWITCH_OFF);
         choose(speakers);
         desk.click("#step-again");
         assertThat(Desk.onScreen(() -> sheet().state().progress().of(plug))).isEqualTo(SheetProgress.State.AGAIN);
         assertThat(desk.text("#step-title")).isEqualTo(speakers.title());
+    }
+
+    /** Of what is done in one go each part can be ticked alone; Space ticks the rest of it. */
+    @Test
+    void parts_are_ticked_one_by_one_or_together() {
+        desk.press(KeyCode.SPACE);
+        Task ready = tasks().get(0);
+        assertThat(ready.parts()).hasSizeGreaterThan(2);
+        desk.click("#part-2");
+        assertThat(Desk.onScreen(
+                        () -> sheet().state().progress().of(ready.parts().get(1))))
+                .isEqualTo(SheetProgress.State.DONE);
+        assertThat(state().progress().done()).isZero();
+        desk.press(KeyCode.SPACE);
+        assertThat(state().progress().done()).isEqualTo(1);
+        desk.press(KeyCode.UP);
+        desk.click("#part-1");
+        assertThat(state().progress().done()).isZero();
+        assertThat(desk.text("#step-title")).isEqualTo(ready.title());
+    }
+
+    /** A camera that nothing is plugged into films beside: it has its own steps, and a clap lines both up. */
+    @Test
+    void a_camera_films_beside() {
+        desk.click("#plan-more");
+        ComboBox<Optional<Device>> film = desk.find("#plan-film");
+        Desk.onScreen(() -> {
+            film.setValue(film.getItems().stream()
+                    .filter(device ->
+                            device.filter(each -> each.id().equals("camera")).isPresent())
+                    .findFirst()
+                    .orElseThrow());
+            return null;
+        });
+        assertThat(steps().stream().map(step -> step.title() + " " + step.detail()))
+                .anyMatch(words -> words.contains("Start the film first") && words.contains("clap once"))
+                .anyMatch(words -> words.startsWith("Camera: full battery"))
+                .anyMatch(words -> words.contains("By the clap") && words.contains("mute the sound of Camera"))
+                .anyMatch(words -> words.contains("sunday-trio_film_1"));
+        desk.press(KeyCode.ESCAPE);
+        desk.press(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(steps()).noneMatch(step -> step.title().contains("Camera"));
     }
 
     private void choose(Step step) {
