@@ -13,7 +13,6 @@ import kalodyne.core.paper.PaperSize;
 import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.RunSheet;
 import kalodyne.core.runsheet.Section;
-import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
 import kalodyne.core.runsheet.Step;
@@ -74,8 +73,7 @@ public final class RunsheetCommand implements Callable<Integer> {
         try {
             ChosenSetup chosen = ChosenSetup.read(file, Optional.ofNullable(setupName));
             RunSheet whole = SheetMaker.of(rig(chosen));
-            Optional<Session> last = Session.last(chosen.setup().sessions());
-            RunSheet sheet = isShort ? last.map(whole::shortAfter).orElse(whole) : whole;
+            RunSheet sheet = isShort ? whole.shortAfter(chosen.setup().closedSessions()) : whole;
             if (pdf != null) {
                 return write(sheet, chosen.studio().name());
             }

@@ -45,9 +45,9 @@ public record RunSheet(
         return Task.of(steps);
     }
 
-    /** What differs from a time that it was gone through, and every step of safety. */
-    public RunSheet shortAfter(Session last) {
-        return ShortForm.of(this, last);
+    /** What differs from the times that it was gone through, the last one last, and every step of safety; all of it where there were none. */
+    public RunSheet shortAfter(List<Session> before) {
+        return before.isEmpty() ? this : ShortForm.of(this, before);
     }
 
     /** The task that a step is a part of. */

@@ -28,11 +28,6 @@ public record Session(String name, Instant begun, boolean isOver, List<Tick> tic
         ticks = List.copyOf(ticks);
     }
 
-    /** The last of some that was closed. */
-    public static Optional<Session> last(List<Session> sessions) {
-        return sessions.stream().filter(Session::isOver).reduce((first, second) -> second);
-    }
-
     public Optional<Tick> tick(String step) {
         return ticks.stream().filter(tick -> tick.step().equals(step)).findFirst();
     }
@@ -41,7 +36,8 @@ public record Session(String name, Instant begun, boolean isOver, List<Tick> tic
     public Session with(Step step, Tick.Outcome outcome, Instant at) {
         Tick tick = tick(step.id())
                 .orElseGet(() -> new Tick(step.id(), step.title(), outcome, at, "", List.of()))
-                .with(outcome, at);
+                .with(outcome, at)
+                .withTitle(step.title());
         List<Tick> more = new ArrayList<>(ticks);
         more.removeIf(each -> each.step().equals(step.id()));
         more.add(tick);

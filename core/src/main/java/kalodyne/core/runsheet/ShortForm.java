@@ -1,7 +1,9 @@
 package kalodyne.core.runsheet;
 
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.findings.Severity;
@@ -18,18 +20,19 @@ final class ShortForm {
     private static final String PLUG_AS_BEFORE = "Plug as last time";
     private static final String SET_AS_BEFORE = "Set as last time";
 
-    private final Set<String> known;
+    /** How each step was last told when it was done, by its id. */
+    private final Map<String, String> known = new HashMap<>();
 
-    private ShortForm(Session last) {
-        known = last.ticks().stream()
+    private ShortForm(List<Session> before) {
+        before.stream()
+                .flatMap(session -> session.ticks().stream())
                 .filter(tick -> tick.outcome() == Tick.Outcome.DONE)
-                .map(tick -> tick.step() + " " + tick.title())
-                .collect(Collectors.toSet());
+                .forEach(tick -> known.put(tick.step(), tick.title()));
     }
 
-    /** The short form of a sheet after a session that was gone through. */
-    static RunSheet of(RunSheet sheet, Session last) {
-        ShortForm form = new ShortForm(last);
+    /** The short form of a sheet after the times that it was gone through, the last one last. */
+    static RunSheet of(RunSheet sheet, List<Session> before) {
+        ShortForm form = new ShortForm(before);
         List<Step> kept = sheet.steps().stream()
                 .filter(step -> !form.isKnown(step) || !STAYING.contains(step.act()) || isOfSafety(step))
                 .map(step -> form.isKnown(step) ? again(step) : step)
@@ -47,7 +50,7 @@ final class ShortForm {
 
     /** Done before, and told in the same words: nothing about it is new. */
     private boolean isKnown(Step step) {
-        return known.contains(step.id() + " " + step.title());
+        return step.title().equals(known.get(step.id()));
     }
 
     private static boolean isOfSafety(Step step) {

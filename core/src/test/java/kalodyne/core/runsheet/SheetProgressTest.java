@@ -7,7 +7,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Collectors;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
@@ -56,8 +58,14 @@ class SheetProgressTest {
         assertThat(none.now()).contains(SHEET.steps().get(0));
         assertThat(none.done()).isZero();
         SheetProgress some = SheetProgress.of(SHEET, Optional.of(doneUpTo(Act.PHANTOM_ON)));
-        assertThat(some.done()).isEqualTo(SHEET.steps().indexOf(first(Act.PHANTOM_ON)) + 1);
-        assertThat(some.now()).contains(SHEET.steps().get(some.done()));
+        int phantom = SHEET.steps().indexOf(first(Act.PHANTOM_ON));
+        assertThat(some.now()).contains(SHEET.steps().get(phantom + 1));
+        assertThat(some.done())
+                .as("what belongs together counts once")
+                .isEqualTo(SHEET.tasks()
+                                .indexOf(SHEET.taskOf(first(Act.PHANTOM_ON)).orElseThrow())
+                        + 1)
+                .isLessThan(phantom);
         assertThat(SheetProgress.of(SHEET, Optional.of(doneUpTo(Act.PUT_AWAY))).now())
                 .isEmpty();
     }
@@ -93,9 +101,44 @@ class SheetProgressTest {
                 .with(Step.of("plug:of-another-rig", Section.PLUG, Act.PLUG, "Gone", ""), Outcome.DONE, NOW);
         SheetProgress progress = SheetProgress.of(SHEET, Optional.of(session));
         assertThat(progress.of(charge)).isEqualTo(State.SKIPPED);
-        assertThat(progress.done()).isEqualTo(1);
+        assertThat(progress.done()).as("one part is not the whole").isZero();
         assertThat(session.tick(charge.id()).orElseThrow().note()).isEqualTo("spare set in the bag");
         assertThat(session.ticks()).hasSize(2);
+    }
+
+    /**
+     * A second time: the lead is another one, a knob stands elsewhere, the rest is as it was. Left out is what stays as it was left; every
+     * step that guards ears, speakers and microphones is there, and so is what a short form left out before and now differs.
+     */
+    @Test
+    void the_short_form_has_what_differs_and_every_step_of_safety() {
+        Session first = doneUpTo(Act.PUT_AWAY).over();
+        RunSheet again = SHEET.shortAfter(List.of(first));
+        Set<Act> left = again.steps().stream().map(Step::act).collect(Collectors.toSet());
+        assertThat(left)
+                .contains(Act.EARS_OFF, Act.TURN_DOWN, Act.PLUG, Act.PHANTOM_ON, Act.TEST_TAKE, Act.BACK_UP, Act.WAIT)
+                .doesNotContain(Act.CHOOSE, Act.TRIM);
+        assertThat(again.tasks()).extracting(Task::title).contains("Plug as last time", "Set as last time");
+        assertThat(again.orders()).allSatisfy(order -> {
+            assertThat(again.step(order.before())).isPresent();
+            assertThat(again.step(order.after())).isPresent();
+        });
+        Step input = first(Act.CHOOSE);
+        Session other = first.with(input.withTitle("something else"), Outcome.DONE, NOW);
+        assertThat(SHEET.shortAfter(List.of(other)).step(input.id())).contains(input);
+        // The second time went by the short form: what it left out is still known.
+        Session second = new Session(
+                "Session 2",
+                NOW,
+                true,
+                again.steps().stream()
+                        .map(step -> new Tick(step.id(), step.title(), Outcome.DONE, NOW, "", List.of()))
+                        .toList(),
+                Wiring.NONE,
+                Settings.NONE);
+        assertThat(SHEET.shortAfter(List.of(first, second)).steps())
+                .extracting(Step::id)
+                .isEqualTo(again.steps().stream().map(Step::id).toList());
     }
 
     /** The clock on the wall is set an hour back, and a day forward: a wait does not care. */

@@ -151,8 +151,9 @@ public final class SheetModel {
             madeOf = from;
         }
         Optional<Session> session = setup.session();
-        Optional<Session> last = Session.last(setup.sessions());
-        RunSheet shown = isShort ? last.map(made::shortAfter).orElse(made) : made;
+        List<Session> before = setup.closedSessions();
+        Optional<Session> last = before.stream().reduce((first, second) -> second);
+        RunSheet shown = isShort ? made.shortAfter(before) : made;
         SheetProgress progress = SheetProgress.of(shown, session);
         Optional<Step> step = chosen.flatMap(shown::step).or(progress::now);
         state.set(new State(

@@ -124,6 +124,11 @@ public record Setup(
         return sessions.stream().filter(session -> !session.isOver()).reduce((first, last) -> last);
     }
 
+    /** The times that it was gone through and closed, in their order. */
+    public List<Session> closedSessions() {
+        return sessions.stream().filter(Session::isOver).toList();
+    }
+
     /** With a session added, or put in the place of the one of its name. */
     public Setup with(Session session) {
         List<Session> more = new ArrayList<>(sessions);
