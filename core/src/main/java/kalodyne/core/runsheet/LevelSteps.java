@@ -97,7 +97,7 @@ final class LevelSteps implements SheetPart {
                     .orElse(-1);
             for (int i = 0; i < steps.size(); i++) {
                 List<Turned> group = steps.get(i);
-                Step step = recorded(source, group, i == steps.size() - 1);
+                Step step = recorded(source, group, isLast(group, steps.subList(i + 1, steps.size())));
                 step = i == firstGain ? step.with(joined(playing(group.get(0)), step.detail())) : step;
                 draft.add(step);
                 if (!before.isEmpty()) {
@@ -124,6 +124,18 @@ final class LevelSteps implements SheetPart {
             }
         }
 
+        /** Whether what is set later is on other ways: then the track's meter shows what it should. */
+        private static boolean isLast(List<Turned> group, List<List<Turned>> later) {
+            Set<Spot> ahead = later.stream()
+                    .flatMap(List::stream)
+                    .map(turned -> turned.knob().id())
+                    .collect(Collectors.toSet());
+            return group.stream()
+                    .flatMap(turned -> turned.plan().knobs().stream())
+                    .map(Knob::id)
+                    .noneMatch(ahead::contains);
+        }
+
         private Step recorded(String source, List<Turned> group, boolean isLast) {
             Turned first = group.get(0);
             String name = rig.name(source);
@@ -131,7 +143,7 @@ final class LevelSteps implements SheetPart {
                     ? "its " + names(group)
                     : names(group) + " on " + first.knob().owner();
             boolean isMark = isAtMark(first) || isAtLowestStep(first);
-            String tell = isLast || atTrack(first) ? end(first.plan()) : onMeter(first);
+            String tell = isLast ? end(first.plan()) : onMeter(first);
             boolean isPlayed = !tell.isEmpty() && (isLast || !isMark);
             Step step = Step.of(
                             id(group),
@@ -181,7 +193,7 @@ final class LevelSteps implements SheetPart {
         private String playing(Turned turned) {
             return rig.levels()
                     .micSound(turned.plan())
-                    .map(sound -> "As loud as it will get: " + sound.words() + ".")
+                    .map(sound -> "From where you will sit, as loud as you will get: " + sound.words() + ".")
                     .orElse("");
         }
 
@@ -202,10 +214,6 @@ final class LevelSteps implements SheetPart {
                             + Print.decimal(
                                     turned.knob().control().perQuarterHour().db(), 1) + " dB here."
                     : "";
-        }
-
-        private boolean atTrack(Turned turned) {
-            return rig.last(turned.trace()).equals(turned.at().station());
         }
 
         /** It is set while nobody else plays. */

@@ -9,6 +9,7 @@ import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Place;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.sums.Spans;
@@ -78,10 +79,11 @@ final class Preparing implements SheetPart {
         Duration needed = RunTimes.neededAwake(rig);
         Optional<Duration> lasting = RunTimes.battery(rig, id);
         draft.add(charge(
-                id,
-                rig.name(id) + ": full battery, for " + Spans.words(needed),
-                "It runs on its battery: no ground loop through its supply, but it can run out.",
-                lasting.map(span -> "lasts " + Spans.words(span)).orElse("how long is not known")));
+                        id,
+                        rig.name(id) + ": full battery, for " + Spans.words(needed),
+                        "It runs on its battery: no ground loop through its supply, but it can run out.",
+                        lasting.map(span -> "lasts " + Spans.words(span)).orElse("how long is not known"))
+                .with(loop(rig, id)));
         lasting.filter(span -> span.compareTo(needed) < 0)
                 .ifPresent(span -> draft.add(new Finding(
                         FindingCode.SHEET_BATTERY_SHORT,
@@ -92,6 +94,17 @@ final class Preparing implements SheetPart {
                         "It lasts " + Spans.words(span) + "; recording and setting up take about " + Spans.words(needed)
                                 + ".",
                         Optional.of(Remedy.byHand("Lay spare batteries ready, or run it on mains")))));
+    }
+
+    /** A computer is counted as on its charger: where that hums, the battery is the cure. */
+    private static String loop(SheetRig rig, String id) {
+        return rig.joints().stream()
+                .flatMap(joint -> joint.findings().stream())
+                .filter(finding -> finding.code() == FindingCode.HUM_GROUND_LOOP
+                        && rig.device(id).kind() == DeviceKind.COMPUTER)
+                .findFirst()
+                .map(finding -> "Pull its charger for the takes. " + finding.text())
+                .orElse("");
     }
 
     private static Step charge(String id, String title, String reason, String tell) {

@@ -65,7 +65,10 @@ final class TakeSteps implements SheetPart {
                         Act.TEST_TAKE,
                         "Test take of 30 s: the loudest part, then 10 s of silence",
                         "A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.")
-                .with("Listen on headphones for " + listenFor(rig) + ".")
+                .with("Listen on headphones for " + listenFor(rig) + "."
+                        + (film(rig, rig.recorders()).isEmpty()
+                                ? ""
+                                : " Film a minute of it too, and look whether picture and sound are there."))
                 .telling(peaks.getCount() == 0 ? "goes to Takes" : "peaks " + words(peaks))
                 .noticing(Symptom.NO_SIGNAL, Symptom.ONE_SIDE, Symptom.TOO_LOUD, Symptom.TOO_QUIET, Symptom.HUM));
         draft.order(

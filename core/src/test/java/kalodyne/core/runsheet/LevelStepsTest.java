@@ -33,13 +33,13 @@ class LevelStepsTest {
 
             mic-dynamic-voice.out xlr-xlr recorder-handheld.mic-1
             level:recorder-handheld.gain-1: Dynamic voice microphone: play the loudest part, input level 1 on Hand-held recorder with two XLR inputs up to 12:15
-                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
+                From where you will sit, as loud as you will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.3 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −15.3 dBFS
 
             mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital |
             level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
-                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                From where you will sit, as loud as you will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
             level:guitar-humbucker.volume: Electric guitar, humbuckers: its volume to full (5:00)
@@ -106,7 +106,7 @@ class LevelStepsTest {
 
             mic-condenser-large.out xlr-xlr interface-2.mic-1; headphones-80.plug interface-2.phones; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             level:interface-2.gain-1: Condenser microphone, large diaphragm: play the loudest part, gain 1 on Two-input interface, bus powered up to 9:15
-                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                From where you will sit, as loud as you will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.8 dBFS
             level:interface-2.phones-level: Studio headphones, 80 Ω: headphones on Two-input interface, bus powered slowly up to 9:30
@@ -116,7 +116,7 @@ class LevelStepsTest {
 
             mic-dynamic-voice.out xlr-xlr interface-2.mic-1; interface-2.out-1 trs-xlr speakers-powered.in-xlr; interface-2.direct=on; interface-2.usb usb-c-c laptop-combo.usb-2
             level:interface-2.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Two-input interface, bus powered up to 12:45
-                As loud as it will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
+                From where you will sit, as loud as you will get: a loud voice a hand's width (10 cm) away. If the meter shows more, go back a little: a quarter of an hour is 1.4 dB here.
                 because Here the loudest part lands where it should, with the least noise.
                 tells meter −14.4 dBFS
             level:speakers-powered.level: Powered studio speaker: level to 0 dB (3:20)
@@ -134,7 +134,7 @@ class LevelStepsTest {
             level:mixer-small.main: main level on Small mixer, two mic and two stereo channels to 0 dB (1:12)
                 because There it moves finely, and the gains before it make the level.
             level:mixer-small.gain-1: Dynamic voice microphone: play the loudest part, gain 1 on Small mixer, two mic and two stereo channels up to 3:30
-                As loud as it will get: a loud voice a hand's width (10 cm) away.
+                From where you will sit, as loud as you will get: a loud voice a hand's width (10 cm) away.
                 because Here the loudest part lands where it should, with the least noise.
                 tells Small mixer, two mic and two stereo channels reads about −2 dB
             level:interface-2.gain-1+interface-2.gain-2: Dynamic voice microphone: play the loudest part, gain 1 and gain 2 on Two-input interface, bus powered stay at their lowest (7:00)

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.PowerSource;
+import kalodyne.core.levels.Trace;
 
 /** What holds of every sheet, whatever is plugged: the order that keeps gear and ears whole. */
 final class SafeOrder {
@@ -24,6 +26,72 @@ final class SafeOrder {
         powerIsSafe(rig, sheet);
         phantomIsSafe(rig, sheet);
         takesAreSafe(sheet);
+        nothingIsMadeUp(rig, sheet);
+        tracksAreApart(rig);
+        metersComeLast(rig, sheet);
+    }
+
+    /** No step is about something that is not there, and none about a battery or a switch of what a lead feeds. */
+    private static void nothingIsMadeUp(SheetRig rig, RunSheet sheet) {
+        for (Step step : sheet.steps()) {
+            assertThat(step.gear())
+                    .as(step.title())
+                    .allMatch(mark -> rig.patch().devices().containsKey(mark)
+                            || rig.patch().leads().containsKey(mark));
+            if (step.act() == Act.CHARGE || step.act() == Act.SWITCH_ON) {
+                assertThat(step.gear())
+                        .as(step.title())
+                        .noneMatch(id -> rig.runsOn(id, PowerSource.BUS)
+                                && rig.feeding(id).isPresent());
+            }
+        }
+        assertThat(sheet.steps().stream().filter(step -> step.act() == Act.LINE_UP))
+                .as("one recording has nothing to be lined up with")
+                .hasSizeLessThanOrEqualTo(
+                        rig.recording().size() > 1
+                                        || sheet.steps().stream()
+                                                .anyMatch(step -> step.title().contains("safety copy"))
+                                ? 1
+                                : 0);
+        boolean isRecorded = sheet.steps().stream().anyMatch(step -> step.act() == Act.TAKE);
+        assertThat(isRecorded).isEqualTo(!rig.recording().isEmpty());
+    }
+
+    /** What is mixed before it is recorded is one track: no channel is armed twice. */
+    private static void tracksAreApart(SheetRig rig) {
+        for (String recorder : rig.recording()) {
+            List<String> armed = rig.recorders().captured(recorder).lines().stream()
+                    .flatMap(line -> line.track().channels().stream()
+                            .map(channel -> line.track().sender().orElse("") + " " + channel))
+                    .toList();
+            assertThat(armed).as(recorder).doesNotHaveDuplicates();
+        }
+    }
+
+    /** Where the meter of a track is read, every other knob on the way to it stands already as it should. */
+    private static void metersComeLast(SheetRig rig, RunSheet sheet) {
+        for (Trace trace : rig.recorded()) {
+            OptionalInt read = IntStream.range(0, sheet.steps().size())
+                    .filter(i -> sheet.steps().get(i).run().equals(Optional.of(trace.key()))
+                            && sheet.steps().get(i).section() == Section.LEVELS
+                            && sheet.steps().get(i).tell().startsWith("meter"))
+                    .findFirst();
+            read.ifPresent(at -> trace.path().points().stream()
+                    .flatMapToInt(point -> rig.advised().flow().points().get(point).knob().stream())
+                    .mapToObj(
+                            knob -> rig.advised().flow().knobs().get(knob).id().write())
+                    .forEach(knob -> assertThat(IntStream.range(
+                                            at + 1, sheet.steps().size())
+                                    .filter(i -> sheet.steps().get(i).act() == Act.SET_LEVEL)
+                                    .filter(i -> List.of(sheet.steps()
+                                                    .get(i)
+                                                    .id()
+                                                    .replaceFirst("^level:", "")
+                                                    .split("\\+"))
+                                            .contains(knob)))
+                            .as("%s is turned after the meter of %s was read", knob, trace.name())
+                            .isEmpty()));
+        }
     }
 
     private static int last(RunSheet sheet, Act act, Section section) {
