@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.route.RouteGraph.Node;
 import kalodyne.core.route.RouteGraph.Side;
@@ -25,16 +26,25 @@ final class Chains {
     /** What is taken now is chosen only where nothing else is left, and the fewer of it the better. */
     private static final long PULLED_OUT = 10;
 
+    /** From here on a socket is made for something else: line into an instrument input. */
+    private static final double MADE_FOR_OTHERS = 4;
+
+    /** A balanced microphone signal into a phone. */
+    private static final double OF_ANOTHER_KIND = 3;
+
     private final Stock stock;
     private final Hops hops;
     private final List<Hop> shared;
+    private final boolean isHeard;
 
     /**
      * Finds chains.
      *
      * @param shared hops of other sources, which lead this one on too
+     * @param isHeard whether headphones will be looked for a socket
      */
-    Chains(Stock stock, Hops hops, List<Hop> shared) {
+    Chains(Stock stock, Hops hops, List<Hop> shared, boolean isHeard) {
+        this.isHeard = isHeard;
         this.stock = stock;
         this.hops = hops;
         this.shared = List.copyOf(shared);
@@ -55,14 +65,22 @@ final class Chains {
             boolean isHop = !from.device().equals(to.device());
             if (isHop) {
                 Side next = way.get(i + 2).side();
-                open = open.stream()
+                open = kept(open.stream()
                         .flatMap(chain -> further(chain, from, to, next, taken, channels))
                         .sorted(Comparator.comparingDouble(Chain::roughCost))
-                        .limit(MOST_KEPT)
-                        .toList();
+                        .toList());
             }
         }
         return open;
+    }
+
+    /** The best few, and the best that needs nothing to get. */
+    private static List<Chain> kept(List<Chain> sorted) {
+        List<Chain> kept = new ArrayList<>(sorted.subList(0, Math.min(MOST_KEPT, sorted.size())));
+        if (kept.stream().noneMatch(Chain::isOwned)) {
+            sorted.stream().filter(Chain::isOwned).findFirst().ifPresent(kept::add);
+        }
+        return kept;
     }
 
     private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
@@ -76,6 +94,9 @@ final class Chains {
         List<Pair> pairs = new ArrayList<>();
         for (Port out : outs) {
             for (Port in : ins) {
+                if (isMadeUp(out, in)) {
+                    continue;
+                }
                 hops.joinings().of(out.shape(), in.shape()).stream()
                         .findFirst()
                         .ifPresent(joining -> pairs.add(new Pair(
@@ -92,8 +113,28 @@ final class Chains {
                 .filter(pair -> pair.cost() <= cheapest + MOST_WORSE)
                 .sorted(Comparator.comparingDouble(Pair::cost))
                 .limit(MOST_PAIRS)
-                .flatMap(pair -> hops.best(pair.out(), pair.in(), chain.used()).stream())
+                .flatMap(pair -> Stream.concat(
+                        hops.best(pair.out(), pair.in(), chain.used()).stream(),
+                        openEnded(pair.out(), pair.in(), chain.used())))
                 .map(chain::with);
+    }
+
+    /** Where headphones want to hear a phone that its only socket is taken from, a splitter is worth a look. */
+    private Stream<Hop> openEnded(Port out, Port in, Set<String> used) {
+        boolean isWanted = isHeard && in.shape().signal() == SignalKind.HEADSET;
+        return isWanted ? hops.openEnded(out, in, used).stream() : Stream.empty();
+    }
+
+    /** Nobody buys a box to plug it where it is not made for: what is to be got has to fit on both of its sides. */
+    private static boolean isMadeUp(Port out, Port in) {
+        SignalKind given = out.shape().signal();
+        SignalKind taken = in.shape().signal();
+        boolean isIntoPhone = taken == SignalKind.HEADSET;
+        double mismatch = Mismatch.of(given, taken);
+        boolean isIntoBought = Missing.is(in.device()) && !isIntoPhone && mismatch >= MADE_FOR_OTHERS;
+        boolean isOutOfBought =
+                Missing.is(out.device()) && mismatch >= OF_ANOTHER_KIND && !(isIntoPhone && given == SignalKind.LINE);
+        return isIntoBought || isOutOfBought;
     }
 
     /** What is plugged for another source and leads on from here. */

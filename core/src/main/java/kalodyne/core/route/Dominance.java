@@ -3,6 +3,7 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import kalodyne.core.gear.DeviceKind;
 
 /** Leaves out detours: ways that go through all devices of a better one and through more, without keeping more. */
@@ -26,8 +27,15 @@ final class Dominance {
                 || way.strands().size() != better.strands().size()) {
             return false;
         }
+        // What comes by another socket of the recorder is another way: by data, or as a voltage.
         boolean losesMore = way.channels() < better.channels()
-                && way.missing().size() >= better.missing().size();
+                && way.missing().size() >= better.missing().size()
+                && IntStream.range(0, way.strands().size())
+                        .allMatch(i -> way.strands()
+                                .get(i)
+                                .track()
+                                .sender()
+                                .equals(better.strands().get(i).track().sender()));
         boolean isLonger = false;
         for (int i = 0; i < way.strands().size(); i++) {
             List<String> all = way.strands().get(i).stations();

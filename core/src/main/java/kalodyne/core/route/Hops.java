@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
@@ -73,6 +74,23 @@ final class Hops {
                 .toList();
     }
 
+    /** The best by something that headphones can go into too: a splitter. */
+    Optional<Hop> openEnded(Port from, Port to, Set<String> used) {
+        return joinings.of(from.shape(), to.shape()).stream()
+                .filter(Hops::isOpenEnded)
+                .flatMap(joining -> joining.between(from, to, used).stream())
+                .limit(MOST_SINGLE)
+                .map(made -> Hop.of(from, to, made, joints(made.pluggings())))
+                .filter(hop -> hop.worst() != Faults.Grade.FATAL)
+                .max(Comparator.comparing(Hop::worst));
+    }
+
+    private static boolean isOpenEnded(Joining joining) {
+        return joining.leads().stream()
+                .anyMatch(sort -> sort.lead().ends().stream()
+                        .anyMatch(end -> end.form() == Form.SOCKET && end.name().equals("headphones")));
+    }
+
     /** Tries joinings until one is as good as any of them was between ports of such contacts. */
     private Optional<Hop> best(
             Port from, Port to, Set<String> used, List<Joining> all, Learned before, boolean isOwned) {
@@ -80,7 +98,7 @@ final class Hops {
         Map<List<Integer>, Integer> tried = new HashMap<>();
         for (Joining joining : before.order(all, isOwned)) {
             List<Integer> alike = List.of(joining.missing(), joining.leads().size());
-            int most = joining.leads().size() > 1 && joining.missing() > 0 ? MOST_OF_SEVERAL : MOST_SINGLE;
+            int most = joining.leads().size() > 1 && joining.missing() == 1 ? MOST_OF_SEVERAL : MOST_SINGLE;
             Optional<Joining.Made> made =
                     tried.getOrDefault(alike, 0) >= most ? Optional.empty() : joining.between(from, to, used);
             if (made.isPresent()) {

@@ -151,11 +151,13 @@ final class Joinings {
         End start = new End(from.connectors().get(fromSocket), from.forms().get(fromSocket));
         End goal = new End(to.connectors().get(toSocket), to.forms().get(toSocket));
         List<Joining> all = new ArrayList<>(singles(from, fromSocket, to, toSocket));
+        boolean isStrong = from.signal() == SignalKind.LINE || from.signal() == SignalKind.HEADPHONE;
         List<Through> firsts = through(start);
         List<Through> lasts = through(goal);
         for (Through first : firsts) {
             for (Through last : lasts) {
-                if (isTwo(first.kind(), last.kind()) && End.of(last.out()).fits(first.out())) {
+                if (isTwo(first.kind(), last.kind(), isStrong)
+                        && End.of(last.out()).fits(first.out())) {
                     all.add(Joining.of(
                             List.of(first.kind(), last.kind()),
                             List.of(
@@ -172,9 +174,15 @@ final class Joinings {
         return all;
     }
 
-    /** Of two leads one at the most is to be got. */
-    private static boolean isTwo(LeadSort one, LeadSort other) {
-        return one.equals(other) ? one.marks().size() > 1 && one.isOwned() : one.isOwned() || other.isOwned();
+    /** Of two leads one at the most is to be got; a lead that makes a strong signal smaller may need an adapter beside it. */
+    private static boolean isTwo(LeadSort one, LeadSort other, boolean isStrong) {
+        return one.equals(other)
+                ? one.marks().size() > 1 && one.isOwned()
+                : one.isOwned() || other.isOwned() || (isStrong && (isAdapted(one, other) || isAdapted(other, one)));
+    }
+
+    private static boolean isAdapted(LeadSort lead, LeadSort adapter) {
+        return adapter.lead().kind() == LeadKind.ADAPTER && lead.attenuates();
     }
 
     /** A lead entered by one end and left by another one. */
@@ -243,7 +251,7 @@ final class Joinings {
                 through(two).stream()
                         .filter(adapter -> adapter.kind().marks().size() > 1
                                 && !adapter.kind().equals(kind)
-                                && isTwo(adapter.kind(), kind))
+                                && isTwo(adapter.kind(), kind, false))
                         .filter(adapter -> outs.stream().allMatch(End.of(adapter.out())::fits))
                         .map(adapter -> Joining.of(
                                 List.of(kind, adapter.kind(), adapter.kind()), adapted(entry, outs, adapter, isTurned)))

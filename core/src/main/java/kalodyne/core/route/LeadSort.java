@@ -41,6 +41,12 @@ record LeadSort(int number, Lead lead, List<String> marks, boolean isOwned) {
                         .anyMatch(wire -> joins(wire.from().end(), wire.to().end(), one.id(), other.id()));
     }
 
+    /** Whether it makes a level smaller: there are resistors in it. */
+    boolean attenuates() {
+        return lead.wires().stream()
+                .anyMatch(wire -> wire.facts().printed(Fact.RESISTOR).isPresent());
+    }
+
     /** Which contact of one end leads to which of another one, through what, and what lies across each end. */
     List<String> wiring(LeadEnd one, LeadEnd other) {
         return lead.wires().stream()

@@ -10,8 +10,10 @@ import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Fact;
+import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadKind;
+import kalodyne.core.gear.PowerSource;
 
 /**
  * Something that a way needs and that is not owned.
@@ -26,6 +28,9 @@ public record Missing(String words, Price price) {
 
     /** So many sockets a preamp for one source has: two in, two out, earth. */
     private static final int MOST_OF_A_BOX = 5;
+
+    /** A plug for the phone, and what goes in. */
+    private static final int MOST_OF_AN_ADAPTER = 3;
 
     /** Classes of price; common practice. */
     public enum Price {
@@ -96,6 +101,18 @@ public record Missing(String words, Price price) {
     static Missing of(Device device) {
         boolean isSimple = SMALL.contains(device.kind())
                 || (device.kind() == DeviceKind.PREAMP && device.sockets().size() <= MOST_OF_A_BOX);
-        return new Missing(device.name(), isSimple ? Price.B : Price.C);
+        return new Missing(device.name(), isAdapter(device) ? Price.A : isSimple ? Price.B : Price.C);
+    }
+
+    /** A small thing with a plug of its own that needs no supply of its own costs what a lead does. */
+    private static boolean isAdapter(Device device) {
+        boolean hasPlug = device.sockets().stream()
+                .anyMatch(socket -> socket.form() == Form.PLUG && socket.connector() != Connector.XLR);
+        boolean isFed = device.powering().stream().allMatch(way -> way.source() == PowerSource.BUS);
+        return hasPlug
+                && isFed
+                && device.kind() != DeviceKind.MIDI
+                && SMALL.contains(device.kind())
+                && device.sockets().size() <= MOST_OF_AN_ADAPTER;
     }
 }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules;
@@ -13,6 +15,13 @@ import kalodyne.core.units.Print;
 final class Scoring {
     private static final double WRONG = 60;
     private static final double CAUTION = 25;
+
+    /** What a level control mends has to be thought of each time. */
+    private static final double TURNED_DOWN = 10;
+
+    /** Who does not mind mono loses what is played on one side only. */
+    private static final double ONE_SIDE = 8;
+
     private static final double DEVICE = 2;
 
     /** More knobs to set than on others. */
@@ -72,7 +81,7 @@ final class Scoring {
             int sourceChannels) {
         this.wish = wish;
         int channels = strands.stream().mapToInt(Way.Strand::channels).sum();
-        faults(joints);
+        faults(joints, strands);
         sides(channels, sourceChannels);
         missing(missing, bulk(strands, stock));
         int breaks = strands.stream().mapToInt(Way.Strand::breaks).max().orElse(0);
@@ -166,18 +175,28 @@ final class Scoring {
         });
     }
 
-    private void faults(List<JointRules.Checked> joints) {
+    private void faults(List<JointRules.Checked> joints, List<Way.Strand> strands) {
+        boolean isTurnedDown = strands.stream()
+                .flatMap(strand -> strand.prediction().stream())
+                .allMatch(prediction -> prediction.overDb() <= 0);
         joints.stream().flatMap(joint -> joint.findings().stream()).forEach(finding -> {
-            double points = switch (Faults.of(finding)) {
-                case FATAL, WRONG -> WRONG;
-                case CAUTION -> CAUTION;
-                case WEAK -> WEAK * weight(Priority.CLEAN);
-                case NONE -> 0;
-            };
+            double points = points(finding, isTurnedDown);
             if (points > 0) {
                 add(Reason.Of.FAULTS, points, Print.withinSentence(finding.title()));
             }
         });
+    }
+
+    private double points(Finding finding, boolean isTurnedDown) {
+        if (finding.code() == FindingCode.STEREO_ONE_SIDE && wish.stereo() != Stereo.KEEP) {
+            return ONE_SIDE;
+        }
+        return switch (Faults.of(finding)) {
+            case FATAL, WRONG -> WRONG;
+            case CAUTION -> isTurnedDown ? TURNED_DOWN : CAUTION;
+            case WEAK -> WEAK * weight(Priority.CLEAN);
+            case NONE -> 0;
+        };
     }
 
     private void sides(int channels, int sourceChannels) {

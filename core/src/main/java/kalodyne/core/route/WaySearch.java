@@ -17,6 +17,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
@@ -54,6 +55,11 @@ final class WaySearch {
     private static final int MOST_TOLD = 5;
     private static final int MOST_KINDS = 12;
     private static final int MOST_EARLY = 3;
+
+    /** As much dearer as an interface is, and a fault more. */
+    private static final double MOST_BEHIND = 150;
+
+    private static final double CLIPS_DB = 0.5;
 
     private static final Set<DeviceKind> TO_GET =
             EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
@@ -271,10 +277,26 @@ final class WaySearch {
     }
 
     private List<Way> told(List<Way> found) {
-        return Dominance.without(found, stock).stream()
+        List<Way> best = Dominance.without(found, stock).stream()
                 .sorted(Comparator.comparingDouble(Way::score).thenComparing(Way::title))
+                .toList();
+        return best.stream()
+                .filter(way -> best.indexOf(way) == 0 || isWorthTelling(way, best.get(0)))
                 .limit(MOST_TOLD)
                 .toList();
+    }
+
+    /** Nothing that clips or is wrong is bought, and none is told beside a way of quite another rank. */
+    private static boolean isWorthTelling(Way way, Way best) {
+        boolean isSpoilt = way.strands().stream()
+                .flatMap(strand -> strand.prediction().stream())
+                .anyMatch(prediction -> prediction.overDb() > CLIPS_DB);
+        boolean isWrong = Severity.WRONG == way.worst().orElse(Severity.NOTE);
+        boolean isWorseThanOwned =
+                isWrong && best.worst().isEmpty() && best.missing().isEmpty();
+        return !(isSpoilt && !way.missing().isEmpty())
+                && !isWorseThanOwned
+                && way.score() <= best.score() + MOST_BEHIND;
     }
 
     private static List<Candidate> best(Collection<Candidate> all, int most) {
@@ -287,13 +309,18 @@ final class WaySearch {
     }
 
     private void look(List<Node> way) {
-        for (Chain chain : new Chains(stock, hops, present.there()).of(way, present.taken(), used, channels())) {
+        for (Chain chain :
+                new Chains(stock, hops, present.there(), isHeard()).of(way, present.taken(), used, channels())) {
             made(List.of(chain))
                     .ifPresent(each -> first.merge(
                             kind(each),
                             new Candidate(chain, each),
                             (a, b) -> a.way().score() <= b.way().score() ? a : b));
         }
+    }
+
+    private boolean isHeard() {
+        return wish.heard().headphones().isPresent();
     }
 
     private int channels() {
@@ -346,7 +373,7 @@ final class WaySearch {
         Set<String> marks = chains.get(chains.size() - 1).used();
         List<Hop> shared =
                 Stream.concat(Chain.hops(chains), present.there().stream()).toList();
-        Chains others = new Chains(stock, hops, shared);
+        Chains others = new Chains(stock, hops, shared, isHeard());
         String before = entry(chains.get(0));
         List<Chain> found = new ArrayList<>();
         for (int i = 0; i < MOST_FOR_OTHERS && found.size() < ENOUGH_FOR_OTHERS && !isCancelled.getAsBoolean(); i++) {

@@ -70,7 +70,7 @@ class PlannerTest {
             S4  | headset-two-plugs phone-ctia headset-splitter-ctia | headset-two-plugs > phone-ctia | | straight 1
             S4b | headset-two-plugs phone-omtp headset-splitter-ctia | headset-two-plugs > phone-omtp | | straight 1; get A Headset splitter, OMTP: microphone and headphones apart
             S5  | mixer-small phone-ctia attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-ctia | | straight 1
-            S5b | mixer-small phone-digital attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-digital | | get-headset-adapter-usb 1; get B Adapter from USB-C to a four-pole headset socket
+            S5b | mixer-small phone-digital attenuator-phone 635-plug-35-socket trs-trs | mixer-small > phone-digital | | get-headset-adapter-usb 1; get A Adapter from USB-C to a four-pole headset socket
             S6  | guitar-single-coil phone-ctia ts-ts guitar-phone-adapter | guitar-single-coil > phone-ctia | | guitar-phone-adapter 1; response.dull
             S6b | guitar-single-coil phone-digital ts-ts guitar-phone-adapter interface-guitar-usb usb-c-c | guitar-single-coil > phone-digital | | interface-guitar-usb 1
             S7  | mic-usb phone-digital usb-c-c host-adapter-charging usb-a-c | mic-usb > phone-digital | | straight 2
@@ -120,6 +120,10 @@ class PlannerTest {
             S11d | synth-digital*2 interface-4 laptop-combo ts-ts*4 usb-a-c | synth-digital,synth-digital-2 > laptop-combo; NOTHING | KEEP | interface-4 2 + interface-4 2; balanced.half
             S18 | guitar-single-coil interface-2 laptop-combo ts-ts usb-a-c-charge usb-c-c | guitar-single-coil > laptop-combo | | interface-2 1
             S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | straight 2
+            S5d | mixer-small phone-ctia trs-trs mini-mini | mixer-small > phone-ctia | | straight 1; get A Adapter, 3.5 mm three-pole socket to 6.35 mm three-pole plug, A Attenuating lead, line to a phone's headset socket (CTIA)
+            S6d | guitar-single-coil phone-ctia ts-ts | guitar-single-coil > phone-ctia | | get-guitar-phone-adapter 1; get A Passive guitar adapter for a phone's four-pole socket; response.dull
+            S17e | groovebox phone-ctia mini-mini headset-splitter-ctia earphones-16 | groovebox > phone-ctia; earphones-16 | | straight 1; caution.line-into-mic stereo.one-side headset.mic-shorted; heard
+            S17f | groovebox phone-ctia mini-mini earphones-16 | groovebox > phone-ctia; earphones-16 | | straight 1; get A Headset splitter, CTIA, its microphone leg padded for line level; stereo.one-side level.overload; heard
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | phono-preamp interface-rca 2
             S20b | turntable-preamp phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-preamp > laptop-combo | KEEP | interface-rca 2
             """)
@@ -129,6 +133,28 @@ class PlannerTest {
         assertThat(first + plan.impossible().map(words -> " !").orElse(""))
                 .as(situation)
                 .isEqualTo(expected);
+    }
+
+    /**
+     * What nobody in the trade would propose is not among the ways: a guitar adapter for a line output, a DI box into a phone, a line in a
+     * microphone input where a line input is owned, a box that is bought and clips.
+     */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            groovebox phone-ctia mini-mini earphones-16 | groovebox > phone-ctia; earphones-16 | get-guitar-phone-adapter get-preamp-portable get-di-active
+            mixer-small phone-ctia trs-trs mini-mini | mixer-small > phone-ctia | get-guitar-phone-adapter get-preamp-portable get-di-active
+            guitar-single-coil phone-ctia ts-ts | guitar-single-coil > phone-ctia | get-di-active get-di-passive get-interface-rca
+            guitar-single-coil phone-digital ts-ts | guitar-single-coil > phone-digital | get-di-active get-di-passive
+            wireless-receiver phone-digital mini-mini | wireless-receiver > phone-digital | get-interface-guitar-usb get-interface-mic-inst get-guitar-phone-adapter
+            turntable-mm interface-2 laptop-combo usb-a-c rca-rca-earth rca-2ts | turntable-mm > laptop-combo | get-interface-rca get-guitar-phone-adapter
+            synth-analogue interface-2 laptop-combo ts-ts usb-a-c trs-xlr | synth-analogue > laptop-combo | get-di-active get-headset-adapter-usb
+            """)
+    void what_is_laughable_is_not_proposed(String shelf, String wish, String never) {
+        List<String> stations = Shelf.planned(shelf, wish, null).ways().stream()
+                .flatMap(way -> way.strands().stream())
+                .flatMap(strand -> strand.stations().stream())
+                .toList();
+        assertThat(stations).isNotEmpty().doesNotContain(never.split(" "));
     }
 
     /** Every order of devices, every socket, every lead: nothing that a plain search finds is better. */
@@ -272,7 +298,7 @@ class PlannerTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             drum-box | tablet | false | interface 2; heard | laptop.usb-1
-            drum-box | tablet | true | get-headset-adapter-usb 1; get B Adapter from USB-C to a four-pole headset socket, A Attenuating lead, line to a phone's headset socket (CTIA); heard |
+            drum-box | tablet | true | get-headset-adapter-usb 1; get A Adapter from USB-C to a four-pole headset socket, A Attenuating lead, line to a phone's headset socket (CTIA); heard |
             mixer | camera | false | straight 2; caution.line-into-mic; heard |
             """)
     void what_is_plugged_is_pulled_out_or_stays(
