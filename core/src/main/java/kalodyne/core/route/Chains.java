@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.route.RouteGraph.Node;
 import kalodyne.core.route.RouteGraph.Side;
@@ -207,8 +208,14 @@ final class Chains {
                 .count();
     }
 
+    /** Whether nothing is in its sockets, nor in another one of the same channel: two that share a gain are one input. */
     static boolean isFree(Port port, Device device, Wiring taken) {
+        Set<Spot> spots = taken.spots();
         return port.parts().stream()
-                .allMatch(part -> taken.isFree(device, device.socket(part).orElseThrow()));
+                .map(part -> device.socket(part).orElseThrow())
+                .allMatch(socket -> taken.isFree(device, socket)
+                        && device.sockets().stream()
+                                .filter(other -> device.isOneInput(socket, other))
+                                .noneMatch(other -> spots.contains(new Spot(device.id(), other.id()))));
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
+import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules;
@@ -21,6 +22,9 @@ final class Scoring {
 
     /** Who does not mind mono loses what is played on one side only. */
     private static final double ONE_SIDE = 8;
+
+    /** Half of a balanced signal is 6 dB less, which a gain makes up: nobody hears it. */
+    private static final double HALF = 2;
 
     private static final double DEVICE = 2;
 
@@ -190,6 +194,9 @@ final class Scoring {
     private double points(Finding finding, boolean isTurnedDown) {
         if (finding.code() == FindingCode.STEREO_ONE_SIDE && wish.stereo() != Stereo.KEEP) {
             return ONE_SIDE;
+        }
+        if (finding.code() == FindingCode.BALANCED_HALF && finding.severity() == Severity.WEAK) {
+            return HALF * weight(Priority.CLEAN);
         }
         return switch (Faults.of(finding)) {
             case FATAL, WRONG -> WRONG;

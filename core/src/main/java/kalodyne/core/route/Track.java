@@ -6,9 +6,12 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.ChannelPair;
+import kalodyne.core.gear.ChannelRole;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.gear.Stage;
+import kalodyne.core.gear.StageKind;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.units.Print;
 
@@ -46,6 +49,21 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
                         .collect(Collectors.joining(" and ")),
                 Optional.empty(),
                 List.of());
+    }
+
+    /** In its multitrack mode a device sends its converters in their order. */
+    private static List<Integer> inOrder(Inside inside, Device sender, Port input) {
+        List<String> converters = sender.stages().stream()
+                .filter(stage -> stage.kind() == StageKind.TO_DIGITAL)
+                .map(Stage::id)
+                .toList();
+        return input.parts().stream()
+                .flatMap(part -> inside.converters(part).stream())
+                .map(way -> converters.indexOf(way.get(way.size() - 1).id()) + 1)
+                .filter(number -> number > 0)
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** The same with the channels of another that comes from the same sender. */
@@ -116,7 +134,9 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
         }
         List<Integer> sorted = numbers.stream().distinct().sorted().toList();
         if (sorted.isEmpty()) {
-            return all(sender, data);
+            boolean isApart = pairs.stream().anyMatch(pair -> pair.role() == ChannelRole.MULTITRACK);
+            List<Integer> counted = isApart ? inOrder(inside, sender, input) : List.of();
+            return counted.isEmpty() ? all(sender, data) : new Track(words(counted), Optional.of(sender.id()), counted);
         }
         return new Track(words(sorted), Optional.of(sender.id()), sorted);
     }

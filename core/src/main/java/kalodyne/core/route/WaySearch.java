@@ -294,9 +294,19 @@ final class WaySearch {
         boolean isWrong = Severity.WRONG == way.worst().orElse(Severity.NOTE);
         boolean isWorseThanOwned =
                 isWrong && best.worst().isEmpty() && best.missing().isEmpty();
+        boolean isNeedless = isFine(best) && !way.missing().isEmpty() && way.channels() <= best.channels();
         return !(isSpoilt && !way.missing().isEmpty())
                 && !isWorseThanOwned
+                && !isNeedless
                 && way.score() <= best.score() + MOST_BEHIND;
+    }
+
+    /** Owned, without a fault, and heard as wished: nobody buys something to be as well off. */
+    private static boolean isFine(Way way) {
+        return way.missing().isEmpty()
+                && way.worst().orElse(Severity.NOTE) == Severity.NOTE
+                && way.monitoring().isAsWished()
+                && way.sideTasks().stream().allMatch(SideTask::isDone);
     }
 
     private static List<Candidate> best(Collection<Candidate> all, int most) {
