@@ -84,8 +84,17 @@ public final class PlanCommand implements Callable<Integer> {
             description = "keep: left and right stay apart; mono: one is enough; any: no matter (the default).")
     private String stereo = "any";
 
-    @Option(names = "--headphones", paramLabel = "NAME", description = "What it is heard on meanwhile.")
-    private Optional<String> headphones = Optional.empty();
+    @Option(
+            names = "--headphones",
+            paramLabel = "NAME",
+            description = "What it is heard on meanwhile. Several times for several pairs.")
+    private List<String> headphones = new ArrayList<>();
+
+    @Option(
+            names = "--by",
+            paramLabel = "NAME",
+            description = "A device that it has to go through: a preamp, a mixer. Several times for several.")
+    private List<String> by = new ArrayList<>();
 
     @Option(
             names = "--speakers",
@@ -200,9 +209,7 @@ public final class PlanCommand implements Callable<Integer> {
 
     private Wish wish(Studio studio) throws UnreadableFile {
         ListeningWish heard = new ListeningWish(
-                headphones.isPresent() ? Optional.of(mark(studio, headphones.get())) : Optional.empty(),
-                marks(studio, speakers),
-                one("--through", MonitorPath.class, through));
+                marks(studio, headphones), marks(studio, speakers), one("--through", MonitorPath.class, through));
         Set<Also> more = new HashSet<>();
         for (String word : also) {
             more.add(one("--also", Also.class, word));
@@ -212,7 +219,7 @@ public final class PlanCommand implements Callable<Integer> {
                 mark(studio, to),
                 kept(),
                 heard,
-                new Extras(inTempo, charging, more, false, one("--budget", Budget.class, budget)),
+                new Extras(inTempo, charging, more, false, marks(studio, by), one("--budget", Budget.class, budget)),
                 one("--matters", Priority.class, matters),
                 one("--then", Priority.class, then));
     }

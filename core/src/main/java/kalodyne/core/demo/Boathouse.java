@@ -22,7 +22,7 @@ public final class Boathouse {
     private static final String NAME = "The Boathouse";
 
     /** What its owner looked for last. */
-    private static final Wish WISH = Wish.of("drum-box", "tablet").withHeadphones(Optional.of("headphones"));
+    private static final Wish WISH = Wish.of("drum-box", "tablet").withHeadphones("headphones");
 
     private Boathouse() {}
 

@@ -97,7 +97,7 @@ public record Captured(
                 wish.target(),
                 way.strands().stream().map(strand -> line(wish, way, strand)).toList(),
                 way.monitoring().isDirect(),
-                wish.heard().headphones().isPresent(),
+                !wish.heard().headphones().isEmpty(),
                 !wish.heard().speakers().isEmpty(),
                 way.patch());
     }

@@ -73,7 +73,9 @@ final class Expectation {
                 && converting.equals(track.sender().orElse(recorder))
                 && (!converting.equals(source)
                         || first.sound().filter(sound -> !sound.isPlayback()).isPresent())
+                // What sounds by itself is sent on whichever channels it is.
                 && (track.channels().isEmpty()
+                        || converting.equals(source)
                         || track.channels().stream()
                                 .anyMatch(channel -> end.number().equals(OptionalInt.of(channel))));
     }

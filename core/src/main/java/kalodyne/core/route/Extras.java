@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -10,15 +11,18 @@ import java.util.Set;
  * @param charging whether the recorder is charged meanwhile
  * @param also what else is captured
  * @param isBeside whether all that is plugged already stays so, but for the sources
+ * @param by marks of devices that it has to go through: a preamp that one likes
  * @param budget how dear a thing may be that is not owned
  */
 @RecordBuilder
-public record Extras(boolean inTempo, boolean charging, Set<Also> also, boolean isBeside, Budget budget)
+public record Extras(
+        boolean inTempo, boolean charging, Set<Also> also, boolean isBeside, List<String> by, Budget budget)
         implements ExtrasBuilder.With {
-    public static final Extras NONE = new Extras(false, false, Set.of(), false, Budget.ANY);
+    public static final Extras NONE = new Extras(false, false, Set.of(), false, List.of(), Budget.ANY);
 
     public Extras {
         also = Set.copyOf(also);
+        by = List.copyOf(by);
     }
 
     public Extras withBeside(boolean newBeside) {

@@ -2,11 +2,15 @@ package kalodyne.core.route;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
@@ -21,10 +25,10 @@ final class ListeningPlan {
     private final List<Chain> chains;
     private final ListeningWish heard;
     private final Plugs plugs;
-    private boolean isPluggedAlready;
+    private final Set<String> pluggedAlready = new HashSet<>();
 
-    /** The device that the headphones were plugged into. */
-    private Optional<String> into = Optional.empty();
+    /** The device that each pair of headphones was plugged into. */
+    private final Map<String, String> into = new HashMap<>();
 
     ListeningPlan(Stock stock, List<Chain> chains, ListeningWish heard, Plugs plugs) {
         this.stock = stock;
@@ -35,31 +39,49 @@ final class ListeningPlan {
 
     // --- headphones --------------------------------------------------------------------------------------------
 
-    /** Plugs the headphones in, where they are not yet. */
+    /** Plugs all headphones in that are not yet. */
     void plugHeadphones() {
-        List<Port> sockets = headphones().map(ListeningPlan::sockets).orElse(List.of());
-        boolean isWished = !sockets.isEmpty() && sockets.stream().anyMatch(plugs::isFree);
-        isPluggedAlready = !sockets.isEmpty() && !isWished;
-        if (isWished) {
-            into = nearest().stream()
+        headphones().forEach(this::plug);
+    }
+
+    private void plug(Device head) {
+        List<Port> sockets = sockets(head);
+        boolean isPlugged = !sockets.isEmpty() && sockets.stream().noneMatch(plugs::isFree);
+        if (isPlugged) {
+            pluggedAlready.add(head.id());
+        } else if (!sockets.isEmpty()) {
+            nearest().stream()
                     .filter(id -> plugs.join(outs(stock.device(id)), sockets).isPresent()
                             || plugs.joinToLead(id, sockets).isPresent())
-                    .findFirst();
+                    .findFirst()
+                    .ifPresent(id -> into.put(head.id(), id));
         }
     }
 
-    /** How the headphones hear, once it is known what comes of all that is plugged. */
+    /** How all headphones hear, once it is known what comes of all that is plugged. */
     Way.MonitorFeed monitoring(Expectation expected) {
         Set<String> speakers = Set.copyOf(heard.speakers());
-        if (headphones().isEmpty()) {
-            return new Way.MonitorFeed("Not on headphones", expected.isDirect(speakers), 0, true);
-        }
-        Device head = headphones().get();
+        List<Way.MonitorFeed> each =
+                headphones().map(head -> monitoring(head, expected, speakers)).toList();
+        return each.isEmpty()
+                ? new Way.MonitorFeed("Not on headphones", expected.isDirect(speakers), 0, true)
+                : new Way.MonitorFeed(
+                        each.stream().map(Way.MonitorFeed::words).collect(Collectors.joining("; ")),
+                        each.stream().allMatch(Way.MonitorFeed::isDirect),
+                        each.stream()
+                                .mapToDouble(Way.MonitorFeed::delayMilliseconds)
+                                .max()
+                                .orElse(0),
+                        each.stream().allMatch(Way.MonitorFeed::isAsWished));
+    }
+
+    private Way.MonitorFeed monitoring(Device head, Expectation expected, Set<String> speakers) {
         boolean isDirect = expected.isDirect(Set.of(head.id()));
-        if (isPluggedAlready) {
+        if (pluggedAlready.contains(head.id())) {
             return new Way.MonitorFeed(head.name() + " as they are plugged already", isDirect, 0, true);
         }
-        return into.map(stock::device)
+        return Optional.ofNullable(into.get(head.id()))
+                .map(stock::device)
                 .map(device -> monitoring(device, head, isDirect))
                 .orElseGet(() -> new Way.MonitorFeed(
                         "No socket on this way takes " + head.name() + ": listen to the take afterwards",
@@ -68,8 +90,8 @@ final class ListeningPlan {
                         false));
     }
 
-    private Optional<Device> headphones() {
-        return heard.headphones().filter(stock::has).map(stock::device);
+    private Stream<Device> headphones() {
+        return heard.headphones().stream().filter(stock::has).map(stock::device);
     }
 
     private static List<Port> sockets(Device head) {

@@ -95,8 +95,11 @@ public final class Planner {
     }
 
     private Optional<String> refused(Wish wish) {
-        for (String id :
-                Stream.concat(wish.sources().stream(), Stream.of(wish.target())).toList()) {
+        List<String> named = Stream.of(
+                        wish.sources(), List.of(wish.target()), wish.extras().by())
+                .flatMap(List::stream)
+                .toList();
+        for (String id : named) {
             if (device(id).isEmpty()) {
                 return Optional.of("“" + id + "” is not on the shelf. Add it there first.");
             }

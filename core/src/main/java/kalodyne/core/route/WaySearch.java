@@ -138,7 +138,8 @@ final class WaySearch {
     private List<Device> some(List<Device> owned, Set<String> touched) {
         Set<String> ends = new HashSet<>(wish.sources());
         ends.add(wish.target());
-        wish.heard().headphones().ifPresent(ends::add);
+        ends.addAll(wish.heard().headphones());
+        ends.addAll(wish.extras().by());
         ends.addAll(wish.heard().speakers());
         Map<List<Object>, Integer> alike = new HashMap<>();
         return Stream.concat(
@@ -242,7 +243,7 @@ final class WaySearch {
             if (route.isEmpty()) {
                 break;
             }
-            if (!isVain(route.get())) {
+            if (isByAll(route.get().devices()) && !isVain(route.get())) {
                 look(route.get().nodes());
                 looked++;
             }
@@ -252,6 +253,18 @@ final class WaySearch {
             }
         }
         return found(routes, MOST_KINDS);
+    }
+
+    /** Whether one source alone goes through all that it has to; of several sources another one may do so. */
+    private boolean isByAll(List<String> devices) {
+        return wish.sources().size() > 1 || devices.containsAll(wish.extras().by());
+    }
+
+    private boolean isByAll(Way way) {
+        return way.strands().stream()
+                .flatMap(strand -> strand.stations().stream())
+                .toList()
+                .containsAll(wish.extras().by());
     }
 
     /** The best of what was found until now. */
@@ -277,7 +290,7 @@ final class WaySearch {
     }
 
     private List<Way> told(List<Way> found) {
-        List<Way> best = Dominance.without(found, stock).stream()
+        List<Way> best = Dominance.without(found.stream().filter(this::isByAll).toList(), stock).stream()
                 .sorted(Comparator.comparingDouble(Way::score).thenComparing(Way::title))
                 .toList();
         return best.stream()
@@ -330,7 +343,7 @@ final class WaySearch {
     }
 
     private boolean isHeard() {
-        return wish.heard().headphones().isPresent();
+        return !wish.heard().headphones().isEmpty();
     }
 
     private int channels() {
@@ -437,9 +450,14 @@ final class WaySearch {
                     .map(each -> " " + stock.name(wish.sources().get(0)) + " alone works: "
                             + Print.withinSentence(each.way().title()) + ". Record one after the other.")
                     .orElse("");
+            String by = wish.extras().by().stream()
+                    .map(stock::name)
+                    .reduce((one, other) -> one + " and " + other)
+                    .map(names -> " by " + names)
+                    .orElse("");
             return Optional.of("Nothing joins "
                     + wish.sources().stream().map(stock::name).collect(Collectors.joining(" and "))
-                    + " to " + target + " in a way that works." + alone + reason);
+                    + " to " + target + by + " in a way that works." + alone + reason);
         }
         boolean isLost = wish.stereo() == Stereo.KEEP && best.stream().noneMatch(WaySearch::isKept);
         return isLost

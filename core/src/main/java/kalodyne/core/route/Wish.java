@@ -2,7 +2,6 @@ package kalodyne.core.route;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
@@ -42,8 +41,8 @@ public record Wish(
                 Priority.CHEAP);
     }
 
-    public Wish withHeadphones(Optional<String> newHeadphones) {
-        return withHeard(heard.withHeadphones(newHeadphones));
+    public Wish withHeadphones(String... newHeadphones) {
+        return withHeard(heard.withHeadphones(List.of(newHeadphones)));
     }
 
     public Wish withMatters(Priority newFirst, Priority newThen) {
@@ -52,11 +51,13 @@ public record Wish(
 
     /** The same wish of gear whose marks have changed. */
     public Wish renamed(UnaryOperator<String> anew) {
-        ListeningWish renamed = heard.withHeadphones(heard.headphones().map(anew))
+        ListeningWish renamed = heard.withHeadphones(
+                        heard.headphones().stream().map(anew).toList())
                 .withSpeakers(heard.speakers().stream().map(anew).toList());
         return with().sources(sources.stream().map(anew).toList())
                 .target(anew.apply(target))
                 .heard(renamed)
+                .extras(extras.withBy(extras.by().stream().map(anew).toList()))
                 .build();
     }
 }

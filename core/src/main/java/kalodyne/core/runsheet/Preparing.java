@@ -98,11 +98,8 @@ final class Preparing implements SheetPart {
 
     /** A computer is counted as on its charger: where that hums, the battery is the cure. */
     private static String loop(SheetRig rig, String id) {
-        return rig.joints().stream()
-                .flatMap(joint -> joint.findings().stream())
-                .filter(finding -> finding.code() == FindingCode.HUM_GROUND_LOOP
-                        && rig.device(id).kind() == DeviceKind.COMPUTER)
-                .findFirst()
+        return rig.groundLoop()
+                .filter(finding -> rig.device(id).kind() == DeviceKind.COMPUTER)
                 .map(finding -> "Pull its charger for the takes. " + finding.text())
                 .orElse("");
     }

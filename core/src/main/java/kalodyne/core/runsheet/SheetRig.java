@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.findings.FindingCode;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerKind;
@@ -153,6 +154,16 @@ public final class SheetRig {
     /** What was noticed at a link or in one of its leads, worst first. */
     List<Finding> findings(Link link) {
         return link.noticed(joints);
+    }
+
+    /** The worst ground loop that was noticed. */
+    Optional<Finding> groundLoop() {
+        return Finding.worstFirst(joints.stream()
+                        .flatMap(joint -> joint.findings().stream())
+                        .filter(finding -> finding.code() == FindingCode.HUM_GROUND_LOOP)
+                        .toList())
+                .stream()
+                .findFirst();
     }
 
     boolean isHost(String id) {

@@ -77,6 +77,9 @@ class PlannerTest {
             S8  | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c usb-a-c power-bank | mic-condenser-large > phone-ctia | | interface-1 get-host-adapter-charging 1; get B Host adapter with a charging socket
             S8b | mic-condenser-large interface-1 phone-ctia xlr-xlr usb-c-c*2 usb-a-c hub-charging power-bank | mic-condenser-large > phone-ctia | | interface-1 hub-charging 1
             S9  | mic-dynamic-low@-60 preamp-xlr mixer-small xlr-xlr*2 trs-trs xlr-trs | mic-dynamic-low > mixer-small | | preamp-xlr 1
+            S9c | mic-dynamic-low preamp-xlr mixer-small-usb laptop-combo xlr-xlr*2 trs-trs xlr-trs usb-a-b | mic-dynamic-low > laptop-combo; by preamp | | preamp-xlr mixer-small-usb 1
+            S15f | mic-dynamic-voice interface-card laptop-combo xlr-xlr usb-a-c headphones-80 headphones-250 | mic-dynamic-voice > laptop-combo; headphones-80+headphones-250 | | interface-card 1; heard
+            S15g | mic-dynamic-voice interface-2 laptop-combo xlr-xlr usb-c-c headphones-80 headphones-250 | mic-dynamic-voice > laptop-combo; headphones-80+headphones-250; NOTHING | | interface-2 1; not heard
             S10 | mic-dynamic-voice guitar-humbucker interface-2 tablet-digital xlr-xlr ts-ts usb-c-c | mic-dynamic-voice,guitar-humbucker > tablet-digital | | interface-2 1 + interface-2 1
             S11 | synth-digital interface-4 laptop-combo ts-ts*2 trs-trs*2 usb-a-c | synth-digital > laptop-combo | KEEP | interface-4 2
             S11b | synth-digital interface-4 laptop-combo ts-ts*2 usb-a-c | synth-digital > laptop-combo | KEEP | interface-4 2
@@ -304,9 +307,7 @@ class PlannerTest {
     void what_is_plugged_is_pulled_out_or_stays(
             String source, String target, boolean isBeside, String expected, String pulled) {
         Studio studio = Boathouse.studio();
-        Wish wish = Wish.of(source, target)
-                .withHeadphones(Optional.of("headphones"))
-                .withExtras(Extras.NONE.withBeside(isBeside));
+        Wish wish = Wish.of(source, target).withHeadphones("headphones").withExtras(Extras.NONE.withBeside(isBeside));
         Way way = new Planner(
                         studio.devices(),
                         studio.leads(),

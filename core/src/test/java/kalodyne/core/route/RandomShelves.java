@@ -44,7 +44,7 @@ public final class RandomShelves {
     public static Shelf usual(Random random) {
         Shelf usual = Shelf.of("interface-2 laptop-combo usb-a-c ts-ts*2 xlr-xlr mini-2ts headphones-80");
         List<Device> devices = Stream.concat(
-                        usual.devices().stream(), any(random).devices().stream().limit(2))
+                        usual.devices().stream(), any(random).devices().stream().limit(1))
                 .toList();
         return new Shelf(devices, usual.leads());
     }
@@ -60,7 +60,7 @@ public final class RandomShelves {
                 ? Optional.empty()
                 : Optional.of(Wish.of(sources.get(0), "laptop-combo")
                         .withSources(sources)
-                        .withHeadphones(random.nextBoolean() ? Optional.of("headphones-80") : Optional.empty())
+                        .withHeadphones(random.nextBoolean() ? new String[] {"headphones-80"} : new String[0])
                         .withExtras(Extras.NONE.withBudget(Budget.NOTHING)));
     }
 
@@ -79,10 +79,11 @@ public final class RandomShelves {
                 .filter(device -> device.kind() == DeviceKind.SPEAKER && random.nextBoolean())
                 .map(Device::id)
                 .toList();
-        Optional<String> headphones = devices.stream()
+        List<String> headphones = devices.stream()
                 .filter(device -> device.kind() == DeviceKind.HEADPHONES)
                 .map(Device::id)
-                .findFirst();
+                .limit(1)
+                .toList();
         return Optional.of(new Wish(
                 List.copyOf(played),
                 any(random, recorders).id(),
@@ -93,6 +94,7 @@ public final class RandomShelves {
                         random.nextBoolean(),
                         Set.of(any(random, Also.class)),
                         random.nextBoolean(),
+                        List.of(),
                         any(random, Budget.class)),
                 any(random, Priority.class),
                 any(random, Priority.class)));

@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -79,7 +78,7 @@ public record Shelf(List<Device> devices, List<Lead> leads) {
         for (String word : List.of(parts).subList(1, parts.length)) {
             wish = word.startsWith("matters ")
                     ? wish.withMatters(Priority.valueOf(word.substring(8)), Priority.CLEAN)
-                    : word.contains("phones-") ? wish.withHeadphones(Optional.of(word)) : more(wish, word);
+                    : word.contains("phones-") ? wish.withHeadphones(word.split("\\+", -1)) : more(wish, word);
         }
         return wish;
     }
@@ -93,6 +92,7 @@ public record Shelf(List<Device> devices, List<Lead> leads) {
             case "mixes" -> wish.withExtras(extras.withAlso(Set.of(Also.TWO_MIXES)));
             case "direct" -> wish.withHeard(wish.heard().withThrough(MonitorPath.DIRECT));
             case "app" -> wish.withHeard(wish.heard().withThrough(MonitorPath.APP));
+            case "by preamp" -> wish.withExtras(extras.withBy(List.of("preamp-xlr")));
             case "NOTHING", "LEAD", "BOX" -> wish.withExtras(extras.withBudget(Budget.valueOf(word)));
             default -> wish.withHeard(wish.heard().withSpeakers(List.of(word.split("\\+", -1))));
         };

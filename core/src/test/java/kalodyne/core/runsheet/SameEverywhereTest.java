@@ -176,8 +176,8 @@ class SameEverywhereTest {
     private static void monitoring(Wish wish, Way way, SheetRig rig) {
         Set<String> recorders = new HashSet<>(rig.recording());
         recorders.retainAll(List.of(wish.target()));
-        boolean isHeard = wish.heard().headphones().isPresent()
-                && way.patch().devices().containsKey(wish.heard().headphones().get());
+        boolean isHeard = !wish.heard().headphones().isEmpty()
+                && way.patch().devices().containsKey(wish.heard().headphones().get(0));
         for (String recorder : recorders) {
             if (isHeard && wish.heard().through() != MonitorPath.APP) {
                 assertThat(way.monitoring().isDirect())

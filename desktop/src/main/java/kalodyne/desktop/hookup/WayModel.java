@@ -1,5 +1,6 @@
 package kalodyne.desktop.hookup;
 
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +28,14 @@ import kalodyne.desktop.model.StudioModel;
 
 /** Finds ways to record what somebody wishes, beside what is plugged already, and makes one of them what is plugged. */
 public final class WayModel {
+    private static final Set<DeviceKind> BETWEEN = EnumSet.of(
+            DeviceKind.MIXER,
+            DeviceKind.PREAMP,
+            DeviceKind.BOX,
+            DeviceKind.INTERFACE,
+            DeviceKind.RECORDER,
+            DeviceKind.DJ);
+
     private final StudioModel studio;
     private final JointsModel joints;
     private final Jobs jobs;
@@ -52,6 +61,13 @@ public final class WayModel {
     /** What can record. */
     public List<Device> recorders() {
         return studio.studio().devices().stream().filter(Planner::isRecorder).toList();
+    }
+
+    /** What a sound can go through on its way: mixers, preamps, interfaces, boxes. */
+    public List<Device> between() {
+        return studio.studio().devices().stream()
+                .filter(device -> BETWEEN.contains(device.kind()))
+                .toList();
     }
 
     public List<Device> headphones() {

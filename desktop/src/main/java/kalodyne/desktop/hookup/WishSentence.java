@@ -1,6 +1,5 @@
 package kalodyne.desktop.hookup;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -34,8 +33,8 @@ final class WishSentence extends FlowPane {
     private final ManyChooser<Device> sources = new ManyChooser<>(Device::name, "…");
     private final Chooser<Device> recorder = new Chooser<>(Device::name);
     private final Chooser<Stereo> stereo = new Chooser<>(Stereo::word);
-    private final Chooser<Optional<Device>> headphones =
-            new Chooser<>(device -> device.map(Device::name).orElse("no headphones"));
+    private final ManyChooser<Device> headphones = new ManyChooser<>(Device::name, "no headphones");
+    private final ManyChooser<Device> by = new ManyChooser<>(Device::name, "whatever is best");
     private final ManyChooser<Device> speakers = new ManyChooser<>(Device::name, "no speakers");
     private final Chooser<MonitorPath> through = new Chooser<>(MonitorPath::words);
     private final Chooser<Boolean> tempo =
@@ -63,6 +62,8 @@ final class WishSentence extends FlowPane {
                         blank(recorder, "wish-recorder", "what records", ","),
                         words("as"),
                         blank(stereo, "wish-stereo", "mono or stereo", ","),
+                        words("by"),
+                        blank(by, "wish-by", "what it has to go through", ","),
                         words("heard on"),
                         blank(headphones, "wish-headphones", "headphones", ""),
                         words("and"),
@@ -82,9 +83,9 @@ final class WishSentence extends FlowPane {
                         blank(first, "wish-first", "what counts most", ","),
                         words("then"),
                         blank(then, "wish-then", "what counts next", "."));
-        Stream.of(recorder, stereo, headphones, through, tempo, charging, beside, budget, first, then)
+        Stream.of(recorder, stereo, through, tempo, charging, beside, budget, first, then)
                 .forEach(each -> each.valueProperty().addListener(change -> tell()));
-        Stream.of(sources, speakers, also).forEach(each -> each.setOnChange(this::tell));
+        Stream.of(sources, by, headphones, speakers, also).forEach(each -> each.setOnChange(this::tell));
         explain(first, Priority::reason);
         explain(then, Priority::reason);
         explain(through, MonitorPath::reason);
@@ -125,10 +126,13 @@ final class WishSentence extends FlowPane {
                 ways.recorders(),
                 wish.flatMap(each -> ways.device(each.target())).orElse(null));
         stereo.offering(List.of(Stereo.values()), wish.map(Wish::stereo).orElse(Stereo.NO_MATTER));
-        List<Optional<Device>> heads = new ArrayList<>(List.of(Optional.empty()));
-        ways.headphones().forEach(device -> heads.add(Optional.of(device)));
+        List<Device> heads = ways.headphones();
         headphones.offering(
-                heads, wish.isPresent() ? heard.headphones().flatMap(ways::device) : heads.get(heads.size() - 1));
+                heads,
+                wish.isPresent()
+                        ? devices(heard.headphones())
+                        : heads.subList(Math.max(0, heads.size() - 1), heads.size()));
+        by.offering(ways.between(), devices(extras.by()));
         speakers.offering(ways.speakers(), devices(heard.speakers()));
         through.offering(List.of(MonitorPath.values()), heard.through());
         also.offering(List.of(Also.values()), extras.also().stream().sorted().toList());
@@ -155,7 +159,7 @@ final class WishSentence extends FlowPane {
                 recorder.getValue().id(),
                 stereo.getValue(),
                 new ListeningWish(
-                        headphones.getValue().map(Device::id),
+                        headphones.chosen().stream().map(Device::id).toList(),
                         speakers.chosen().stream().map(Device::id).toList(),
                         through.getValue()),
                 new Extras(
@@ -163,6 +167,7 @@ final class WishSentence extends FlowPane {
                         charging.getValue(),
                         Set.copyOf(also.chosen()),
                         beside.getValue(),
+                        by.chosen().stream().map(Device::id).toList(),
                         budget.getValue()),
                 first.getValue(),
                 then.getValue()));

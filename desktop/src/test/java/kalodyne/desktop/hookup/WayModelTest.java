@@ -84,7 +84,7 @@ class WayModelTest {
         List<String> delivered = new ArrayList<>();
         Wish wish = ways.wish().orElseThrow();
         ways.find(wish, early -> {}, plan -> delivered.add("old"));
-        ways.find(wish.withHeadphones(Optional.empty()), early -> {}, plan -> delivered.add("new"));
+        ways.find(wish.withHeadphones(), early -> {}, plan -> delivered.add("new"));
         models.tell();
         assertThat(delivered).containsExactly("new");
         ways.find(wish, early -> delivered.add("early"), plan -> delivered.add("late"));

@@ -2,6 +2,7 @@ package kalodyne.core.studio.setup;
 
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import kalodyne.core.files.json.Fields;
 import kalodyne.core.files.json.JsonForm;
 import kalodyne.core.files.json.ObjectForm;
@@ -30,8 +31,24 @@ public final class WishForms {
 
     private static ListeningWish heard(Fields<Wish> f) {
         return new ListeningWish(
-                f.maybe("headphones", JsonForm.TEXT, it -> it.heard().headphones())
-                        .filter(mark -> !mark.isEmpty()),
+                Stream.concat(
+                                f
+                                        .maybe(
+                                                "headphones",
+                                                JsonForm.TEXT,
+                                                it -> it.heard().headphones().stream()
+                                                        .findFirst())
+                                        .stream(),
+                                f
+                                        .listIfAny(
+                                                "moreHeadphones",
+                                                JsonForm.TEXT,
+                                                it -> it.heard().headphones().stream()
+                                                        .skip(1)
+                                                        .toList())
+                                        .stream())
+                        .filter(mark -> !mark.isEmpty())
+                        .toList(),
                 f.list("speakers", JsonForm.TEXT, it -> it.heard().speakers()),
                 f.value(
                         "through",
@@ -48,6 +65,7 @@ public final class WishForms {
                         Words.of(Also.class),
                         it -> new TreeSet<>(it.extras().also()))),
                 f.value("beside", JsonForm.FLAG, it -> it.extras().isBeside()),
+                f.listIfAny("by", JsonForm.TEXT, it -> it.extras().by()),
                 f.value(
                         "budget",
                         Words.of(Budget.class, Budget.ANY),

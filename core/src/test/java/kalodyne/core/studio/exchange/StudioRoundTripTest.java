@@ -100,8 +100,11 @@ class StudioRoundTripTest {
                 List.of(source, "cello"),
                 target,
                 Stereo.KEEP,
-                new ListeningWish(Optional.of("headphones"), List.of("subwoofer", "left-speaker"), MonitorPath.DIRECT),
-                new Extras(true, true, Set.of(Also.SAFETY_COPY, Also.TWO_MIXES), true, Budget.LEAD),
+                new ListeningWish(
+                        List.of("headphones", "headphones-2"),
+                        List.of("subwoofer", "left-speaker"),
+                        MonitorPath.DIRECT),
+                new Extras(true, true, Set.of(Also.SAFETY_COPY, Also.TWO_MIXES), true, List.of("mixer"), Budget.LEAD),
                 Priority.FEW_BREAKS,
                 Priority.QUICK);
         Studio studio = Boathouse.studio();
