@@ -70,7 +70,7 @@ final class Preparing implements SheetPart {
                         "Every lead is named in its step. Look at each: bent pins, cracked shells and thin spots go to the bench.")
                 .with(
                         "Look at each for bent pins, cracked shells and thin spots. A plug goes in all the way; never force one.")
-                .telling(Print.counted(leads.size(), "lead"))
+                .telling(names.isEmpty() ? "" : Print.counted(leads.size(), "lead"))
                 .in(READY)
                 .about(links.stream().flatMap(link -> link.leads().stream()).toList()));
     }
