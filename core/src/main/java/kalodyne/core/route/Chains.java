@@ -213,9 +213,8 @@ final class Chains {
         Set<Spot> spots = taken.spots();
         return port.parts().stream()
                 .map(part -> device.socket(part).orElseThrow())
-                .allMatch(socket -> taken.isFree(device, socket)
-                        && device.sockets().stream()
-                                .filter(other -> device.isOneInput(socket, other))
-                                .noneMatch(other -> spots.contains(new Spot(device.id(), other.id()))));
+                .flatMap(socket -> device.sockets().stream()
+                        .filter(other -> other.equals(socket) || device.isOneInput(socket, other)))
+                .noneMatch(other -> spots.contains(new Spot(device.id(), other.id())));
     }
 }

@@ -17,7 +17,6 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
@@ -55,11 +54,6 @@ final class WaySearch {
     private static final int MOST_TOLD = 5;
     private static final int MOST_KINDS = 12;
     private static final int MOST_EARLY = 3;
-
-    /** As much dearer as an interface is, and a fault more. */
-    private static final double MOST_BEHIND = 150;
-
-    private static final double CLIPS_DB = 0.5;
 
     private static final Set<DeviceKind> TO_GET =
             EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
@@ -294,32 +288,9 @@ final class WaySearch {
                 .sorted(Comparator.comparingDouble(Way::score).thenComparing(Way::title))
                 .toList();
         return best.stream()
-                .filter(way -> best.indexOf(way) == 0 || isWorthTelling(way, best.get(0)))
+                .filter(way -> best.indexOf(way) == 0 || WorthTelling.beside(best.get(0), way))
                 .limit(MOST_TOLD)
                 .toList();
-    }
-
-    /** Nothing that clips or is wrong is bought, and none is told beside a way of quite another rank. */
-    private static boolean isWorthTelling(Way way, Way best) {
-        boolean isSpoilt = way.strands().stream()
-                .flatMap(strand -> strand.prediction().stream())
-                .anyMatch(prediction -> prediction.overDb() > CLIPS_DB);
-        boolean isWrong = Severity.WRONG == way.worst().orElse(Severity.NOTE);
-        boolean isWorseThanOwned =
-                isWrong && best.worst().isEmpty() && best.missing().isEmpty();
-        boolean isNeedless = isFine(best) && !way.missing().isEmpty() && way.channels() <= best.channels();
-        return !(isSpoilt && !way.missing().isEmpty())
-                && !isWorseThanOwned
-                && !isNeedless
-                && way.score() <= best.score() + MOST_BEHIND;
-    }
-
-    /** Owned, without a fault, and heard as wished: nobody buys something to be as well off. */
-    private static boolean isFine(Way way) {
-        return way.missing().isEmpty()
-                && way.worst().orElse(Severity.NOTE) == Severity.NOTE
-                && way.monitoring().isAsWished()
-                && way.sideTasks().stream().allMatch(SideTask::isDone);
     }
 
     private static List<Candidate> best(Collection<Candidate> all, int most) {

@@ -47,13 +47,8 @@ final class ChoiceSteps implements SheetPart {
                         rig.name(host) + ": system output: “" + rig.name(player) + "”",
                         reason(About.OUTPUT))
                 .about(List.of(host, player)));
-        for (String device : List.of(host, player)) {
-            draft.order(
-                    PowerSteps.poweredBy(rig, device),
-                    id,
-                    Order.Strength.NEED,
-                    rig.name(device) + " must be on for it.");
-        }
+        PowerSteps.mustBeOn(rig, host, id, draft);
+        PowerSteps.mustBeOn(rig, player, id, draft);
         draft.order(
                 id,
                 PowerSteps.isSpeakers(),
@@ -122,11 +117,7 @@ final class ChoiceSteps implements SheetPart {
                                 ? step.with(new Caution(Severity.HARM, "howling hurts ears and speakers"))
                                 : step);
         if (!isQuiet) {
-            draft.order(
-                    PowerSteps.poweredBy(rig, recorder),
-                    id,
-                    Order.Strength.NEED,
-                    rig.name(recorder) + " must be on for it.");
+            PowerSteps.mustBeOn(rig, recorder, id, draft);
             recorders.senders(recorder).stream()
                     .filter(sender -> !sender.equals(recorder))
                     .forEach(sender -> {

@@ -67,13 +67,8 @@ final class ClockSteps implements SheetPart {
                         + tempo(rig.sessionPlan().beatsPerMinute()) + notes(rig, wire, all))
                 .about(List.of(beats, follows))
                 .in(Steps.setUp(rig.name(beats))));
-        for (String device : List.of(beats, follows)) {
-            draft.order(
-                    PowerSteps.poweredBy(rig, device),
-                    id,
-                    Order.Strength.NEED,
-                    rig.name(device) + " must be on for it.");
-        }
+        PowerSteps.mustBeOn(rig, beats, id, draft);
+        PowerSteps.mustBeOn(rig, follows, id, draft);
         draft.order(wire.link().id(), id, Order.Strength.NEED, "The clock goes through this lead.");
         draft.order(id, Steps.does(Act.TEST_TAKE, Act.TAKE), Order.Strength.NEED, "What is out of step stays so.");
     }

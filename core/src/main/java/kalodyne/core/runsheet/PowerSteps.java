@@ -64,6 +64,11 @@ final class PowerSteps implements SheetPart {
         return rig.isSwitched(id) ? Steps.on(id) : rig.feeding(id).map(Link::id).orElse(Steps.on(id));
     }
 
+    /** A step that needs a device to be on. */
+    static void mustBeOn(SheetRig rig, String id, String step, SheetDraft draft) {
+        draft.order(poweredBy(rig, id), step, Order.Strength.NEED, rig.name(id) + " must be on for it.");
+    }
+
     /** The step that switches speakers on. */
     static Predicate<Step> isSpeakers() {
         return Steps.does(Act.SWITCH_ON).and(Steps.in(Section.SPEAKERS));

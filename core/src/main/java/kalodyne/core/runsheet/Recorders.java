@@ -66,9 +66,10 @@ final class Recorders {
         return lines.keySet();
     }
 
-    /** Whether it films while it records: its own microphones beside what another one records. */
-    boolean films(String recorder) {
-        return rig.sessionPlan().film().filter(recorder::equals).isPresent();
+    /** Whether what it keeps is a film: a camera's, or that of what films beside another recording. */
+    boolean isFilm(String id) {
+        return rig.device(id).kind() == DeviceKind.CAMERA
+                || rig.sessionPlan().film().filter(id::equals).isPresent();
     }
 
     /** How many channels a recorder writes. */

@@ -66,7 +66,7 @@ final class TakeSteps implements SheetPart {
                         "Test take of 30 s: the loudest part, then 10 s of silence",
                         "A recording shows what the room hides. It costs half a minute; a spoilt take costs the evening.")
                 .with("Listen on headphones for " + listenFor(rig) + "."
-                        + (film(rig, rig.recorders()).isEmpty()
+                        + (filming(rig, rig.recorders()).isEmpty()
                                 ? ""
                                 : " Film a minute of it too, and look whether picture and sound are there."))
                 .telling(peaks.getCount() == 0 ? "goes to Takes" : "peaks " + words(peaks))
@@ -121,7 +121,7 @@ final class TakeSteps implements SheetPart {
         String before = "";
         for (int i = 0; i < passes.size(); i++) {
             SessionPlan.Pass pass = passes.get(i);
-            String source = rig.devices().contains(pass.source()) ? rig.name(pass.source()) : pass.source();
+            String source = played(rig, pass);
             Step step = take(
                             rig,
                             "take:" + (i + 1),
@@ -136,6 +136,11 @@ final class TakeSteps implements SheetPart {
         }
     }
 
+    /** What is no longer plugged is called by its mark. */
+    private static String played(SheetRig rig, SessionPlan.Pass pass) {
+        return rig.has(pass.source()) ? rig.name(pass.source()) : pass.source();
+    }
+
     /** Where speakers and an open microphone share a room, each take goes round like this. */
     private static String loop(SheetRig rig) {
         return rig.loud().isEmpty() || rig.microphones().isEmpty()
@@ -143,17 +148,19 @@ final class TakeSteps implements SheetPart {
                 : "Each time: mute the speakers, record, stop, disarm the track, unmute, listen. ";
     }
 
-    /** A film that runs beside the recording is lined up by a sound that both have. */
     private static String film(SheetRig rig, Recorders recorders) {
-        return cameras(rig, recorders).isEmpty() || recorders.ids().size() < 2
+        return filming(rig, recorders).isEmpty()
                 ? ""
                 : "Start the film first, then the recording; clap once where the camera sees it.";
     }
 
-    private static List<String> cameras(SheetRig rig, Recorders recorders) {
+    /** The name of what films beside another recording: both are lined up by a sound that both have. */
+    private static Optional<String> filming(SheetRig rig, Recorders recorders) {
         return rig.devices().stream()
-                .filter(id -> rig.device(id).kind() == DeviceKind.CAMERA || recorders.films(id))
-                .toList();
+                .filter(id -> recorders.ids().size() > 1)
+                .filter(recorders::isFilm)
+                .map(rig::name)
+                .findFirst();
     }
 
     /** How long each take is: passes share what is planned. */
@@ -179,45 +186,49 @@ final class TakeSteps implements SheetPart {
     // --- afterwards --------------------------------------------------------------------------------------------
 
     private static void after(SheetRig rig, Recorders recorders, SheetDraft draft) {
-        List<Step> inOrder = new ArrayList<>();
-        inOrder.add(Step.of(
+        draft.add(Step.of(
                 Steps.STOP,
                 Section.AFTER,
                 Act.FINISH,
                 "Stop recording, see that it is saved",
                 "What is pulled or copied while it still records is a broken file."));
-        inOrder.add(Step.of(
-                        "after:listen",
-                        Section.AFTER,
-                        Act.CHECK,
-                        "Listen to the whole take on headphones",
-                        "While everything stands it can be made again in five minutes; tomorrow in an hour.")
-                .with(
-                        isMixed(recorders)
-                                ? "Judge the mix there, not in the room: what is loud in the room may be missing on it."
-                                : "Not clean? Make another one now."));
-        inOrder.add(Step.of(
-                        "after:name",
-                        Section.AFTER,
-                        Act.NAME,
-                        "Name the takes while you know which is which",
-                        "In a month nobody knows what “Audio 1” was.")
-                .with(names(rig, recorders)));
-        inOrder.add(Step.of(
-                        "after:back-up",
-                        Section.AFTER,
-                        Act.BACK_UP,
-                        "Copy the takes to two other places, and open one of the copies",
-                        "One copy is no backup. A copy that was never opened is none either.")
-                .with(new Caution(Severity.WRONG, "before anything is cleared")));
-        for (int i = 0; i < inOrder.size(); i++) {
-            draft.add(inOrder.get(i));
-            if (i > 0) {
-                draft.order(
-                        inOrder.get(i - 1).id(), inOrder.get(i).id(), Order.Strength.NEED, AFTER_REASONS.get(i - 1));
-            }
-        }
         draft.order(Steps.does(Act.TAKE), Steps.STOP, Order.Strength.NEED, "First the take.");
+        then(
+                draft,
+                Steps.STOP,
+                Step.of(
+                                "after:listen",
+                                Section.AFTER,
+                                Act.CHECK,
+                                "Listen to the whole take on headphones",
+                                "While everything stands it can be made again in five minutes; tomorrow in an hour.")
+                        .with(
+                                isMixed(recorders)
+                                        ? "Judge the mix there, not in the room: what is loud in the room may be missing on it."
+                                        : "Not clean? Make another one now."),
+                "What is still being written cannot be listened to.");
+        then(
+                draft,
+                "after:listen",
+                Step.of(
+                                "after:name",
+                                Section.AFTER,
+                                Act.NAME,
+                                "Name the takes while you know which is which",
+                                "In a month nobody knows what “Audio 1” was.")
+                        .with(names(rig, recorders)),
+                "Only what is worth keeping gets a name.");
+        then(
+                draft,
+                "after:name",
+                Step.of(
+                                "after:back-up",
+                                Section.AFTER,
+                                Act.BACK_UP,
+                                "Copy the takes to two other places, and open one of the copies",
+                                "One copy is no backup. A copy that was never opened is none either.")
+                        .with(new Caution(Severity.WRONG, "before anything is cleared")),
+                "Under its name it is found again.");
         draft.order(
                 "after:back-up",
                 Steps.does(Act.TRIM, Act.LINE_UP, Act.MIX, Act.CLEAR),
@@ -250,8 +261,6 @@ final class TakeSteps implements SheetPart {
         }
         boolean isTwice = recorders.ids().size() > 1 || hasCopy(rig, recorders);
         if (isTwice) {
-            String film =
-                    cameras(rig, recorders).stream().findFirst().map(rig::name).orElse("");
             afterwards(
                     draft,
                     Step.of(
@@ -260,18 +269,17 @@ final class TakeSteps implements SheetPart {
                                     Act.LINE_UP,
                                     "Line up what was recorded twice",
                                     "Two clocks drift apart: 35 ppm are 126 ms an hour.")
-                            .with(
-                                    film.isEmpty() || recorders.ids().size() < 2
-                                            ? ""
-                                            : "By the clap, at the start and at the end. Then mute the sound of " + film
-                                                    + ": both together sound like an echo."));
+                            .with(filming(rig, recorders)
+                                    .map(film -> "By the clap, at the start and at the end. Then mute the sound of "
+                                            + film + ": both together sound like an echo.")
+                                    .orElse("")));
         }
     }
 
-    private static final List<String> AFTER_REASONS = List.of(
-            "What is still being written cannot be listened to.",
-            "Only what is worth keeping gets a name.",
-            "Under its name it is found again.");
+    private static void then(SheetDraft draft, String before, Step step, String why) {
+        draft.add(step);
+        draft.order(before, step.id(), Order.Strength.NEED, why);
+    }
 
     private static void afterwards(SheetDraft draft, Step step) {
         draft.add(step.in("Then, with the copies safe"));
@@ -288,16 +296,12 @@ final class TakeSteps implements SheetPart {
     private static String names(SheetRig rig, Recorders recorders) {
         if (!rig.sessionPlan().passes().isEmpty()) {
             return rig.sessionPlan().passes().stream()
-                            .map(pass -> TakeFileNames.of(
-                                    rig.title(),
-                                    rig.devices().contains(pass.source()) ? rig.name(pass.source()) : pass.source(),
-                                    pass.part(),
-                                    1))
+                            .map(pass -> TakeFileNames.of(rig.title(), played(rig, pass), pass.part(), 1))
                             .collect(Collectors.joining(", "))
                     + ".";
         }
         List<String> names = recorders.ids().stream()
-                .flatMap(recorder -> rig.device(recorder).kind() == DeviceKind.CAMERA || recorders.films(recorder)
+                .flatMap(recorder -> recorders.isFilm(recorder)
                         ? Stream.of(TakeFileNames.film(rig.title(), 1))
                         : recorders.captured(recorder).lines().stream().map(line -> name(rig, recorders, line)))
                 .distinct()
