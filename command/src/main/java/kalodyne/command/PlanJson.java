@@ -5,14 +5,17 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.List;
+import kalodyne.core.files.json.Words;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.route.Missing;
 import kalodyne.core.route.Obvious;
+import kalodyne.core.route.PlaceChange;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
+import kalodyne.core.route.WayFact;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
 
@@ -73,6 +76,14 @@ final class PlanJson {
         ArrayNode reasons = node.putArray("reasons");
         way.reasons().forEach(reason -> reasons.add(reason.words()));
         node.put("place", WayWords.place(way, all));
+        ArrayNode changes = node.putArray("placeChanges");
+        PlaceChange.of(way, all, wish).forEach(changes::add);
+        ArrayNode points = node.putArray("points");
+        PlaceChange.points(way, wish).forEach(points::add);
+        ObjectNode facts = node.putObject("facts");
+        for (WayFact fact : WayFact.values()) {
+            facts.put(Words.name(fact), fact.of(way));
+        }
         ArrayNode software = node.putArray("software");
         Software.of(wish, way).forEach(software::add);
         return node;

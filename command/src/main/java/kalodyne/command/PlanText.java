@@ -5,9 +5,11 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import kalodyne.core.levels.gain.Turn;
 import kalodyne.core.route.Obvious;
+import kalodyne.core.route.PlaceChange;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
+import kalodyne.core.route.WayFact;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
 
@@ -26,7 +28,7 @@ final class PlanText {
         int number = 0;
         for (Way way : plan.ways()) {
             output.line(++number + " " + way.title());
-            print(way, plan.ways());
+            print(wish, way, plan.ways());
             if (number == 1) {
                 Software.of(wish, way).forEach(line -> output.line("  on the recorder: " + line));
             }
@@ -39,7 +41,7 @@ final class PlanText {
         }
     }
 
-    private void print(Way way, List<Way> all) {
+    private void print(Wish wish, Way way, List<Way> all) {
         way.strands()
                 .forEach(strand -> output.line("  " + WayWords.path(way, strand) + ": " + WayWords.recorded(strand)));
         if (!way.turns().isEmpty()) {
@@ -56,7 +58,9 @@ final class PlanText {
                         + (sideTask.isDone() ? ": " : ", not as wished: ") + sideTask.words()));
         output.line("  " + WayWords.toGet(way));
         way.findings().forEach(output::finding);
+        output.line("  in short: " + WayFact.all(way));
         output.line("  why: " + WayWords.place(way, all));
+        PlaceChange.of(way, all, wish).forEach(line -> output.line("  what would change it: " + line));
     }
 
     void print(List<Obvious> obvious) {

@@ -5,17 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import kalodyne.core.files.json.JsonFormat;
+import kalodyne.core.files.json.Words;
 import kalodyne.core.findings.FindingCode;
+import kalodyne.core.route.Weight;
 import kalodyne.core.studio.exchange.StudioReader;
 import kalodyne.core.studio.exchange.StudioTables;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What the documents tell other programs is what there is. */
 class DocumentsTest {
@@ -49,6 +55,20 @@ class DocumentsTest {
         Set<String> documented = new TreeSet<>();
         all("(?m)^\\| `(" + CODE + ")` \\|", Files.readString(ROOT.resolve(document)), documented);
         assertThat(documented).isEqualTo(written).hasSizeGreaterThanOrEqualTo(least);
+    }
+
+    /** What counts for the place of a way is told with its reason and by whom, the same in the document as in the program. */
+    @ParameterizedTest
+    @EnumSource(Weight.class)
+    void every_weight_is_documented_with_its_reason(Weight weight) throws IOException {
+        Weight.Row row = weight.row();
+        assertThat(row.source()).isIn("common practice", "from memory");
+        assertThat(Files.readString(ROOT.resolve("docs/formats/plan.md")))
+                .contains("| "
+                        + new DecimalFormat("0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(row.points())
+                        + " | " + row.per() + " | "
+                        + row.counts().map(each -> "`" + Words.name(each) + "`").orElse("") + " | " + row.why()
+                        + " |\n");
     }
 
     private static void all(String pattern, String text, Set<String> found) {

@@ -11,8 +11,16 @@ import kalodyne.core.units.DigitalLevel;
  * @param fadersAddDb how much volumes and faders have to add, which are there to take away; 0 or more
  */
 public record Prediction(DigitalLevel peak, DigitalLevel noise, double overDb, double fadersAddDb) {
+    /** Less is within what levels are known by. */
+    private static final double AUDIBLE_DB = 0.5;
+
     /** How far the noise lies under the loudest peak, in dB. */
     public double rangeDb() {
         return peak.above(noise).db();
+    }
+
+    /** Whether one hears that it clips. */
+    public boolean clips() {
+        return overDb > AUDIBLE_DB;
     }
 }

@@ -10,11 +10,12 @@ import kalodyne.core.units.Print;
 /**
  * Something that speaks for a way or against it.
  *
- * @param of what it is about
+ * @param weight what it is, and how much such things count
  * @param words "2 breaks in the line"
+ * @param times how many of them
  * @param points against it; 0 where it speaks for it
  */
-public record Reason(Of of, String words, double points) {
+public record Reason(Weight weight, String words, double times, double points) {
     private static final int MOST_TOLD = 2;
 
     /** What can differ between ways. */
@@ -35,6 +36,19 @@ public record Reason(Of of, String words, double points) {
         }
     }
 
+    static Reason of(Weight weight, String words, double times, Wish wish) {
+        return new Reason(weight, words, times, times * weight.pointsFor(wish));
+    }
+
+    /** What it would count if something else counted most. */
+    double points(Priority first, Priority then) {
+        return times * weight.points() * weight.factor(first, then);
+    }
+
+    public Of of() {
+        return weight.row().of();
+    }
+
     /** Where one way is better than another one, the most first: "all of it is owned, 2 breaks in the line". */
     static String better(List<Reason> way, List<Reason> other) {
         Map<Of, Double> gain = sums(other);
@@ -50,7 +64,7 @@ public record Reason(Of of, String words, double points) {
 
     private static Map<Of, Double> sums(List<Reason> reasons) {
         Map<Of, Double> sums = new EnumMap<>(Of.class);
-        reasons.forEach(reason -> sums.merge(reason.of, reason.points, Double::sum));
+        reasons.forEach(reason -> sums.merge(reason.of(), reason.points, Double::sum));
         return sums;
     }
 
@@ -59,7 +73,7 @@ public record Reason(Of of, String words, double points) {
         String there = words(other, way, of);
         String compared = here.isEmpty() && there.isEmpty()
                 ? of.better
-                : here.isEmpty() ? "not: " + there : there.isEmpty() ? here : here + ", not " + there;
+                : here.isEmpty() ? "none of this: " + there : there.isEmpty() ? here : here + ", not " + there;
         return compared + " (" + Print.decimal(points, 0) + (Math.round(points) == 1 ? " point)" : " points)");
     }
 
@@ -67,7 +81,7 @@ public record Reason(Of of, String words, double points) {
     private static String words(List<Reason> some, List<Reason> others, Of of) {
         List<String> said = others.stream().map(Reason::words).toList();
         return some.stream()
-                .filter(reason -> reason.of == of && !said.contains(reason.words))
+                .filter(reason -> reason.of() == of && !said.contains(reason.words))
                 .max(Comparator.comparingDouble(Reason::points))
                 .map(Reason::words)
                 .orElse("");

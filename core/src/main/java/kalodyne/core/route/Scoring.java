@@ -1,8 +1,10 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
@@ -14,50 +16,11 @@ import kalodyne.core.units.Print;
 
 /** How good a way is for what somebody wishes, in points: the fewer the better; each with its reason. */
 final class Scoring {
-    private static final double WRONG = 60;
-    private static final double CAUTION = 25;
-
-    /** What a level control mends has to be thought of each time. */
-    private static final double TURNED_DOWN = 10;
-
-    /** Who does not mind mono loses what is played on one side only. */
-    private static final double ONE_SIDE = 8;
-
-    /** Half of a balanced signal is 6 dB less, which a gain makes up: nobody hears it. */
-    private static final double HALF = 2;
-
-    private static final double DEVICE = 2;
-
     /** More knobs to set than on others. */
     private static final Set<DeviceKind> MANY_KNOBS = EnumSet.of(DeviceKind.MIXER, DeviceKind.DJ);
 
-    private static final double KNOBS = 1;
-
-    private static final double SOCKET = 0.1;
-    private static final double SPECIAL = 2;
-    private static final double SHARED = 40;
-
-    /** What clips is lost, however clean the rest is. */
-    private static final double CLIPPED = 20;
-
-    private static final double CLIPPED_DB = 3;
-    /** Trims make gain; where faders have to, nothing is left for a quieter player; common practice. */
-    private static final double NO_RESERVE = 6;
-
+    /** What volumes and faders may add beyond their mark. */
     private static final double FINE_TRAVEL_DB = 3;
-
-    private static final double UNPLUGGED = 0.5;
-
-    /** Who wants left and right apart would rather get something than lose them. */
-    private static final double SIDES = 300;
-
-    /** Who does not mind would still rather have both sides. */
-    private static final double MONO = 5;
-
-    private static final double WEAK = 8;
-
-    /** What was wished beside the recording is worth something to get for it. */
-    private static final double NOT_AS_WISHED = 70;
 
     /** With less between peak and noise one hears it in quiet music; common practice. */
     private static final double QUIET_DB = 72;
@@ -65,16 +28,10 @@ final class Scoring {
     /** Peaks below this are too low to be raised without hearing what is under them; common practice. */
     private static final double LOW_DBFS = -24;
 
-    /** What counts first counts so much more, and what counts next. */
-    private static final double FIRST = 3;
-
-    private static final double THEN = 1.6;
-
     static final String KEPT = "left and right stay apart";
 
     private final Wish wish;
     private final List<Reason> reasons = new ArrayList<>();
-    private double score;
 
     Scoring(
             Wish wish,
@@ -87,26 +44,10 @@ final class Scoring {
         int channels = strands.stream().mapToInt(Way.Strand::channels).sum();
         faults(joints, strands);
         sides(channels, sourceChannels);
-        missing(missing, bulk(strands, stock));
+        missing(missing, strands, stock);
         int breaks = strands.stream().mapToInt(Way.Strand::breaks).max().orElse(0);
-        add(
-                Reason.Of.BREAKS,
-                breaks * weight(Priority.FEW_BREAKS),
-                breaks + (breaks == 1 ? " break" : " breaks") + " in the line");
-        int devices = strands.stream()
-                .mapToInt(strand -> strand.stations().size() - 2)
-                .max()
-                .orElse(0);
-        add(
-                Reason.Of.DEVICES,
-                strands.stream()
-                                .mapToDouble(strand -> between(strand.stations(), stock))
-                                .max()
-                                .orElse(0)
-                        * weight(Priority.QUICK),
-                devices == 0
-                        ? "nothing to set up between"
-                        : devices + (devices == 1 ? " device" : " devices") + " between");
+        add(Weight.BREAK, breaks, breaks + (breaks == 1 ? " break" : " breaks") + " in the line");
+        between(strands, stock);
         strands.forEach(this::sound);
         special(strands);
         shared(strands);
@@ -114,65 +55,75 @@ final class Scoring {
 
     /** No way through these devices has fewer points. */
     static double atLeast(Wish wish, List<String> devices, int breaks, Stock stock) {
-        double toGet = devices.stream()
-                .filter(Missing::is)
-                .mapToDouble(id -> points(Missing.of(stock.device(id)).price()))
-                .sum();
-        return breaks * weight(wish, Priority.FEW_BREAKS)
-                + between(devices, stock) * weight(wish, Priority.QUICK)
-                + toGet * weight(wish, Priority.CHEAP);
+        return breaks * Weight.BREAK.pointsFor(wish)
+                + devices.stream()
+                        .filter(Missing::is)
+                        .map(id -> weight(Missing.of(stock.device(id)).price()))
+                        .mapToDouble(weight -> weight.pointsFor(wish))
+                        .sum()
+                + inner(devices).size() * Weight.DEVICE.pointsFor(wish)
+                + withManyKnobs(devices, stock) * Weight.KNOBS.pointsFor(wish);
     }
 
-    /** What there is to set up between source and recorder. */
-    private static double between(List<String> devices, Stock stock) {
-        return devices.subList(1, devices.size() - 1).stream()
-                .mapToDouble(
-                        id -> DEVICE + (MANY_KNOBS.contains(stock.device(id).kind()) ? KNOBS : 0))
-                .sum();
+    private static List<String> inner(List<String> devices) {
+        return devices.subList(1, devices.size() - 1);
+    }
+
+    private static int withManyKnobs(List<String> devices, Stock stock) {
+        return (int) inner(devices).stream()
+                .filter(id -> MANY_KNOBS.contains(stock.device(id).kind()))
+                .count();
+    }
+
+    /** What there is to set up between source and recorder, on the strand with the most. */
+    private void between(List<Way.Strand> strands, Stock stock) {
+        List<String> most = strands.stream()
+                .map(Way.Strand::stations)
+                .max(Comparator.comparingInt(devices -> 2 * inner(devices).size() + withManyKnobs(devices, stock)))
+                .orElseThrow();
+        int devices = inner(most).size();
+        add(
+                Weight.DEVICE,
+                devices,
+                devices == 0
+                        ? "nothing to set up between"
+                        : devices + (devices == 1 ? " device" : " devices") + " between");
+        int knobs = withManyKnobs(most, stock);
+        if (knobs > 0) {
+            add(Weight.KNOBS, knobs, "many knobs to set");
+        }
     }
 
     /** What has to be pulled out first. */
     void unplugged(List<Plugging> unplugged, Stock stock) {
         int leads = Replugging.together(unplugged, stock::has).size();
         if (leads > 0) {
-            add(
-                    Reason.Of.UNPLUGS,
-                    UNPLUGGED * leads * weight(Priority.QUICK),
-                    leads + (leads == 1 ? " thing pulled out" : " things pulled out"));
+            add(Weight.UNPLUGGED, leads, leads + (leads == 1 ? " thing pulled out" : " things pulled out"));
         }
     }
 
-    private double weight(Priority what) {
-        return weight(wish, what);
-    }
-
-    private static double weight(Wish wish, Priority what) {
-        return wish.first() == what ? FIRST : wish.then() == what ? THEN : 1;
-    }
-
-    private static double points(Missing.Price price) {
+    private static Weight weight(Missing.Price price) {
         return switch (price) {
-            case A -> 8;
-            case B -> 20;
-            case C -> 50;
+            case A -> Weight.PRICE_A;
+            case B -> Weight.PRICE_B;
+            case C -> Weight.PRICE_C;
         };
     }
 
-    private void add(Reason.Of of, double points, String reason) {
-        score += points;
-        reasons.add(new Reason(of, reason, points));
+    private void add(Weight weight, double times, String words) {
+        reasons.add(Reason.of(weight, words, times, wish));
     }
 
     /** What was wished beside the recording, and is not there. */
     void sideTasks(Way.MonitorFeed monitoring, List<SideTask> sideTasks) {
         if (!monitoring.isAsWished()) {
-            add(Reason.Of.WISHES, NOT_AS_WISHED, "not heard as wished");
+            add(Weight.NOT_AS_WISHED, 1, "not heard as wished");
         }
         sideTasks.stream().filter(sideTask -> !sideTask.isDone()).forEach(sideTask -> {
             boolean isDead = sideTask.of() == SideTask.Of.POWER;
             add(
-                    isDead ? Reason.Of.FAULTS : Reason.Of.WISHES,
-                    isDead ? WRONG : NOT_AS_WISHED,
+                    isDead ? Weight.DEAD : Weight.NOT_AS_WISHED,
+                    1,
                     isDead
                             ? "something is not fed"
                             : Print.withinSentence(sideTask.of().word()) + " not as wished");
@@ -183,68 +134,60 @@ final class Scoring {
         boolean isTurnedDown = strands.stream()
                 .flatMap(strand -> strand.prediction().stream())
                 .allMatch(prediction -> prediction.overDb() <= 0);
-        joints.stream().flatMap(joint -> joint.findings().stream()).forEach(finding -> {
-            double points = points(finding, isTurnedDown);
-            if (points > 0) {
-                add(Reason.Of.FAULTS, points, Print.withinSentence(finding.title()));
-            }
-        });
+        joints.stream()
+                .flatMap(joint -> joint.findings().stream())
+                .forEach(finding -> weight(finding, isTurnedDown)
+                        .ifPresent(weight -> add(weight, 1, Print.withinSentence(finding.title()))));
     }
 
-    private double points(Finding finding, boolean isTurnedDown) {
+    private Optional<Weight> weight(Finding finding, boolean isTurnedDown) {
         if (finding.code() == FindingCode.STEREO_ONE_SIDE && wish.stereo() != Stereo.KEEP) {
-            return ONE_SIDE;
+            return Optional.of(Weight.ONE_SIDE);
         }
         if (finding.code() == FindingCode.BALANCED_HALF && finding.severity() == Severity.WEAK) {
-            return HALF * weight(Priority.CLEAN);
+            return Optional.of(Weight.HALF);
         }
         return switch (Faults.of(finding)) {
-            case FATAL, WRONG -> WRONG;
-            case CAUTION -> isTurnedDown ? TURNED_DOWN : CAUTION;
-            case WEAK -> WEAK * weight(Priority.CLEAN);
-            case NONE -> 0;
+            case FATAL, WRONG -> Optional.of(Weight.WRONG);
+            case CAUTION -> Optional.of(isTurnedDown ? Weight.TURNED_DOWN : Weight.CAUTION);
+            case WEAK -> Optional.of(Weight.WEAK);
+            case NONE -> Optional.empty();
         };
     }
 
     private void sides(int channels, int sourceChannels) {
         boolean isLost = channels < sourceChannels;
+        String words = channels > 1 ? "all sides kept" : "one channel";
         switch (wish.stereo()) {
-            case KEEP -> add(Reason.Of.SIDES, isLost ? SIDES : 0, isLost ? "left and right do not stay apart" : KEPT);
-            case NO_MATTER ->
-                add(
-                        Reason.Of.SIDES,
-                        isLost ? MONO : 0,
-                        isLost ? "mono" : channels > 1 ? "all sides kept" : "one channel");
+            case KEEP -> add(Weight.SIDES_LOST, isLost ? 1 : 0, isLost ? "left and right do not stay apart" : KEPT);
+            case NO_MATTER -> add(Weight.MONO, isLost ? 1 : 0, isLost ? "mono" : words);
             case MONO_ENOUGH ->
                 add(
-                        Reason.Of.SIDES,
+                        Weight.MONO,
                         0,
                         isLost ? "mono, as is enough" : channels + (channels == 1 ? " channel" : " channels"));
         }
     }
 
-    private void missing(List<Missing> missing, double bulk) {
-        double points =
-                missing.stream().mapToDouble(each -> points(each.price())).sum() + bulk;
-        add(
-                Reason.Of.TO_GET,
-                points * weight(Priority.CHEAP),
-                missing.isEmpty() ? "all of it is owned" : missing.size() + " to get");
-    }
-
-    /** Of two that one could get the one with fewer sockets costs less. */
-    private static double bulk(List<Way.Strand> strands, Stock stock) {
-        return strands.stream()
+    private void missing(List<Missing> missing, List<Way.Strand> strands, Stock stock) {
+        if (missing.isEmpty()) {
+            add(Weight.PRICE_A, 0, "all of it is owned");
+        }
+        missing.stream().map(Missing::price).forEach(price -> add(weight(price), 1, missing.size() + " to get"));
+        int sockets = strands.stream()
                 .flatMap(strand -> strand.stations().stream())
                 .distinct()
                 .filter(Missing::is)
-                .mapToDouble(id -> SOCKET * stock.device(id).sockets().size())
+                .mapToInt(id -> stock.device(id).sockets().size())
                 .sum();
+        if (sockets > 0) {
+            add(Weight.SOCKET, sockets, missing.size() + " to get");
+        }
     }
 
     /** What comes together on one track cannot be parted any more. */
     private void shared(List<Way.Strand> strands) {
-        long tracks = strands.stream()
+        int tracks = (int) strands.stream()
                 .map(strand -> List.of(
                         strand.track().sender(),
                         strand.track().channels(),
@@ -252,44 +195,48 @@ final class Scoring {
                 .distinct()
                 .count();
         if (tracks < strands.size()) {
-            add(Reason.Of.SIDES, SHARED * (strands.size() - tracks), "sources share a track");
+            add(Weight.SHARED, strands.size() - tracks, "sources share a track");
         }
     }
 
     /** Only who prefers ordinary leads minds the others. */
     private void special(List<Way.Strand> strands) {
         int special = strands.stream().mapToInt(Way.Strand::specialLeads).sum();
-        double points = SPECIAL * special * (weight(Priority.ORDINARY_LEADS) - 1);
-        if (points > 0) {
-            add(Reason.Of.BREAKS, points, special + (special == 1 ? " special lead" : " special leads"));
+        if (special > 0) {
+            add(Weight.SPECIAL, special, special + (special == 1 ? " special lead" : " special leads"));
         }
     }
 
     private void sound(Way.Strand strand) {
         strand.prediction().ifPresent(prediction -> {
-            double noisy = Math.max(0, QUIET_DB - prediction.rangeDb());
-            double low = Math.max(0, LOW_DBFS - prediction.peak().dbfs());
-            if (prediction.overDb() > 0.5) {
-                add(
-                        Reason.Of.SOUND,
-                        CLIPPED + CLIPPED_DB * Math.rint(prediction.overDb()),
-                        "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB");
+            if (prediction.clips()) {
+                String clips = "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB";
+                add(Weight.CLIPPED, 1, clips);
+                add(Weight.CLIPPED_DB, Math.rint(prediction.overDb()), clips);
             }
             if (prediction.fadersAddDb() > FINE_TRAVEL_DB) {
                 add(
-                        Reason.Of.SOUND,
-                        NO_RESERVE * weight(Priority.CLEAN),
+                        Weight.FADERS,
+                        1,
                         "faders have to make " + Print.decimal(prediction.fadersAddDb(), 0) + " dB of gain");
             }
+            double low = LOW_DBFS - prediction.peak().dbfs();
+            if (low > 0) {
+                add(
+                        Weight.LOW_DB,
+                        low,
+                        "the loudest peak is low, at "
+                                + Print.decimal(prediction.peak().dbfs(), 0) + " dBFS");
+            }
             add(
-                    Reason.Of.SOUND,
-                    (0.5 * noisy + 0.5 * low) * weight(Priority.CLEAN),
+                    Weight.NOISE_DB,
+                    Math.max(0, QUIET_DB - prediction.rangeDb()),
                     "noise " + Print.decimal(prediction.rangeDb(), 0) + " dB under the loudest peak");
         });
     }
 
     double score() {
-        return score;
+        return reasons.stream().mapToDouble(Reason::points).sum();
     }
 
     List<Reason> reasons() {

@@ -31,7 +31,7 @@ public final class WayWords {
         parts.add(strand.breaks() + (strand.breaks() == 1 ? " break" : " breaks"));
         strand.prediction().ifPresent(prediction -> {
             parts.add(
-                    prediction.overDb() > 0.5
+                    prediction.clips()
                             ? "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB"
                             : "peak " + Print.decimal(prediction.peak().dbfs(), 0) + " dBFS");
             parts.add("noise " + Print.decimal(prediction.noise().dbfs(), 0) + " dBFS");
@@ -69,11 +69,6 @@ public final class WayWords {
                 .collect(Collectors.joining(", "));
     }
 
-    /** What speaks for a way and what against it. */
-    public static String reasons(Way way) {
-        return way.reasons().stream().map(Reason::words).distinct().collect(Collectors.joining(", "));
-    }
-
     /** Why a way stands where it does among others: before the next, or behind the first. */
     public static String place(Way way, List<Way> all) {
         Way first = all.get(0);
@@ -81,13 +76,13 @@ public final class WayWords {
             String better = first.betterThan(way);
             return better.isEmpty()
                     ? "As good as the first, and later in the alphabet"
-                    : "Not first. The first: " + better;
+                    : "Not first. The first has " + better;
         }
         if (all.size() == 1) {
             return "First: there is no other";
         }
         String better = first.betterThan(all.get(1));
-        return "First: " + (better.isEmpty() ? "as good as the next" : "before the next by " + better);
+        return better.isEmpty() ? "First: as good as the next" : "First: before the next. It has " + better;
     }
 
     /** The name of a device that a way goes through. */

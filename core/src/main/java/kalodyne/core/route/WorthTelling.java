@@ -7,15 +7,13 @@ final class WorthTelling {
     /** As much dearer as an interface is, and a fault more. */
     private static final double MOST_BEHIND = 150;
 
-    private static final double CLIPS_DB = 0.5;
-
     private WorthTelling() {}
 
     /** Nothing that clips or is wrong is bought, and none is told beside a way of quite another rank. */
     static boolean beside(Way best, Way way) {
         boolean isSpoilt = way.strands().stream()
                 .flatMap(strand -> strand.prediction().stream())
-                .anyMatch(prediction -> prediction.overDb() > CLIPS_DB);
+                .anyMatch(Prediction::clips);
         boolean isWrong = Severity.WRONG == way.worst().orElse(Severity.NOTE);
         boolean isWorseThanOwned =
                 isWrong && best.worst().isEmpty() && best.missing().isEmpty();

@@ -73,10 +73,8 @@ class WayWordsTest {
         assertThat(plan.ways()).hasSizeGreaterThan(1);
         assertThat(WayWords.place(plan.ways().get(0), plan.ways())).startsWith("First: ");
         assertThat(WayWords.place(plan.ways().get(1), plan.ways()))
-                .matches("(Not first. The first: .+|As good as the first, and later in the alphabet)");
+                .matches("(Not first. The first has .+|As good as the first, and later in the alphabet)");
         assertThat(WayWords.place(plan.ways().get(0), plan.ways().subList(0, 1)))
                 .isEqualTo("First: there is no other");
-        assertThat(plan.ways())
-                .allSatisfy(way -> assertThat(WayWords.reasons(way)).isNotBlank());
     }
 }

@@ -1,34 +1,38 @@
 package kalodyne.desktop.hookup;
 
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.route.Way;
-import kalodyne.core.route.WayWords;
+import kalodyne.core.route.WayFact;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.control.Styled;
 
 /** A way in the list of ways: its place, what it is, and what one looks at first. */
 final class WayCell extends ListCell<Way> {
+    private static final int COLUMNS = 2;
+
     private final Label title = new Label();
-    private final Label recorded = new Label();
-    private final Label toGet = new Label();
     private final SeverityMark mark = new SeverityMark();
     private final VBox box;
     private final VBox drawing = new VBox();
+    private final GridPane facts = new GridPane();
 
     WayCell() {
+        facts.setHgap(12);
+        facts.setVgap(1);
+        ColumnConstraints half = new ColumnConstraints();
+        half.setPercentWidth(50);
+        facts.getColumnConstraints().addAll(half, half);
         title.getStyleClass().add("medium");
-        for (Label label : new Label[] {recorded, toGet}) {
-            Styled.of(label).as("second", "small").wrap();
-            label.setMinHeight(Region.USE_PREF_SIZE);
-        }
         title.setMinWidth(0);
         title.setWrapText(true);
         title.setMinHeight(Region.USE_PREF_SIZE);
@@ -36,7 +40,7 @@ final class WayCell extends ListCell<Way> {
         title.setMaxWidth(Double.MAX_VALUE);
         HBox head = new HBox(8, title, mark);
         head.setAlignment(Pos.CENTER_LEFT);
-        box = new VBox(3, head, drawing, recorded, toGet);
+        box = new VBox(3, head, drawing, facts);
         setPrefWidth(0);
     }
 
@@ -48,19 +52,21 @@ final class WayCell extends ListCell<Way> {
         if (isShown) {
             drawing.getChildren().setAll(new RunDrawing(way, false));
             title.setText((getIndex() + 1) + "  " + way.title());
-            recorded.setText(way.strands().stream().map(WayWords::recorded).collect(Collectors.joining("; ")));
-            toGet.setText(
-                    way.missing().isEmpty()
-                            ? "All of it is owned"
-                            : way.missing().size() + " to get, price class "
-                                    + way.missing().stream()
-                                            .map(each -> each.price().name())
-                                            .distinct()
-                                            .sorted()
-                                            .collect(Collectors.joining(" and ")));
+            facts.getChildren().clear();
+            WayFact[] all = WayFact.values();
+            for (int i = 0; i < all.length; i++) {
+                facts.add(fact(all[i], way), i % COLUMNS, i / COLUMNS);
+            }
             mark.show(way.worst());
-            setAccessibleText(title.getText() + ", " + recorded.getText() + ", " + toGet.getText() + ", "
+            setAccessibleText(title.getText() + ", " + WayFact.all(way) + ", "
                     + way.worst().map(Severity::word).orElse("no fault"));
         }
+    }
+
+    private static Node fact(WayFact fact, Way way) {
+        Label word = Styled.of(new Label(fact.word())).as("second", "small").node();
+        Label value = Styled.of(new Label(fact.of(way))).as("small").node();
+        word.setMinWidth(Region.USE_PREF_SIZE);
+        return new HBox(4, word, value);
     }
 }

@@ -7,6 +7,7 @@ import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -15,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.route.Missing;
+import kalodyne.core.route.PlaceChange;
 import kalodyne.core.route.SideTask;
 import kalodyne.core.route.Software;
 import kalodyne.core.route.Way;
@@ -29,6 +31,11 @@ final class WayPane extends ScrollPane {
 
     private final WayModel ways;
     private final VBox content = new VBox(8);
+    private final ToggleButton change = Styled.of(new ToggleButton("What would change its place?"))
+            .id("way-change")
+            .tip("What would put it first or push it back, and what each thing counts")
+            .node();
+    private final VBox changes = new VBox(4);
     private GridPane facts;
 
     WayPane(WayModel ways) {
@@ -37,6 +44,8 @@ final class WayPane extends ScrollPane {
         setId("way-detail");
         setFitToWidth(true);
         setContent(content);
+        changes.visibleProperty().bind(change.selectedProperty());
+        changes.managedProperty().bind(change.selectedProperty());
     }
 
     void clear() {
@@ -60,11 +69,10 @@ final class WayPane extends ScrollPane {
             fact("To get", each.words() + " · price class " + each.price().words());
         }
         fact("Why here", WayWords.place(way, all) + ".");
-        fact("In all", WayWords.reasons(way));
-        fact("You said", wish.first().words() + " counts most. " + wish.first().reason());
         Label title = new Label(way.title());
         title.getStyleClass().addAll("strong");
-        content.getChildren().setAll(title, new RunDrawing(way, true), facts);
+        showChanges(wish, way, all);
+        content.getChildren().setAll(title, new RunDrawing(way, true), facts, change, changes);
         way.findings().stream().limit(MOST_FINDINGS).map(WayPane::finding).forEach(content.getChildren()::add);
         content.getChildren().add(section("On the recorder"));
         Software.of(wish, way).forEach(line -> content.getChildren().add(wrapped("· " + line + ".")));
@@ -73,6 +81,13 @@ final class WayPane extends ScrollPane {
                 + way.strands().stream()
                         .map(strand -> WayWords.path(way, strand))
                         .collect(Collectors.joining("; ")));
+    }
+
+    private void showChanges(Wish wish, Way way, List<Way> all) {
+        changes.getChildren().clear();
+        PlaceChange.of(way, all, wish).forEach(line -> changes.getChildren().add(wrapped(line)));
+        changes.getChildren().add(section("What counts against it"));
+        PlaceChange.points(way, wish).forEach(line -> changes.getChildren().add(wrapped("· " + line)));
     }
 
     private static GridPane facts() {
