@@ -62,10 +62,11 @@ public final class PlanCommand implements Callable<Integer> {
 
     @Option(
             names = "--to",
-            required = true,
             paramLabel = "NAME",
-            description = "What records: the name or mark of a device. With --obvious one of its sockets.")
-    private String to;
+            description =
+                    "What records: the name or mark of a device; left out where it is only to be heard on --speakers"
+                            + " or --headphones. With --obvious one of its sockets.")
+    private Optional<String> to = Optional.empty();
 
     @Option(
             names = "--obvious",
@@ -179,7 +180,8 @@ public final class PlanCommand implements Callable<Integer> {
 
     private List<Obvious> obvious(Studio studio, Planner planner) throws UnreadableFile {
         Spot out = spot(from.get(0));
-        Spot in = spot(to);
+        Spot in = spot(to.orElseThrow(
+                () -> told("--obvious needs two sockets.", "Name the other one too: --to interface.in-1.")));
         return planner.obvious(
                 device(studio, out.item()), socket(studio, out), device(studio, in.item()), socket(studio, in));
     }
@@ -216,7 +218,7 @@ public final class PlanCommand implements Callable<Integer> {
         }
         return new Wish(
                 marks(studio, from),
-                mark(studio, to),
+                to.isPresent() ? mark(studio, to.get()) : Wish.NOBODY,
                 kept(),
                 heard,
                 new Extras(inTempo, charging, more, false, marks(studio, by), one("--budget", Budget.class, budget)),

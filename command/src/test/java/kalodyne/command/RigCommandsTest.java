@@ -110,6 +110,14 @@ class RigCommandsTest extends CommandCase {
         assertThat(plan((studio + wish).split(" ", -1))).isZero();
         assertThat(printed.toString(StandardCharsets.UTF_8)).contains("on the recorder: System input");
         printed.reset();
+        String row = " --from interface --speakers left-speaker --speakers right-speaker";
+        assertThat(plan((studio + row + " --json").split(" ", -1))).isZero();
+        JsonNode rows = json("plan.schema.json").get("ways");
+        assertThat(rows.findValuesAsText("track"))
+                .hasSizeGreaterThanOrEqualTo(2)
+                .containsOnly("not recorded");
+        assertThat(rows.findValuesAsText("words")).anyMatch(words -> words.contains("300 m"));
+        printed.reset();
         String obvious = " --obvious --from drum-box.phones --to old-phone.headset";
         assertThat(plan((studio + obvious + " --json").split(" ", -1))).isZero();
         assertThat(json("plan.schema.json").get("obvious").get(0).get("findings"))
@@ -122,10 +130,13 @@ class RigCommandsTest extends CommandCase {
                 "--from cello --to tablet --stereo both",
                 "--from cello --to tablet --tracks 0",
                 "--obvious --from cello --to tablet",
+                "--obvious --from cello.in",
                 "--obvious --from cello.in --to tablet.port")) {
             complained.reset();
             assertThat(plan((studio + " " + wrong).split(" ", -1))).as(wrong).isEqualTo(2);
-            assertThat(complained.toString(StandardCharsets.UTF_8)).as(wrong).containsPattern("Write|Name one of");
+            assertThat(complained.toString(StandardCharsets.UTF_8))
+                    .as(wrong)
+                    .containsPattern("Write|Name one of|Name the other");
         }
     }
 

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
+import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.route.RouteGraph.Node;
@@ -89,8 +90,8 @@ final class Chains {
         if (there.isPresent()) {
             return Stream.of(chain.with(there.get().alongside()));
         }
-        List<Port> outs = distinct(outs(chain, from), from.device(), taken);
-        List<Port> ins = distinct(ins(to, next), to.device(), taken);
+        List<Port> outs = distinct(outs(chain, from), taken);
+        List<Port> ins = distinct(ins(to, next), taken);
         record Pair(Port out, Port in, double cost) {}
         List<Pair> pairs = new ArrayList<>();
         for (Port out : outs) {
@@ -184,10 +185,10 @@ final class Chains {
     }
 
     /** Of ports of one shape the first that is free; where a device has none of them free, none. */
-    private List<Port> distinct(List<Port> ports, String device, Wiring taken) {
+    private List<Port> distinct(List<Port> ports, Wiring taken) {
         Map<Shape, Port> first = new LinkedHashMap<>();
         for (Port port : ports) {
-            if (isFree(port, stock.device(device), taken)) {
+            if (isFree(port, stock, taken)) {
                 // What shares no hole with others leaves those for the next source; what is free now need not be pulled
                 // out.
                 first.merge(port.shape(), port, (a, b) -> trouble(b) < trouble(a) ? b : a);
@@ -209,12 +210,15 @@ final class Chains {
     }
 
     /** Whether nothing is in its sockets, nor in another one of the same channel: two that share a gain are one input. */
-    static boolean isFree(Port port, Device device, Wiring taken) {
+    static boolean isFree(Port port, Stock stock, Wiring taken) {
         Set<Spot> spots = taken.spots();
-        return port.parts().stream()
-                .map(part -> device.socket(part).orElseThrow())
-                .flatMap(socket -> device.sockets().stream()
-                        .filter(other -> other.equals(socket) || device.isOneInput(socket, other)))
-                .noneMatch(other -> spots.contains(new Spot(device.id(), other.id())));
+        return port.sockets().stream().allMatch(spot -> isFree(spot, stock.device(spot.item()), spots));
+    }
+
+    private static boolean isFree(Spot spot, Device device, Set<Spot> taken) {
+        Socket socket = device.socket(spot.part()).orElseThrow();
+        return device.sockets().stream()
+                .filter(other -> other.equals(socket) || device.isOneInput(socket, other))
+                .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));
     }
 }

@@ -38,9 +38,13 @@ final class Drawer {
                 kinds.add(new LeadSort(kinds.size(), leads.get(0), marks, true));
             }
         }
-        shop.forEach(lead -> kinds.add(new LeadSort(
-                kinds.size(), lead, List.of(Missing.mark(lead.id()), Missing.mark(lead.id()) + "/2"), false)));
+        shop.forEach(lead -> kinds.add(new LeadSort(kinds.size(), lead, toGet(Missing.mark(lead.id())), false)));
         return kinds;
+    }
+
+    /** As many as a pair of loudspeakers takes behind a subwoofer. */
+    private static List<String> toGet(String mark) {
+        return List.of(mark, mark + "/2", mark + "/3", mark + "/4");
     }
 
     /** Without what tells one from another that does the same. */

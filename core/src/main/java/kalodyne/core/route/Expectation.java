@@ -46,6 +46,29 @@ final class Expectation {
                 flow, GainAdviser.advise(flow, settings.wanted()), () -> Monitoring.of(joints, patch, settings));
     }
 
+    /** Of what is only heard. */
+    static Expectation ofHearing(List<Checked> joints, Patch patch, Settings settings) {
+        Flow flow = Rig.of(joints, patch, settings).flow();
+        return new Expectation(
+                flow, GainAdviser.advise(flow, settings.wanted()), () -> Monitoring.of(joints, patch, settings));
+    }
+
+    /**
+     * What is heard of a player, or of all, on its scale from the loudest peak down; the noisiest of what it is heard on.
+     *
+     * @param devices what it is heard on
+     */
+    Optional<Prediction> heardOn(Optional<String> player, Set<String> devices) {
+        return flow.runs().stream()
+                .filter(run -> player.map(flow.points().get(run.source()).station()::equals)
+                        .orElse(true))
+                .filter(run -> devices.contains(
+                        flow.points().get(flow.ends().get(run.end()).point()).station()))
+                .map(this::prediction)
+                .map(each -> each.fromThePeakDown())
+                .min(Comparator.comparingDouble(Prediction::rangeDb));
+    }
+
     /** Where the controls should stand. */
     List<Turn> turns() {
         return advised.turns();

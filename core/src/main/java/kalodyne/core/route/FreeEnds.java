@@ -33,13 +33,14 @@ final class FreeEnds {
     }
 
     /**
-     * Joins one of them to one of some ports by what is owned, so that a device is heard there; empty where none does.
+     * Joins one of them to one of some ports so that a device is heard there; empty where none does.
      *
      * @param used leads that are not free
+     * @param mayGet whether an adapter may be got for it
      */
-    Optional<Hop> join(String player, List<Port> ins, Set<String> used) {
+    Optional<Hop> join(String player, List<Port> ins, Set<String> used, boolean mayGet) {
         return all(player)
-                .flatMap(end -> ins.stream().flatMap(in -> joined(end, in, used)))
+                .flatMap(end -> ins.stream().flatMap(in -> joined(end, in, used, mayGet)))
                 .filter(hop -> hop.worst() != Faults.Grade.FATAL && isHeard(hop))
                 .findFirst();
     }
@@ -74,9 +75,9 @@ final class FreeEnds {
                 .map(socket -> new Opening(new Spot(device, socket.id()), socket.connector(), socket.form()));
     }
 
-    private Stream<Hop> joined(Port end, Port in, Set<String> used) {
+    private Stream<Hop> joined(Port end, Port in, Set<String> used, boolean mayGet) {
         return hops.joinings().of(end.shape(), in.shape()).stream()
-                .filter(joining -> joining.missing() == 0)
+                .filter(joining -> mayGet || joining.missing() == 0)
                 .flatMap(joining -> joining.between(end, in, used).stream())
                 .map(made -> Hop.of(end, in, made, with(made.pluggings())));
     }

@@ -29,4 +29,14 @@ record Hop(Port from, Port to, Joining.Made made, List<JointRules.Checked> joint
         Joining there = Joining.plugged(made.joining().links().size());
         return new Hop(from, to, new Joining.Made(there, made.marks(), made.pluggings()), List.of(), Faults.Grade.NONE);
     }
+
+    /** Plugs one behind the other: of two strands side by side one counts. */
+    int breaks() {
+        int links = made.joining().links().size();
+        int strands = Math.max(
+                from.shape().connectors().size(), to.shape().connectors().size());
+        boolean isParted = strands == 2
+                && from.shape().connectors().size() != to.shape().connectors().size();
+        return isParted ? 1 + (links - 1) / 2 : links / strands;
+    }
 }

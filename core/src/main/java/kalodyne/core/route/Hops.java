@@ -10,8 +10,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
@@ -85,6 +87,47 @@ final class Hops {
                 .max(Comparator.comparing(Hop::worst));
     }
 
+    /** Leads with one plug and more than one socket for headphones. */
+    List<LeadSort> splitters() {
+        return joinings.kinds().stream().filter(Hops::isSplitter).toList();
+    }
+
+    private static boolean isSplitter(LeadSort sort) {
+        List<LeadEnd> ends = sort.lead().ends();
+        return ends.stream().filter(end -> end.form() == Form.PLUG).count() == 1
+                && ends.stream().filter(end -> end.form() == Form.SOCKET).count() > 1;
+    }
+
+    /** A socket with the plug of a splitter in it, by an adapter where they differ; what comes of it is seen when all hangs on it. */
+    Optional<Hop> into(Port out, LeadSort splitter, String mark, Set<String> used) {
+        LeadEnd plug = splitter.lead().ends().stream()
+                .filter(end -> end.form() == Form.PLUG)
+                .findFirst()
+                .orElseThrow();
+        Port in = new Port(
+                out.device(),
+                List.of(new Spot(mark, plug.id())),
+                new Shape(
+                        List.of(plug.connector()),
+                        List.of(plug.form()),
+                        out.shape().signal(),
+                        2));
+        return joinings.of(out.shape(), in.shape()).stream()
+                .filter(joining -> joining.leads().size() <= 1)
+                .flatMap(joining -> joining.between(out, in, used).stream())
+                .findFirst()
+                .map(made -> {
+                    List<String> marks = new ArrayList<>(made.marks());
+                    marks.add(mark);
+                    return new Hop(
+                            out,
+                            in,
+                            new Joining.Made(made.joining(), marks, made.pluggings()),
+                            List.of(),
+                            Faults.Grade.NONE);
+                });
+    }
+
     private static boolean isOpenEnded(Joining joining) {
         return joining.leads().stream()
                 .anyMatch(sort -> sort.lead().ends().stream()
@@ -121,8 +164,8 @@ final class Hops {
     }
 
     private List<Object> contacts(Port port) {
-        return port.parts().stream()
-                .map(part -> stock.device(port.device()).socket(part).orElseThrow())
+        return port.sockets().stream()
+                .map(spot -> stock.device(spot.item()).socket(spot.part()).orElseThrow())
                 .<Object>map(socket -> List.of(socket.contacts(), socket.balance(), powers(socket)))
                 .toList();
     }
@@ -192,5 +235,32 @@ final class Hops {
 
     Lead lead(String mark) {
         return leads.get(mark);
+    }
+
+    /** The names of the leads of a hop. */
+    List<String> names(Hop hop) {
+        return hop.made().marks().stream().map(mark -> lead(mark).name()).toList();
+    }
+
+    /** How many of its leads have another plug at each end; USB leads are meant to differ at their ends, adapters too. */
+    int special(Hop hop) {
+        return hop.from().shape().isDigital()
+                ? 0
+                : (int) hop.made().marks().stream()
+                        .distinct()
+                        .map(this::lead)
+                        .filter(Joinings::isSpecial)
+                        .count();
+    }
+
+    /** Whether data get through where data should: a lead that only charges fits as well. */
+    boolean carriesWhatItShould(Hop hop) {
+        boolean isData = hop.from().shape().isDigital()
+                && Math.min(hop.from().shape().channels(), hop.to().shape().channels()) > 1;
+        return !isData
+                || hop.made().marks().stream()
+                        .map(this::lead)
+                        .allMatch(lead -> lead.wires().stream()
+                                .anyMatch(wire -> wire.from().contact() == Contact.DATA));
     }
 }

@@ -73,6 +73,10 @@ final class Joinings {
                 : SIMPLEST_FIRST;
     }
 
+    List<LeadSort> kinds() {
+        return kinds;
+    }
+
     /** The simplest first: nothing to get, few leads, few ends, short. */
     List<Joining> of(Shape from, Shape to) {
         return known.computeIfAbsent(

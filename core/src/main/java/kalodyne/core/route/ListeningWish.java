@@ -2,6 +2,7 @@ package kalodyne.core.route;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * How somebody wants to hear what is played.
@@ -18,5 +19,14 @@ public record ListeningWish(List<String> headphones, List<String> speakers, Moni
     public ListeningWish {
         headphones = List.copyOf(headphones);
         speakers = List.copyOf(speakers);
+    }
+
+    /** Loudspeakers, then headphones. */
+    public List<String> marks() {
+        return Stream.concat(speakers.stream(), headphones.stream()).toList();
+    }
+
+    public boolean isNothing() {
+        return headphones.isEmpty() && speakers.isEmpty();
     }
 }

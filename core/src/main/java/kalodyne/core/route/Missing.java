@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
@@ -57,6 +58,21 @@ public record Missing(String words, Price price) {
     /** Whether what stands in a way under a mark is not owned. */
     public static boolean is(String mark) {
         return mark.startsWith(MARK);
+    }
+
+    /** What some hops need. */
+    static List<Missing> of(List<Hop> all, Stock stock, Hops hops) {
+        Stream<Missing> devices = all.stream()
+                .flatMap(hop -> Stream.of(hop.from().device(), hop.to().device()))
+                .distinct()
+                .filter(Missing::is)
+                .map(id -> of(stock.device(id)));
+        Stream<Missing> leads = all.stream()
+                .flatMap(hop -> hop.made().marks().stream())
+                .filter(Missing::is)
+                .distinct()
+                .map(mark -> of(hops.lead(mark)));
+        return Stream.concat(devices, leads).toList();
     }
 
     static Missing of(Lead lead) {

@@ -75,6 +75,7 @@ public final class PlaceChange {
                 .map(each -> "If " + String.join(" or ", each.getValue()) + " counted most: “"
                         + each.getKey().title() + "” would be first.");
         Stream<String> owned = all.stream()
+                .filter(way -> !way.equals(first))
                 .filter(way -> !way.missing().isEmpty() && without(way, Of.TO_GET) < first.score())
                 .map(way -> "If you had what it needs (" + names(way) + "): “" + way.title() + "” would be first.");
         List<String> lines = Stream.concat(otherwise, owned).toList();

@@ -56,6 +56,10 @@ public final class Planner {
         if (refused.isPresent()) {
             return new Plan(List.of(), List.of(), 0, refused);
         }
+        if (wish.isHeardOnly()) {
+            Ground ground = Ground.of(wish, owned, leads, catalogue, taken);
+            return new HearingSearch(wish, ground, taken.switches(), settings, isCancelled).plan();
+        }
         Plan plan = search(wish, isCancelled, early);
         boolean isTooDear = plan.ways().isEmpty() && wish.extras().budget() != Budget.ANY;
         return isTooDear ? withNearest(plan, wish, isCancelled) : plan;
@@ -96,7 +100,9 @@ public final class Planner {
 
     private Optional<String> refused(Wish wish) {
         List<String> named = Stream.of(
-                        wish.sources(), List.of(wish.target()), wish.extras().by())
+                        wish.sources(),
+                        wish.isHeardOnly() ? wish.heard().marks() : List.of(wish.target()),
+                        wish.extras().by())
                 .flatMap(List::stream)
                 .toList();
         for (String id : named) {
@@ -106,6 +112,10 @@ public final class Planner {
         }
         if (wish.sources().isEmpty()) {
             return Optional.of("Nothing is to be recorded. Choose what is played.");
+        }
+        if (wish.isHeardOnly() && wish.heard().isNothing()) {
+            return Optional.of(
+                    "Nothing records it and nobody hears it. Choose what records, or loudspeakers or headphones.");
         }
         if (wish.sources().contains(wish.target())) {
             String name = device(wish.target()).orElseThrow().name();
@@ -117,14 +127,14 @@ public final class Planner {
         }
         for (String id : wish.sources()) {
             Device source = device(id).orElseThrow();
-            if (!isSource(source)) {
+            if (!isSource(source) && !(wish.isHeardOnly() && source.kind().isHost())) {
                 return Optional.of(source.name() + " has no output that could be recorded.");
             }
         }
-        Device target = device(wish.target()).orElseThrow();
-        return isRecorder(target)
+        Optional<Device> target = device(wish.target());
+        return target.isEmpty() || isRecorder(target.get())
                 ? Optional.empty()
-                : Optional.of(target.name()
+                : Optional.of(target.get().name()
                         + " does not record. Choose a computer, phone, tablet, recorder, camera or mixer.");
     }
 

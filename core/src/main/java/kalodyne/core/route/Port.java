@@ -9,7 +9,7 @@ import kalodyne.core.joint.Spot;
 /**
  * A way into a device or out of it.
  *
- * @param device its mark
+ * @param device its mark; of a pair of loudspeakers that of the left one
  * @param sockets one, or two for left and right
  * @param shape what it has in common with others
  */

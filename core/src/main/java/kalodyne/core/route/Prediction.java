@@ -14,6 +14,11 @@ public record Prediction(DigitalLevel peak, DigitalLevel noise, double overDb, d
     /** Less is within what levels are known by. */
     private static final double AUDIBLE_DB = 0.5;
 
+    /** On a scale on which the loudest peak is 0: what is heard has no full scale. */
+    Prediction fromThePeakDown() {
+        return new Prediction(new DigitalLevel(0), new DigitalLevel(-rangeDb()), overDb, fadersAddDb);
+    }
+
     /** How far the noise lies under the loudest peak, in dB. */
     public double rangeDb() {
         return peak.above(noise).db();

@@ -3,6 +3,7 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -134,10 +135,16 @@ final class Scoring {
         boolean isTurnedDown = strands.stream()
                 .flatMap(strand -> strand.prediction().stream())
                 .allMatch(prediction -> prediction.overDb() <= 0);
-        joints.stream()
-                .flatMap(joint -> joint.findings().stream())
-                .forEach(finding -> weight(finding, isTurnedDown)
-                        .ifPresent(weight -> add(weight, 1, Print.withinSentence(finding.title()))));
+        // Both sides of a pair have the same fault: it is one.
+        Set<Object> known = new HashSet<>();
+        for (JointRules.Checked joint : joints) {
+            for (Finding finding : joint.findings()) {
+                boolean isNew = known.add(List.of(
+                        finding.code(), finding.title(), joint.patch().devices().keySet()));
+                Optional<Weight> weight = isNew ? weight(finding, isTurnedDown) : Optional.empty();
+                weight.ifPresent(each -> add(each, 1, Print.withinSentence(finding.title())));
+            }
+        }
     }
 
     private Optional<Weight> weight(Finding finding, boolean isTurnedDown) {

@@ -11,6 +11,7 @@ public record SideTask(Of of, String words, boolean isDone) {
     /** What can belong to a way. */
     public enum Of {
         SPEAKERS("Speakers"),
+        LEADS("Leads"),
         TEMPO("Tempo"),
         POWER("Power"),
         CHARGING("Charging"),

@@ -47,7 +47,26 @@ public final class Software {
 
     /** The same for a way, in words. */
     public static List<String> of(Wish wish, Way way) {
+        if (wish.isHeardOnly()) {
+            return heard(way);
+        }
         return of(Captured.of(wish, way)).stream().map(Choice::words).toList();
+    }
+
+    /** Where nothing is recorded a computer is only told what to play on. */
+    private static List<String> heard(Way way) {
+        return way.strands().stream()
+                .map(Way.Strand::stations)
+                .filter(stations -> way.patch().devices().containsKey(stations.get(0))
+                        && way.patch().devices().get(stations.get(0)).kind().isHost())
+                .map(stations -> {
+                    Device next = way.patch().devices().get(stations.get(1));
+                    return next.kind() == DeviceKind.INTERFACE
+                            ? "System output: “" + next.name() + "”; some systems choose it for themselves, look"
+                            : "System output: the socket it is plugged into; its own loudspeaker is silent then";
+                })
+                .distinct()
+                .toList();
     }
 
     /** What a choice is about. */

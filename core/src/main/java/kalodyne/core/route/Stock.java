@@ -7,7 +7,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import kalodyne.core.gear.Balance;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Socket;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 
 /** The devices that may take part in a way, those that one could get among them; what each of them can do is worked out once. */
@@ -83,6 +86,14 @@ final class Stock {
         return port.parts().stream()
                 .filter(part -> !present.isFree(device, device.socket(part).orElseThrow()))
                 .count();
+    }
+
+    boolean isBalanced(Spot spot) {
+        return devices.get(spot.item())
+                .socket(spot.part())
+                .flatMap(Socket::balance)
+                .filter(balance -> balance != Balance.UNBALANCED)
+                .isPresent();
     }
 
     Inside inside(String id) {

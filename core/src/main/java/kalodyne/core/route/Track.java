@@ -27,6 +27,13 @@ public record Track(String words, Optional<String> sender, List<Integer> channel
         channels = List.copyOf(channels);
     }
 
+    /** Of what is only heard. */
+    static final Track HEARD = new Track("not recorded", Optional.empty(), List.of());
+
+    public boolean isHeardOnly() {
+        return equals(HEARD);
+    }
+
     static Track of(Chain chain, Stock stock) {
         for (int i = chain.hops().size() - 1; i >= 0; i--) {
             Hop hop = chain.hops().get(i);

@@ -25,7 +25,7 @@ public enum WayFact {
                             .thenComparing(Prediction::rangeDb));
             return worst.map(each -> each.clips()
                             ? "clips by " + Print.decimal(each.overDb(), 0) + " dB"
-                            : Print.decimal(each.rangeDb(), 0) + " dB over noise")
+                            : range(each) + " over noise")
                     .orElse("as it is sent");
         }
     },
@@ -70,6 +70,9 @@ public enum WayFact {
         }
     };
 
+    /** Between the loudest that ears bear and the quietest room. */
+    private static final double INAUDIBLE_DB = 100;
+
     private final String word;
 
     WayFact(String word) {
@@ -89,5 +92,12 @@ public enum WayFact {
         return List.of(values()).stream()
                 .map(fact -> fact.word + " " + fact.of(way))
                 .collect(Collectors.joining(", "));
+    }
+
+    /** "75 dB"; nobody hears more than a hundred. */
+    static String range(Prediction prediction) {
+        return prediction.rangeDb() > INAUDIBLE_DB
+                ? "more than " + Print.decimal(INAUDIBLE_DB, 0) + " dB"
+                : Print.decimal(prediction.rangeDb(), 0) + " dB";
     }
 }

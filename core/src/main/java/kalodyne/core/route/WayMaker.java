@@ -68,9 +68,12 @@ final class WayMaker {
 
     private Proposal proposal(List<Chain> chains) {
         Plugs plugs = new Plugs(stock, hops, chains, present, mayGet);
-        ListeningPlan listening = new ListeningPlan(stock, chains, wish.heard(), plugs);
-        listening.plugHeadphones();
-        List<SideTask> sideTasks = new ArrayList<>(listening.speakers().stream().toList());
+        Feeders feeders = Feeders.of(chains, wish.heard().through(), stock);
+        HeadphonesPlan listening = new HeadphonesPlan(stock, feeders, wish.heard(), plugs);
+        listening.plug();
+        List<SideTask> sideTasks =
+                new ArrayList<>(new SpeakersPlan(stock, feeders, wish.heard().speakers(), plugs)
+                        .plugged().stream().toList());
         if (wish.extras().inTempo()) {
             sideTasks.add(new Clocking(stock, plugs).of(chains, wish));
         }
@@ -90,7 +93,8 @@ final class WayMaker {
                 sideTasks,
                 hops.patch(pluggings),
                 hops.together(pluggings),
-                missing(Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList()),
+                Missing.of(
+                        Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList(), stock, hops),
                 present.replugging().inTheWayOf(pluggings));
     }
 
@@ -101,7 +105,7 @@ final class WayMaker {
      */
     record Proposal(
             List<Chain> chains,
-            ListeningPlan listening,
+            HeadphonesPlan listening,
             Feeding feeding,
             List<SideTask> sideTasks,
             Patch patch,
@@ -186,10 +190,8 @@ final class WayMaker {
         int breaks = 0;
         for (Hop hop : chain.hops()) {
             stations.add(hop.to().device());
-            leads.add(hop.made().marks().stream()
-                    .map(mark -> hops.lead(mark).name())
-                    .toList());
-            breaks += breaks(hop);
+            leads.add(hops.names(hop));
+            breaks += hop.breaks();
         }
         Track track = Track.of(chain, stock);
         String recorder = chain.last().device();
@@ -198,32 +200,9 @@ final class WayMaker {
                 leads,
                 channels(chain, joints),
                 breaks,
-                specialLeads(chain),
+                chain.hops().stream().mapToInt(hops::special).sum(),
                 track,
                 expected.of(stations.get(0), recorder, track));
-    }
-
-    /** USB leads are meant to differ at their ends; adapters too. */
-    private int specialLeads(Chain chain) {
-        return (int) chain.hops().stream()
-                .filter(hop -> !hop.from().shape().isDigital())
-                .flatMap(hop -> hop.made().marks().stream())
-                .distinct()
-                .map(hops::lead)
-                .filter(Joinings::isSpecial)
-                .count();
-    }
-
-    /** Plugs one behind the other: of two strands side by side one counts. */
-    private static int breaks(Hop hop) {
-        int links = hop.made().joining().links().size();
-        int strands = Math.max(
-                hop.from().shape().connectors().size(),
-                hop.to().shape().connectors().size());
-        boolean isParted = strands == 2
-                && hop.from().shape().connectors().size()
-                        != hop.to().shape().connectors().size();
-        return isParted ? 1 + (links - 1) / 2 : links / strands;
     }
 
     /** How many channels are kept apart through all hops. */
@@ -288,20 +267,5 @@ final class WayMaker {
                 .distinct()
                 .collect(Collectors.joining(", "));
         return names + (leads.isEmpty() ? "" : ", with " + leads);
-    }
-
-    private List<Missing> missing(List<Hop> all) {
-        List<Missing> missing = new ArrayList<>();
-        all.stream()
-                .flatMap(hop -> Stream.of(hop.from().device(), hop.to().device()))
-                .distinct()
-                .filter(Missing::is)
-                .forEach(id -> missing.add(Missing.of(stock.device(id))));
-        all.stream()
-                .flatMap(hop -> hop.made().marks().stream())
-                .filter(Missing::is)
-                .distinct()
-                .forEach(mark -> missing.add(Missing.of(hops.lead(mark))));
-        return missing;
     }
 }

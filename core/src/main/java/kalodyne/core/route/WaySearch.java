@@ -4,9 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,10 +16,8 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.Wiring;
@@ -54,9 +50,6 @@ final class WaySearch {
     private static final int MOST_TOLD = 5;
     private static final int MOST_KINDS = 12;
     private static final int MOST_EARLY = 3;
-
-    private static final Set<DeviceKind> TO_GET =
-            EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.PREAMP, DeviceKind.INTERFACE, DeviceKind.MIDI);
 
     private final Wish wish;
     private final BooleanSupplier isCancelled;
@@ -100,50 +93,12 @@ final class WaySearch {
         this.wish = wish;
         this.isCancelled = isCancelled;
         this.early = early;
-        Replugging replugging = new Replugging(taken, new Stock(owned, Wiring.NONE));
-        Wiring others = taken.unplugged(replugging.at(wish.sources()));
-        Wiring stays = wish.extras().isBeside() ? others : Wiring.NONE;
-        used = Planner.used(stays);
-        List<Device> all = new ArrayList<>(some(owned, Planner.used(others)));
-        catalogue.devices().stream()
-                .map(Profile::gear)
-                .filter(device -> TO_GET.contains(device.kind()))
-                .map(device -> device.withId(Missing.mark(device.id())))
-                .forEach(all::add);
-        stock = new Stock(all, others);
-        List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
-        hops = new Hops(
-                stock,
-                Drawer.of(leads, used, Planner.used(others), shop),
-                leads,
-                wish.first() == Priority.ORDINARY_LEADS || wish.then() == Priority.ORDINARY_LEADS);
+        Ground ground = Ground.of(wish, owned, leads, catalogue, taken);
+        stock = ground.stock();
+        hops = ground.hops();
+        used = ground.used();
+        present = ground.present();
         nearness = new Nearness(stock, hops.joinings());
-        List<Hop> there = Plugged.hops(stock, hops.leads(), others).stream()
-                .filter(hop -> Faults.worst(hops.joints(hop.made().pluggings())) != Faults.Grade.FATAL)
-                .toList();
-        present = new Present(stays, there, replugging);
-    }
-
-    /**
-     * Both ends, and what may stand between: of devices that are alike as many as there are sources, and those that are plugged.
-     *
-     * @param touched marks of what is plugged
-     */
-    private List<Device> some(List<Device> owned, Set<String> touched) {
-        Set<String> ends = new HashSet<>(wish.sources());
-        ends.add(wish.target());
-        ends.addAll(wish.heard().headphones());
-        ends.addAll(wish.extras().by());
-        ends.addAll(wish.heard().speakers());
-        Map<List<Object>, Integer> alike = new HashMap<>();
-        return Stream.concat(
-                        owned.stream().filter(device -> ends.contains(device.id())),
-                        owned.stream()
-                                .filter(device -> !ends.contains(device.id()))
-                                .filter(device -> touched.contains(device.id())
-                                        || alike.merge(Stock.plain(device), 1, Integer::sum)
-                                                <= wish.sources().size()))
-                .toList();
     }
 
     Plan plan() {

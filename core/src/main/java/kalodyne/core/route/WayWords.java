@@ -25,11 +25,18 @@ public final class WayWords {
 
     /** "channel 3, mono, 4 breaks, peak −9 dBFS, noise −93 dBFS". */
     public static String recorded(Way.Strand strand) {
+        boolean isHeard = strand.track().isHeardOnly();
         List<String> parts = new ArrayList<>();
-        parts.add(strand.track().words());
+        if (!isHeard) {
+            parts.add(strand.track().words());
+        }
         parts.add(strand.channels() == 1 ? "mono" : "stereo");
         parts.add(strand.breaks() + (strand.breaks() == 1 ? " break" : " breaks"));
         strand.prediction().ifPresent(prediction -> {
+            if (isHeard && !prediction.clips()) {
+                parts.add("noise " + WayFact.range(prediction) + " under the loudest peak");
+                return;
+            }
             parts.add(
                     prediction.clips()
                             ? "the loudest peak clips by " + Print.decimal(prediction.overDb(), 0) + " dB"

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 
 /**
- * What somebody wants to record.
+ * What somebody wants to record, or only to hear.
  *
  * @param sources marks of the devices that are played, in the order of their tracks
- * @param target the mark of the device that records
+ * @param target the mark of the device that records; {@link #NOBODY} where it is only to be heard
  * @param stereo whether left and right have to stay apart
  * @param heard what it is heard on
  * @param extras what else is wanted
@@ -25,6 +25,9 @@ public record Wish(
         Priority first,
         Priority then)
         implements WishBuilder.With {
+    /** In place of what records, where nothing does. */
+    public static final String NOBODY = "";
+
     public Wish {
         sources = List.copyOf(sources);
     }
@@ -41,6 +44,11 @@ public record Wish(
                 Priority.CHEAP);
     }
 
+    /** Whether nothing is recorded. */
+    public boolean isHeardOnly() {
+        return target.equals(NOBODY);
+    }
+
     public Wish withHeadphones(String... newHeadphones) {
         return withHeard(heard.withHeadphones(List.of(newHeadphones)));
     }
@@ -55,7 +63,7 @@ public record Wish(
                         heard.headphones().stream().map(anew).toList())
                 .withSpeakers(heard.speakers().stream().map(anew).toList());
         return with().sources(sources.stream().map(anew).toList())
-                .target(anew.apply(target))
+                .target(isHeardOnly() ? NOBODY : anew.apply(target))
                 .heard(renamed)
                 .extras(extras.withBy(extras.by().stream().map(anew).toList()))
                 .build();

@@ -58,9 +58,11 @@ final class ObviousPane extends VBox {
                         .toList(),
                 null);
         to.offering(
-                ways.device(wish.target()).stream()
-                        .flatMap(device -> ends(device, Direction.OUT))
-                        .toList(),
+                (wish.isHeardOnly() ? wish.heard().marks() : List.of(wish.target()))
+                        .stream()
+                                .flatMap(mark -> ways.device(mark).stream())
+                                .flatMap(device -> ends(device, Direction.OUT))
+                                .toList(),
                 null);
         told.getChildren().clear();
     }

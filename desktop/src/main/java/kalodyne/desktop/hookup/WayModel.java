@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
@@ -53,9 +54,15 @@ public final class WayModel {
 
     // --- what can be wished ------------------------------------------------------------------------------------
 
-    /** What can be played. */
+    /** What can be played, computers last. */
     public List<Device> sources() {
-        return studio.studio().devices().stream().filter(Planner::isSource).toList();
+        List<Device> all = studio.studio().devices();
+        return Stream.concat(
+                        all.stream().filter(Planner::isSource),
+                        all.stream()
+                                .filter(device -> !Planner.isSource(device)
+                                        && device.kind().isHost()))
+                .toList();
     }
 
     /** What can record. */

@@ -35,7 +35,7 @@ final class WayPane extends ScrollPane {
             .id("way-change")
             .tip("What would put it first or push it back, and what each thing counts")
             .node();
-    private final VBox changes = new VBox(4);
+    private final VBox changes = Styled.of(new VBox(4)).id("way-changes").node();
     private GridPane facts;
 
     WayPane(WayModel ways) {
@@ -55,7 +55,7 @@ final class WayPane extends ScrollPane {
 
     void show(Wish wish, Way way, List<Way> all) {
         facts = facts();
-        way.strands().forEach(strand -> fact("Recorded", WayWords.recorded(strand)));
+        way.strands().forEach(strand -> fact(wish.isHeardOnly() ? "Signal" : "Recorded", WayWords.recorded(strand)));
         fact("Heard", WayWords.heard(way.monitoring()));
         way.sideTasks().forEach(this::sideTask);
         String gone = WayWords.unplugged(way, ways::device);
@@ -74,8 +74,11 @@ final class WayPane extends ScrollPane {
         showChanges(wish, way, all);
         content.getChildren().setAll(title, new RunDrawing(way, true), facts, change, changes);
         way.findings().stream().limit(MOST_FINDINGS).map(WayPane::finding).forEach(content.getChildren()::add);
-        content.getChildren().add(section("On the recorder"));
-        Software.of(wish, way).forEach(line -> content.getChildren().add(wrapped("· " + line + ".")));
+        List<String> choices = Software.of(wish, way);
+        if (!choices.isEmpty()) {
+            content.getChildren().add(section(wish.isHeardOnly() ? "On the computer" : "On the recorder"));
+            choices.forEach(line -> content.getChildren().add(wrapped("· " + line + ".")));
+        }
         setVvalue(0);
         setAccessibleText(title.getText() + ". "
                 + way.strands().stream()

@@ -31,7 +31,8 @@ import kalodyne.desktop.control.Styled;
 final class WishSentence extends FlowPane {
     private final WayModel ways;
     private final ManyChooser<Device> sources = new ManyChooser<>(Device::name, "…");
-    private final Chooser<Device> recorder = new Chooser<>(Device::name);
+    private final Chooser<Optional<Device>> recorder =
+            new Chooser<>(device -> device.map(Device::name).orElse("nothing, only hear it"));
     private final Chooser<Stereo> stereo = new Chooser<>(Stereo::word);
     private final ManyChooser<Device> headphones = new ManyChooser<>(Device::name, "no headphones");
     private final ManyChooser<Device> by = new ManyChooser<>(Device::name, "whatever is best");
@@ -123,8 +124,12 @@ final class WishSentence extends FlowPane {
         Extras extras = wish.map(Wish::extras).orElse(Extras.NONE);
         sources.offering(ways.sources(), devices(wish.map(Wish::sources).orElse(List.of())));
         recorder.offering(
-                ways.recorders(),
-                wish.flatMap(each -> ways.device(each.target())).orElse(null));
+                Stream.concat(ways.recorders().stream().map(Optional::of), Stream.of(Optional.<Device>empty()))
+                        .toList(),
+                wish.map(each -> ways.device(each.target()))
+                        .filter(each -> each.isPresent()
+                                || wish.filter(Wish::isHeardOnly).isPresent())
+                        .orElse(null));
         stereo.offering(List.of(Stereo.values()), wish.map(Wish::stereo).orElse(Stereo.NO_MATTER));
         List<Device> heads = ways.headphones();
         headphones.offering(
@@ -156,7 +161,7 @@ final class WishSentence extends FlowPane {
         }
         return Optional.of(new Wish(
                 sources.chosen().stream().map(Device::id).toList(),
-                recorder.getValue().id(),
+                recorder.getValue().map(Device::id).orElse(Wish.NOBODY),
                 stereo.getValue(),
                 new ListeningWish(
                         headphones.chosen().stream().map(Device::id).toList(),

@@ -257,6 +257,24 @@ class HookupRoomTest {
         }
     }
 
+    /** Nothing records it: the rows of the loudspeakers are the ways; a press tells what would change the place of one. */
+    @Test
+    void what_is_only_heard_has_its_ways() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            wishFor(desk, "Interface", "nothing, only hear it");
+            turnAll(desk, "#wish-headphones", "Headphones");
+            assertThat(desk.text("#wish-told")).startsWith("Nothing records it and nobody hears it.");
+            turnAll(desk, "#wish-speakers", "Left speaker", "Right speaker");
+            assertThat(detail(desk)).contains("Interface – ").contains("Left speaker");
+            assertThat(shown(desk, "#way-detail")).contains("300 m").doesNotContain("On the recorder");
+            assertThat(desk.shows("#way-changes")).isFalse();
+            desk.click("#way-change");
+            assertThat(desk.shows("#way-changes")).isTrue();
+            assertThat(shown(desk, "#way-changes")).contains("breaks in the line: 2 points.");
+        }
+    }
+
     /** What cannot be bought here is told by what to buy; what was obvious, by what would come of it; two sources go together. */
     @Test
     void ways_tell_what_is_missing_pulled_out_and_wrong() throws IOException {
@@ -274,7 +292,7 @@ class HookupRoomTest {
             assertThat(shown(desk, "#obvious-pane")).contains("No phono preamp on the way");
             desk.click("#why-obvious");
             stepTo(desk, "#wish-recorder", "Tablet");
-            turnAll(desk, "Turntable", "Drum box", "Cello");
+            turnAll(desk, "#wish-source", "Turntable", "Drum box", "Cello");
             assertThat(detail(desk)).contains("Drum box").contains("Cello").contains("Unplugs");
             desk.click("#use-way");
             // A run for each source that comes as a voltage; the first of them is looked at.
@@ -328,10 +346,10 @@ class HookupRoomTest {
     }
 
     @SuppressWarnings("unchecked")
-    private static void turnAll(Desk desk, String... words) {
+    private static void turnAll(Desk desk, String blank, String... words) {
         for (String each : words) {
             Desk.onScreen(() -> {
-                ManyChooser<Object> chooser = desk.find("#wish-source");
+                ManyChooser<Object> chooser = desk.find(blank);
                 chooser.getItems().stream()
                         .filter(item -> item.getText().equals(each))
                         .findFirst()

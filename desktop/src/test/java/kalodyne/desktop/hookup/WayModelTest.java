@@ -56,8 +56,8 @@ class WayModelTest {
     void only_what_can_be_played_recorded_or_heard_is_offered() {
         assertThat(ways.sources())
                 .extracting(Device::name)
-                .contains("Bass synth", "Drum box")
-                .doesNotContain("Tablet");
+                .contains("Bass synth", "Drum box", "Laptop")
+                .doesNotContain("Left speaker");
         assertThat(ways.recorders()).extracting(Device::name).contains("Tablet").doesNotContain("Headphones");
         assertThat(ways.headphones()).extracting(Device::id).contains("headphones");
         assertThat(ways.speakers()).allMatch(device -> ways.device(device.id()).isPresent());
@@ -109,6 +109,26 @@ class WayModelTest {
         assertThat(joints.chosen().orElseThrow().patch().devices()).containsKey("drum-box");
         models.studio().undo();
         assertThat(models.studio().setup().wiring()).isEqualTo(before);
+    }
+
+    /** What is only heard is plugged the same way, and stays with the setup. */
+    @Test
+    void what_is_only_heard_is_plugged_too() throws IOException {
+        Wish wish = ways.wish()
+                .orElseThrow()
+                .withSources(List.of("interface"))
+                .withTarget(Wish.NOBODY)
+                .withHeadphones();
+        Plan plan = found(wish.withHeard(wish.heard().withSpeakers(List.of("left-speaker", "right-speaker"))));
+        Way way = plan.ways().stream()
+                .filter(each -> each.missing().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        ways.use(way);
+        assertThat(models.studio().setup().wiring().plugged())
+                .containsAll(way.patch().pluggings());
+        assertThat(ways.wish())
+                .hasValueSatisfying(kept -> assertThat(kept.isHeardOnly()).isTrue());
     }
 
     @Test

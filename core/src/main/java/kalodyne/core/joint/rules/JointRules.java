@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Figure;
@@ -83,6 +84,18 @@ public final class JointRules {
         Checked with(Map<InputSignal, Hum> newHum, List<Finding> more) {
             List<Finding> all = Stream.concat(findings.stream(), more.stream()).toList();
             return new Checked(patch, circuit, reading, Finding.worstFirst(all), newHum);
+        }
+
+        /** Without what is not meant here. */
+        public Checked without(Set<FindingCode> codes) {
+            return new Checked(
+                    patch,
+                    circuit,
+                    reading,
+                    findings.stream()
+                            .filter(finding -> !codes.contains(finding.code()))
+                            .toList(),
+                    hum);
         }
 
         /** The worst that was noticed, notes left out. */

@@ -20,7 +20,7 @@ import kalodyne.core.route.Wish;
 public final class WishForms {
     public static final ObjectForm<Wish> WISH = ObjectForm.of(f -> new Wish(
             f.list("sources", JsonForm.TEXT, Wish::sources),
-            f.text("target", Wish::target),
+            f.textIfAny("target", Wish::target),
             f.value("stereo", Words.of(Stereo.class, Stereo.NO_MATTER), Wish::stereo),
             heard(f),
             extras(f),
