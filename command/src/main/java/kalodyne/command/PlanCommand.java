@@ -3,8 +3,11 @@ package kalodyne.command;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -28,6 +31,7 @@ import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Priority;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.Studio;
@@ -127,6 +131,19 @@ public final class PlanCommand implements Callable<Integer> {
     private String budget = "any";
 
     @Option(
+            names = "--spend",
+            paramLabel = "SUM",
+            description = "How much it may cost in all, in your own money; what has no --price is not counted.")
+    private String spend = "";
+
+    @Option(
+            names = "--price",
+            paramLabel = "ID=SUM",
+            description =
+                    "What a thing of the catalogue costs where you are: trs-trs=12.50. Several times for several.")
+    private Map<String, String> prices = new LinkedHashMap<>();
+
+    @Option(
             names = "--matters",
             paramLabel = "WHAT",
             description = "What counts most: clean (the default), cheap, few-breaks, quick," + " ordinary-leads.")
@@ -221,9 +238,42 @@ public final class PlanCommand implements Callable<Integer> {
                 to.isPresent() ? mark(studio, to.get()) : Wish.NOBODY,
                 kept(),
                 heard,
-                new Extras(inTempo, charging, more, false, marks(studio, by), one("--budget", Budget.class, budget)),
+                new Extras(
+                        inTempo,
+                        charging,
+                        more,
+                        false,
+                        marks(studio, by),
+                        one("--budget", Budget.class, budget),
+                        spending()),
                 one("--matters", Priority.class, matters),
                 one("--then", Priority.class, then));
+    }
+
+    private Spending spending() throws UnreadableFile {
+        Map<String, Double> own = new LinkedHashMap<>();
+        for (Map.Entry<String, String> each : prices.entrySet()) {
+            String id = each.getKey();
+            boolean isKnown = Catalogue.shipped().lead(id).isPresent()
+                    || Catalogue.shipped().device(id).isPresent();
+            if (!isKnown) {
+                throw told(
+                        "There is no “" + Names.shown(id) + "” in the catalogue.",
+                        "Write an id that `kalodyne catalogue` lists.");
+            }
+            sum("--price", each.getValue()).ifPresent(price -> own.put(id, price));
+        }
+        return new Spending(sum("--spend", spend), own);
+    }
+
+    private OptionalDouble sum(String option, String typed) throws UnreadableFile {
+        try {
+            return Spending.read(typed);
+        } catch (IllegalArgumentException e) {
+            throw told(
+                    "“" + Names.shown(typed) + "” is no sum that " + option + " can read.",
+                    "Write a number, such as 29 or 12.50.");
+        }
     }
 
     private List<String> marks(Studio studio, List<String> names) throws UnreadableFile {

@@ -104,9 +104,11 @@ final class PlanJson {
     private static void missing(ObjectNode node, List<Missing> all) {
         ArrayNode missing = node.putArray("missing");
         for (Missing each : all) {
-            missing.addObject()
+            ObjectNode thing = missing.addObject()
+                    .put("id", each.id())
                     .put("what", each.words())
                     .put("priceClass", each.price().name());
+            each.ownPrice().ifPresent(price -> thing.put("price", price));
         }
     }
 

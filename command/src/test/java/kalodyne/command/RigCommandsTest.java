@@ -128,6 +128,9 @@ class RigCommandsTest extends CommandCase {
         for (String wrong : List.of(
                 "--from cello --to tablet --budget much",
                 "--from cello --to tablet --stereo both",
+                "--from cello --to tablet --spend lots",
+                "--from cello --to tablet --price ts-ts=-1",
+                "--from cello --to tablet --price nothing-such=1",
                 "--from cello --to tablet --tracks 0",
                 "--obvious --from cello --to tablet",
                 "--obvious --from cello.in",

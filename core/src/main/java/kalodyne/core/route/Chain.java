@@ -54,6 +54,16 @@ record Chain(List<Hop> hops, Set<String> used) {
         return hops.stream().noneMatch(Hop::takesMore);
     }
 
+    /** Whether each socket is meant for what comes out of the one before. */
+    boolean isMadeForIt() {
+        return hops.stream()
+                .allMatch(hop -> hop.worst() == Faults.Grade.NONE
+                        && Mismatch.of(
+                                        hop.from().shape().signal(),
+                                        hop.to().shape().signal())
+                                == 0);
+    }
+
     /** Whether left and right have ways of their own all along. */
     boolean keepsSides() {
         return hops.stream()

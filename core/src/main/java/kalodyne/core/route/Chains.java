@@ -3,6 +3,7 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,13 +77,15 @@ final class Chains {
         return open;
     }
 
-    /** The best few, and the best that needs nothing to get. */
+    /** The best few, the best that needs nothing to get, and the best through sockets that are made for each other. */
     private static List<Chain> kept(List<Chain> sorted) {
-        List<Chain> kept = new ArrayList<>(sorted.subList(0, Math.min(MOST_KEPT, sorted.size())));
-        if (kept.stream().noneMatch(Chain::isOwned)) {
-            sorted.stream().filter(Chain::isOwned).findFirst().ifPresent(kept::add);
-        }
-        return kept;
+        Set<Chain> kept = new LinkedHashSet<>(sorted.subList(0, Math.min(MOST_KEPT, sorted.size())));
+        sorted.stream().filter(Chain::isOwned).findFirst().ifPresent(kept::add);
+        sorted.stream()
+                .filter(chain -> chain.isMadeForIt() && chain.keepsSides())
+                .findFirst()
+                .ifPresent(kept::add);
+        return List.copyOf(kept);
     }
 
     private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
@@ -115,10 +118,19 @@ final class Chains {
                 .filter(pair -> pair.cost() <= cheapest + MOST_WORSE)
                 .sorted(Comparator.comparingDouble(Pair::cost))
                 .limit(MOST_PAIRS)
-                .flatMap(pair -> Stream.concat(
-                        hops.best(pair.out(), pair.in(), chain.used()).stream(),
-                        openEnded(pair.out(), pair.in(), chain.used())))
+                .flatMap(pair -> hops(pair.out(), pair.in(), chain.used()))
                 .map(chain::with);
+    }
+
+    private Stream<Hop> hops(Port out, Port in, Set<String> used) {
+        List<Hop> best = hops.best(out, in, used);
+        boolean isMadeSmaller = best.stream()
+                .flatMap(hop -> hop.made().joining().leads().stream())
+                .anyMatch(LeadSort::attenuates);
+        boolean hasVolume = stock.device(out.device()).controls().stream()
+                .anyMatch(control -> control.kind().isVolume());
+        Stream<Hop> asItIs = isMadeSmaller && hasVolume ? hops.asItIs(out, in, used).stream() : Stream.empty();
+        return Stream.of(best.stream(), asItIs, openEnded(out, in, used)).flatMap(each -> each);
     }
 
     /** Where headphones want to hear a phone that its only socket is taken from, a splitter is worth a look. */

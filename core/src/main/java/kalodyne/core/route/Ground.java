@@ -36,7 +36,7 @@ record Ground(Stock stock, Hops hops, Present present, Set<String> used) {
                 .map(device -> device.withId(Missing.mark(device.id())))
                 .forEach(all::add);
         Stock stock = new Stock(all, others);
-        List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
+        List<Lead> shop = catalogue.leadsToGet();
         Hops hops = new Hops(
                 stock,
                 Drawer.of(leads, used, Planner.used(others), shop),

@@ -75,8 +75,7 @@ final class HearingSearch {
             }
         }
         List<Way> all = found.values().stream()
-                .filter(way -> way.missing().stream()
-                        .allMatch(each -> wish.extras().budget().allows(each.price())))
+                .filter(way -> wish.extras().allows(way.missing()))
                 .filter(way -> way.strands().stream()
                         .flatMap(strand -> strand.stations().stream())
                         .toList()
@@ -220,7 +219,8 @@ final class HearingSearch {
             return Optional.empty();
         }
         Expectation expected = Expectation.ofHearing(joints, patch, settings);
-        List<Missing> missing = Missing.of(plugs.hops(), stock, hops);
+        List<Missing> missing =
+                Missing.of(plugs.hops(), stock, hops, wish.extras().spending());
         List<Way.Strand> strands = wish.sources().stream()
                 .map(source -> strand(source, plugs.hops(), expected))
                 .toList();

@@ -76,6 +76,17 @@ final class Hops {
                 .toList();
     }
 
+    /** The best by leads that leave a level as it is: what comes out has a control that takes it down. */
+    Optional<Hop> asItIs(Port from, Port to, Set<String> used) {
+        return joinings.of(from.shape(), to.shape()).stream()
+                .filter(joining -> joining.leads().stream().noneMatch(LeadSort::attenuates))
+                .flatMap(joining -> joining.between(from, to, used).stream())
+                .limit(MOST_SINGLE)
+                .map(made -> Hop.of(from, to, made, joints(made.pluggings())))
+                .filter(hop -> hop.worst() != Faults.Grade.FATAL)
+                .max(Comparator.comparing(Hop::worst));
+    }
+
     /** The best by something that headphones can go into too: a splitter. */
     Optional<Hop> openEnded(Port from, Port to, Set<String> used) {
         return joinings.of(from.shape(), to.shape()).stream()

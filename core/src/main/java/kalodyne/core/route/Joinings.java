@@ -22,8 +22,7 @@ import kalodyne.core.route.Joining.Ref;
 final class Joinings {
     private static final Comparator<Joining> SIMPLEST_FIRST = Comparator.comparingInt(Joining::missing)
             .thenComparingInt(joining -> joining.leads().size())
-            .thenComparingInt(Joinings::ends)
-            .thenComparingDouble(Joining::metres);
+            .thenComparingInt(Joinings::ends);
 
     /** From a turntable a lead with an earth wire; elsewhere that is one end too many. */
     private static final Comparator<Joining> EARTHED_FIRST = Comparator.comparingInt(Joining::missing)
@@ -52,6 +51,9 @@ final class Joinings {
                                 .count()
                         > 1;
     }
+
+    /** What comes out decides what is needed. */
+    private static final int UNLIKE_SOURCE = 2;
 
     private final List<LeadSort> kinds;
     private final Comparator<Joining> simplestFirst;
@@ -85,9 +87,44 @@ final class Joinings {
                         .filter(joining -> reaches(from, joining, to))
                         .sorted(
                                 from.signal() == SignalKind.PHONO
-                                        ? EARTHED_FIRST.thenComparing(simplestFirst)
-                                        : simplestFirst)
+                                        ? EARTHED_FIRST.thenComparing(simplestFirst(from, to))
+                                        : simplestFirst(from, to))
                         .toList());
+    }
+
+    /** Of those as simple the one whose plugs are the sockets' own, the source's before the other's; then the short one. */
+    private Comparator<Joining> simplestFirst(Shape from, Shape to) {
+        Comparator<Joining> weakStaysWhole = Comparator.comparing(
+                joining -> !from.isStrong() && joining.leads().stream().anyMatch(LeadSort::attenuates));
+        return weakStaysWhole
+                .thenComparing(simplestFirst)
+                .thenComparingInt(joining -> unlike(joining, from, to))
+                .thenComparingDouble(Joining::metres);
+    }
+
+    private static int unlike(Joining joining, Shape from, Shape to) {
+        int unlike = 0;
+        for (Link link : joining.links()) {
+            unlike += UNLIKE_SOURCE * unlike(joining, link, Ref.Kind.FROM, from, from);
+            unlike += unlike(joining, link, Ref.Kind.TO, to, from);
+        }
+        return unlike;
+    }
+
+    /** A plug with fewer contacts fits as well, where what comes out has no more: nothing is left hanging. */
+    private static int unlike(Joining joining, Link link, Ref.Kind kind, Shape shape, Shape from) {
+        Ref port = link.one().kind() == kind ? link.one() : link.other();
+        Ref lead = link.one().kind() == Ref.Kind.LEAD ? link.one() : link.other();
+        if (port.kind() != kind || lead.kind() != Ref.Kind.LEAD) {
+            return 0;
+        }
+        Connector plug =
+                joining.leads().get(lead.index()).end(lead.end()).orElseThrow().connector();
+        Connector socket = shape.connectors().get(port.index());
+        Connector source = from.connectors().get(0);
+        boolean hasFewer = source.contacts().size() < socket.contacts().size()
+                && Mating.fits(source, Form.PLUG, socket, Form.SOCKET);
+        return plug == (hasFewer ? source : socket) ? 0 : 1;
     }
 
     /** Two boxes are not held together by a stiff adapter: there is a lead, a splitter's tail, or a plug on a cable of its own. */
@@ -112,7 +149,7 @@ final class Joinings {
         Optional<Joining> single = isSingle
                 ? singles(from, 0, to, 0).stream()
                         .filter(joining -> joining.missing() == 0 && reaches(from, joining, to))
-                        .min(simplestFirst)
+                        .min(simplestFirst(from, to))
                 : Optional.empty();
         return single.isPresent() ? single : of(from, to).stream().findFirst();
     }
@@ -155,12 +192,11 @@ final class Joinings {
         End start = new End(from.connectors().get(fromSocket), from.forms().get(fromSocket));
         End goal = new End(to.connectors().get(toSocket), to.forms().get(toSocket));
         List<Joining> all = new ArrayList<>(singles(from, fromSocket, to, toSocket));
-        boolean isStrong = from.signal() == SignalKind.LINE || from.signal() == SignalKind.HEADPHONE;
         List<Through> firsts = through(start);
         List<Through> lasts = through(goal);
         for (Through first : firsts) {
             for (Through last : lasts) {
-                if (isTwo(first.kind(), last.kind(), isStrong)
+                if (isTwo(first.kind(), last.kind(), from.isStrong())
                         && End.of(last.out()).fits(first.out())) {
                     all.add(Joining.of(
                             List.of(first.kind(), last.kind()),

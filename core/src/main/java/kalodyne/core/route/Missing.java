@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -19,10 +20,12 @@ import kalodyne.core.gear.PowerSource;
 /**
  * Something that a way needs and that is not owned.
  *
+ * @param id in the catalogue
  * @param words a line to buy by: "6.35 mm two-pole lead, 3 m"
  * @param price how dear such things are
+ * @param ownPrice what it costs where somebody lives, as far as they wrote it down
  */
-public record Missing(String words, Price price) {
+public record Missing(String id, String words, Price price, OptionalDouble ownPrice) {
     private static final String MARK = "get-";
 
     private static final Set<DeviceKind> SMALL = EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.MIDI);
@@ -60,8 +63,29 @@ public record Missing(String words, Price price) {
         return mark.startsWith(MARK);
     }
 
+    private static String plain(String mark) {
+        return is(mark) ? mark.substring(MARK.length()) : mark;
+    }
+
+    Missing withOwnPrice(OptionalDouble newOwnPrice) {
+        return new Missing(id, words, price, newOwnPrice);
+    }
+
+    /** Without how it is built: "6.35 mm two-pole lead". */
+    String name() {
+        int details = words.indexOf(" (");
+        return details < 0 ? words : words.substring(0, details);
+    }
+
+    /** "price class A, a lead or adapter", "29 (your own price)". */
+    public String cost() {
+        return ownPrice.isPresent()
+                ? Spending.write(ownPrice.getAsDouble()) + " (your own price)"
+                : "price class " + price.words();
+    }
+
     /** What some hops need. */
-    static List<Missing> of(List<Hop> all, Stock stock, Hops hops) {
+    static List<Missing> of(List<Hop> all, Stock stock, Hops hops, Spending spending) {
         Stream<Missing> devices = all.stream()
                 .flatMap(hop -> Stream.of(hop.from().device(), hop.to().device()))
                 .distinct()
@@ -72,11 +96,15 @@ public record Missing(String words, Price price) {
                 .filter(Missing::is)
                 .distinct()
                 .map(mark -> of(hops.lead(mark)));
-        return Stream.concat(devices, leads).toList();
+        return Stream.concat(devices, leads).map(spending::on).toList();
     }
 
     static Missing of(Lead lead) {
-        return new Missing(lead.name() + " (" + ends(lead) + length(lead) + ")", Price.A);
+        return new Missing(
+                plain(lead.id()),
+                lead.name() + " (" + ends(lead) + length(lead) + ")",
+                Price.A,
+                OptionalDouble.empty());
     }
 
     /** "XLR plug to 6.35 mm three-pole plug", "two RCA plugs to two RCA plugs, with an earth wire". */
@@ -117,7 +145,11 @@ public record Missing(String words, Price price) {
     static Missing of(Device device) {
         boolean isSimple = SMALL.contains(device.kind())
                 || (device.kind() == DeviceKind.PREAMP && device.sockets().size() <= MOST_OF_A_BOX);
-        return new Missing(device.name(), isAdapter(device) ? Price.A : isSimple ? Price.B : Price.C);
+        return new Missing(
+                plain(device.id()),
+                device.name(),
+                isAdapter(device) ? Price.A : isSimple ? Price.B : Price.C,
+                OptionalDouble.empty());
     }
 
     /** A small thing with a plug of its own that needs no supply of its own costs what a lead does. */

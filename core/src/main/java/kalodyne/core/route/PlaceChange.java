@@ -124,7 +124,7 @@ public final class PlaceChange {
     }
 
     private static String names(Way way) {
-        return way.missing().stream().map(Missing::words).collect(Collectors.joining("; "));
+        return way.missing().stream().map(Missing::name).distinct().collect(Collectors.joining("; "));
     }
 
     private static double without(Way way, Of of) {

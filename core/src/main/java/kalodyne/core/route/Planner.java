@@ -14,7 +14,6 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
@@ -61,7 +60,7 @@ public final class Planner {
             return new HearingSearch(wish, ground, taken.switches(), settings, isCancelled).plan();
         }
         Plan plan = search(wish, isCancelled, early);
-        boolean isTooDear = plan.ways().isEmpty() && wish.extras().budget() != Budget.ANY;
+        boolean isTooDear = plan.ways().isEmpty() && wish.extras().isLimited();
         return isTooDear ? withNearest(plan, wish, isCancelled) : plan;
     }
 
@@ -71,7 +70,7 @@ public final class Planner {
 
     /** Where nothing that may be bought helps: what would. */
     private Plan withNearest(Plan plan, Wish wish, BooleanSupplier isCancelled) {
-        Wish richer = wish.withExtras(wish.extras().withBudget(Budget.ANY));
+        Wish richer = wish.withExtras(wish.extras().withoutLimit());
         return search(richer, isCancelled, early -> {}).ways().stream()
                 .findFirst()
                 .map(way -> new Plan(
@@ -86,7 +85,7 @@ public final class Planner {
 
     /** What would come of the simplest leads between two sockets: why not the obvious one? */
     public List<Obvious> obvious(Device from, Socket out, Device to, Socket in) {
-        List<Lead> shop = catalogue.leads().stream().map(Profile::gear).toList();
+        List<Lead> shop = catalogue.leadsToGet();
         return Obvious.between(from, out, to, in, leads, shop, used(taken), MOST_OBVIOUS);
     }
 

@@ -52,6 +52,21 @@ final class Ports {
         return outlets;
     }
 
+    /** How many different signals it gives: on the headphones of what has a mono output both sides are the same. */
+    int sides() {
+        List<Port> others = outlets.stream()
+                .filter(port -> port.shape().signal() != SignalKind.HEADPHONE)
+                .toList();
+        return (others.isEmpty() ? outlets : others)
+                .stream().mapToInt(port -> port.shape().channels()).max().orElse(1);
+    }
+
+    /** Whether something comes out for headphones only, and the same elsewhere at line level. */
+    boolean isHeadphonesBesideLines(Port out) {
+        return out.shape().signal() == SignalKind.HEADPHONE
+                && outlets.stream().anyMatch(other -> other.shape().signal() == SignalKind.LINE);
+    }
+
     /** Where signals go in; pairs first. */
     List<Port> inlets() {
         return inlets;

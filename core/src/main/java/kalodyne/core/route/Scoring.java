@@ -6,11 +6,13 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Plugging;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.units.Print;
@@ -56,9 +58,11 @@ final class Scoring {
 
     /** No way through these devices has fewer points. */
     static double atLeast(Wish wish, List<String> devices, int breaks, Stock stock) {
+        // What somebody wrote down as cheap may cost less than its class.
+        boolean isByClass = wish.extras().spending().most().isEmpty();
         return breaks * Weight.BREAK.pointsFor(wish)
                 + devices.stream()
-                        .filter(Missing::is)
+                        .filter(id -> isByClass && Missing.is(id))
                         .map(id -> weight(Missing.of(stock.device(id)).price()))
                         .mapToDouble(weight -> weight.pointsFor(wish))
                         .sum()
@@ -154,6 +158,9 @@ final class Scoring {
         if (finding.code() == FindingCode.BALANCED_HALF && finding.severity() == Severity.WEAK) {
             return Optional.of(Weight.HALF);
         }
+        if (finding.code() == FindingCode.LEVEL_OVERLOAD && finding.severity() != Severity.NOTE && isTurnedDown) {
+            return Optional.of(Weight.TURNED_DOWN);
+        }
         return switch (Faults.of(finding)) {
             case FATAL, WRONG -> Optional.of(Weight.WRONG);
             case CAUTION -> Optional.of(isTurnedDown ? Weight.TURNED_DOWN : Weight.CAUTION);
@@ -180,7 +187,7 @@ final class Scoring {
         if (missing.isEmpty()) {
             add(Weight.PRICE_A, 0, "all of it is owned");
         }
-        missing.stream().map(Missing::price).forEach(price -> add(weight(price), 1, missing.size() + " to get"));
+        missing.forEach(each -> missing(each, missing.size() + " to get"));
         int sockets = strands.stream()
                 .flatMap(strand -> strand.stations().stream())
                 .distinct()
@@ -190,6 +197,16 @@ final class Scoring {
         if (sockets > 0) {
             add(Weight.SOCKET, sockets, missing.size() + " to get");
         }
+    }
+
+    /** What takes little of the sum that somebody would spend counts less than its class. */
+    private void missing(Missing each, String words) {
+        OptionalDouble most = wish.extras().spending().most();
+        Weight byClass = weight(each.price());
+        double part = each.ownPrice().isPresent() && most.isPresent() && most.getAsDouble() > 0
+                ? each.ownPrice().getAsDouble() / most.getAsDouble() * Weight.PRICE_C.points() / byClass.points()
+                : 1;
+        add(byClass, Math.min(1, part), words);
     }
 
     /** What comes together on one track cannot be parted any more. */
@@ -240,6 +257,23 @@ final class Scoring {
                     Math.max(0, QUIET_DB - prediction.rangeDb()),
                     "noise " + Print.decimal(prediction.rangeDb(), 0) + " dB under the loudest peak");
         });
+    }
+
+    /** Where sockets are not made for what goes through them. */
+    void sockets(List<Chain> chains, Stock stock) {
+        for (Chain chain : chains) {
+            Port out = chain.hops().get(0).from();
+            if (stock.ports(out.device()).isHeadphonesBesideLines(out)) {
+                add(Weight.PHONES_OUT, 1, "from the headphone socket, though there are line outputs");
+            }
+            int inInstrument = (int) chain.hops().stream()
+                    .filter(hop ->
+                            hop.from().shape().isStrong() && hop.to().shape().signal() == SignalKind.INSTRUMENT)
+                    .count();
+            if (inInstrument > 0) {
+                add(Weight.LINE_INTO_INSTRUMENT, inInstrument, "a line in an instrument input");
+            }
+        }
     }
 
     double score() {

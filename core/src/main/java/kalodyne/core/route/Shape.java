@@ -19,6 +19,11 @@ record Shape(List<Connector> connectors, List<Form> forms, SignalKind signal, in
         forms = List.copyOf(forms);
     }
 
+    /** Whether it is stronger than what a microphone or a guitar gives. */
+    boolean isStrong() {
+        return signal == SignalKind.LINE || signal == SignalKind.HEADPHONE;
+    }
+
     boolean isDigital() {
         return signal == SignalKind.DIGITAL;
     }

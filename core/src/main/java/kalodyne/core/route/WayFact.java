@@ -34,11 +34,12 @@ public enum WayFact {
         public String of(Way way) {
             return way.missing().isEmpty()
                     ? "nothing"
-                    : "price "
-                            + way.missing().stream()
-                                    .map(each -> each.price().name())
-                                    .sorted()
-                                    .collect(Collectors.joining(" + "));
+                    : way.missing().stream()
+                            .map(each -> each.ownPrice().isPresent()
+                                    ? Spending.write(each.ownPrice().getAsDouble())
+                                    : "price " + each.price().name())
+                            .sorted()
+                            .collect(Collectors.joining(" + "));
         }
     },
     BREAKS("Breaks") {

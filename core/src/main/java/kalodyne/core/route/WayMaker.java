@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
-import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
@@ -61,9 +60,7 @@ final class WayMaker {
                             words(chains),
                             fatal.get().title() + ". " + fatal.get().text())));
         }
-        boolean isTooDear = proposal.missing().stream()
-                .anyMatch(each -> !wish.extras().budget().allows(each.price()));
-        return isTooDear ? Made.NONE : new Made(Optional.of(proposal), Optional.empty());
+        return wish.extras().allows(proposal.missing()) ? new Made(Optional.of(proposal), Optional.empty()) : Made.NONE;
     }
 
     private Proposal proposal(List<Chain> chains) {
@@ -94,7 +91,10 @@ final class WayMaker {
                 hops.patch(pluggings),
                 hops.together(pluggings),
                 Missing.of(
-                        Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList(), stock, hops),
+                        Stream.concat(Chain.hops(chains), plugs.hops().stream()).toList(),
+                        stock,
+                        hops,
+                        wish.extras().spending()),
                 present.replugging().inTheWayOf(pluggings));
     }
 
@@ -137,6 +137,7 @@ final class WayMaker {
                 .toList();
         Scoring scoring = new Scoring(wish, stock, strands, joints, proposal.missing(), sourceChannels(chains));
         scoring.sideTasks(monitoring, sideTasks);
+        scoring.sockets(chains, stock);
         scoring.unplugged(proposal.unplugged(), stock);
         return new Way(
                 title(chains),
@@ -162,7 +163,6 @@ final class WayMaker {
                                 .anyMatch(control -> control.kind().isVolume())));
     }
 
-    /** How many channels the sources give, headphones left out where there is another output. */
     private int sourceChannels(List<Chain> chains) {
         return chains.stream()
                 .mapToInt(chain -> sourceChannels(chain.hops().get(0).from()))
@@ -170,15 +170,9 @@ final class WayMaker {
     }
 
     private int sourceChannels(Port first) {
-        if (first.shape().isDigital()) {
-            return first.shape().channels();
-        }
-        List<Port> all = stock.ports(first.device()).outlets();
-        List<Port> lines = all.stream()
-                .filter(port -> port.shape().signal() != SignalKind.HEADPHONE)
-                .toList();
-        return (lines.isEmpty() ? all : lines)
-                .stream().mapToInt(port -> port.shape().channels()).max().orElse(1);
+        return first.shape().isDigital()
+                ? first.shape().channels()
+                : stock.ports(first.device()).sides();
     }
 
     // --- strands -----------------------------------------------------------------------------------------------
@@ -206,8 +200,9 @@ final class WayMaker {
     }
 
     /** How many channels are kept apart through all hops. */
-    private static int channels(Chain chain, List<JointRules.Checked> joints) {
-        int kept = chain.hops().get(0).from().shape().channels();
+    private int channels(Chain chain, List<JointRules.Checked> joints) {
+        Port first = chain.hops().get(0).from();
+        int kept = Math.min(first.shape().channels(), sourceChannels(first));
         for (Hop hop : chain.hops()) {
             if (!hop.from().shape().isDigital()) {
                 kept = Math.min(kept, Math.min(hop.from().shape().channels(), arriving(hop, joints)));

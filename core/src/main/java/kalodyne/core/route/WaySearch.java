@@ -259,7 +259,7 @@ final class WaySearch {
 
     private void look(List<Node> way) {
         for (Chain chain :
-                new Chains(stock, hops, present.there(), isHeard()).of(way, present.taken(), used, channels())) {
+                new Chains(stock, hops, present.there(), isHeard()).of(way, present.taken(), used, channels(way))) {
             made(List.of(chain))
                     .ifPresent(each -> first.merge(
                             kind(each),
@@ -272,8 +272,11 @@ final class WaySearch {
         return !wish.heard().headphones().isEmpty();
     }
 
-    private int channels() {
-        return wish.stereo() == Stereo.MONO_ENOUGH ? 1 : 2;
+    /** How many channels of what a way begins at are wanted. */
+    private int channels(List<Node> way) {
+        boolean isMono = way.get(1).side() == RouteGraph.Side.OUT
+                && stock.ports(way.get(0).device()).sides() == 1;
+        return isMono || wish.stereo() == Stereo.MONO_ENOUGH ? 1 : 2;
     }
 
     private Optional<Way> made(List<Chain> chains) {
@@ -328,7 +331,8 @@ final class WaySearch {
         for (int i = 0; i < MOST_FOR_OTHERS && found.size() < ENOUGH_FOR_OTHERS && !isCancelled.getAsBoolean(); i++) {
             Optional<Route> way = routes.get(index).get(i);
             if (way.isPresent() && entry(way.get().nodes()).equals(before)) {
-                found.addAll(others.of(way.get().nodes(), all, marks, channels()));
+                found.addAll(others.of(
+                        way.get().nodes(), all, marks, channels(way.get().nodes())));
             }
         }
         if (found.isEmpty()) {

@@ -60,8 +60,7 @@ public final class WayWords {
                 ? "all of it is owned"
                 : "to get: "
                         + way.missing().stream()
-                                .map(each -> each.words() + ", price class "
-                                        + each.price().words())
+                                .map(each -> each.words() + ", " + each.cost())
                                 .collect(Collectors.joining("; "));
     }
 

@@ -32,6 +32,8 @@ public enum Weight {
     NOISE_DB,
     LOW_DB,
     FADERS,
+    PHONES_OUT,
+    LINE_INTO_INSTRUMENT,
     NOT_AS_WISHED,
     BREAK,
     SPECIAL,

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import kalodyne.core.joint.Patch;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,7 +33,7 @@ class PlaceChangeTest {
                 new Patch(Map.of(), Map.of(), List.of()),
                 List.of(),
                 List.of(),
-                isBought ? List.of(new Missing("a box", Missing.Price.B)) : List.of(),
+                isBought ? List.of(new Missing("box", "a box", Missing.Price.B, OptionalDouble.empty())) : List.of(),
                 List.of(),
                 reasons.stream().mapToDouble(Reason::points).sum(),
                 reasons);

@@ -1,6 +1,7 @@
 package kalodyne.core.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
@@ -125,7 +127,7 @@ class PlannerTest {
             S19 | mixer-small camera-mic-in mini-mini 635-plug-35-socket attenuator-mini | mixer-small > camera-mic-in | KEEP | straight 2
             S5d | mixer-small phone-ctia trs-trs mini-mini | mixer-small > phone-ctia | | straight 1; get A Adapter, 3.5 mm three-pole socket to 6.35 mm three-pole plug, A Attenuating lead, line to a phone's headset socket (CTIA)
             S6d | guitar-single-coil phone-ctia ts-ts | guitar-single-coil > phone-ctia | | get-guitar-phone-adapter 1; get A Passive guitar adapter for a phone's four-pole socket; response.dull
-            S17e | groovebox phone-ctia mini-mini headset-splitter-ctia earphones-16 | groovebox > phone-ctia; earphones-16 | | straight 1; caution.line-into-mic stereo.one-side headset.mic-shorted; heard
+            S17e | groovebox phone-ctia mini-mini headset-splitter-ctia earphones-16 | groovebox > phone-ctia; earphones-16 | | straight 1; get A Headset splitter, CTIA, its microphone leg padded for line level; stereo.one-side level.overload; heard
             S17f | groovebox phone-ctia mini-mini earphones-16 | groovebox > phone-ctia; earphones-16 | | straight 1; get A Headset splitter, CTIA, its microphone leg padded for line level; stereo.one-side level.overload; heard
             S20 | turntable-mm phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-mm > laptop-combo | KEEP | phono-preamp interface-rca 2
             S20b | turntable-preamp phono-preamp interface-rca laptop-combo rca-rca-earth rca-rca usb-a-c | turntable-preamp > laptop-combo | KEEP | interface-rca 2
@@ -140,7 +142,8 @@ class PlannerTest {
 
     /**
      * What nobody in the trade would propose is not among the ways: a guitar adapter for a line output, a DI box into a phone, a line in a
-     * microphone input where a line input is owned, a box that is bought and clips.
+     * microphone input where a line input is owned, a box that is bought and clips, a speaker lead, a patch or a MIDI lead for music, a
+     * balanced lead for a guitar, the headphone socket where line outputs are, an attenuator for a microphone's level.
      */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -151,11 +154,19 @@ class PlannerTest {
             wireless-receiver phone-digital mini-mini | wireless-receiver > phone-digital | get-interface-guitar-usb get-interface-mic-inst get-guitar-phone-adapter
             turntable-mm interface-2 laptop-combo usb-a-c rca-rca-earth rca-2ts | turntable-mm > laptop-combo | get-interface-rca get-guitar-phone-adapter
             synth-analogue interface-2 laptop-combo ts-ts usb-a-c trs-xlr | synth-analogue > laptop-combo | get-di-active get-headset-adapter-usb
+            synth-analogue interface-4 laptop-combo usb-c-c | synth-analogue > laptop-combo; LEAD | speaker-ts ts-ts-patch trs-2ts trs-trs trs-ts
+            guitar-humbucker interface-4 laptop-combo usb-c-c | guitar-humbucker > laptop-combo; LEAD | speaker-ts ts-ts-patch trs-trs trs-ts
+            synth-digital interface-4 laptop-combo usb-c-c | synth-digital > laptop-combo; LEAD | trs-2ts ts-pair speaker-ts
+            wireless-receiver camera-mic-in | wireless-receiver > camera-mic-in; LEAD | midi-trs-trs midi-a-b attenuator-mini
+            wireless-receiver phone-ctia | wireless-receiver > phone-ctia; LEAD | attenuator-phone home-made-mic-trrs
             """)
     void what_is_laughable_is_not_proposed(String shelf, String wish, String never) {
-        List<String> stations = Shelf.planned(shelf, wish, null).ways().stream()
-                .flatMap(way -> way.strands().stream())
-                .flatMap(strand -> strand.stations().stream())
+        List<Way> ways = Shelf.planned(shelf, wish, null).ways();
+        List<String> stations = Stream.concat(
+                        ways.stream()
+                                .flatMap(way -> way.strands().stream())
+                                .flatMap(strand -> strand.stations().stream()),
+                        ways.stream().flatMap(way -> way.missing().stream()).map(Missing::id))
                 .toList();
         assertThat(stations).isNotEmpty().doesNotContain(never.split(" "));
     }
@@ -287,6 +298,35 @@ class PlannerTest {
     }
 
     /** No order of a map, no clock and no chance has a say. */
+    /** A lead at 12 and a sum to spend: within it the lead is told with its price, beyond it another one that nobody has priced. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            20 | ts-ts=12 | 12 (your own price)
+            12 | ts-ts=12 | 12 (your own price)
+            5  | ts-ts=12 | price class A
+            5  | usb-c-c=12 | price class A
+               | ts-ts=12.5 | 12.50 (your own price)
+            0  | ts-ts=0 | 0 (your own price)
+            """)
+    void own_prices_limit_what_is_got(String most, String price, String told) {
+        String[] own = price.split("=", -1);
+        Spending spending = Spending.UNKNOWN
+                .withMost(Spending.read(most == null ? "" : most))
+                .withPrice(own[0], Spending.read(own[1]));
+        Wish wish = Shelf.wish("synth-analogue > laptop-combo; LEAD", null);
+        Plan plan = Shelf.of("synth-analogue interface-2 laptop-combo usb-c-c")
+                .plan(wish.withExtras(wish.extras().withSpending(spending)));
+        assertThat(WayWords.toGet(plan.ways().get(0))).contains(told);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"a lot", "-3", "1e9", "12.345", "999999999999"})
+    void what_is_no_price_is_told(String typed) {
+        assertThatThrownBy(() -> Spending.read(typed))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("such as 29 or 12.50");
+    }
+
     @Test
     void the_same_wish_gives_the_same_plan() {
         Shelf shelf = Shelf.of("synth-analogue interface-2 laptop-combo mixer-small ts-ts trs-trs*2 usb-a-c");

@@ -95,7 +95,8 @@ public final class RandomShelves {
                         Set.of(any(random, Also.class)),
                         random.nextBoolean(),
                         List.of(),
-                        any(random, Budget.class)),
+                        any(random, Budget.class),
+                        Spending.UNKNOWN),
                 any(random, Priority.class),
                 any(random, Priority.class)));
     }

@@ -1,8 +1,10 @@
 package kalodyne.desktop.hookup;
 
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -20,6 +22,7 @@ import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Planner;
 import kalodyne.core.route.Priority;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.core.studio.setup.Setup;
@@ -109,6 +112,16 @@ public final class WayModel {
 
     public Priority usuallyThen() {
         return lastWish().map(Wish::then).orElse(Priority.CHEAP);
+    }
+
+    /** With what was written down in any setup of this studio. */
+    public Spending prices(Spending present) {
+        Map<String, Double> all = new HashMap<>();
+        studio.studio().setups().stream()
+                .flatMap(setup -> setup.wish().stream())
+                .forEach(wish -> all.putAll(wish.extras().spending().prices()));
+        all.putAll(present.prices());
+        return new Spending(present.most(), all);
     }
 
     private Optional<Wish> lastWish() {

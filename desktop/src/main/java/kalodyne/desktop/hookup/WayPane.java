@@ -2,6 +2,7 @@ package kalodyne.desktop.hookup;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -19,9 +20,11 @@ import kalodyne.core.route.Missing;
 import kalodyne.core.route.PlaceChange;
 import kalodyne.core.route.SideTask;
 import kalodyne.core.route.Software;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.WayWords;
 import kalodyne.core.route.Wish;
+import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.control.Styled;
 
@@ -36,10 +39,17 @@ final class WayPane extends ScrollPane {
             .tip("What would put it first or push it back, and what each thing counts")
             .node();
     private final VBox changes = Styled.of(new VBox(4)).id("way-changes").node();
+    private final BiConsumer<String, String> priced;
     private GridPane facts;
 
-    WayPane(WayModel ways) {
+    /**
+     * A pane.
+     *
+     * @param priced is given the id of a thing to get and what somebody typed as its price
+     */
+    WayPane(WayModel ways, BiConsumer<String, String> priced) {
         this.ways = ways;
+        this.priced = priced;
         getStyleClass().add("way-pane");
         setId("way-detail");
         setFitToWidth(true);
@@ -66,7 +76,7 @@ final class WayPane extends ScrollPane {
             fact("To get", "nothing, all of it is owned");
         }
         for (Missing each : way.missing()) {
-            fact("To get", each.words() + " · price class " + each.price().words());
+            toGet(each);
         }
         fact("Why here", WayWords.place(way, all) + ".");
         Label title = new Label(way.title());
@@ -110,10 +120,27 @@ final class WayPane extends ScrollPane {
     }
 
     private void fact(String key, String value) {
+        fact(key, wrapped(value));
+    }
+
+    private void fact(String key, Node value) {
         Label name = Styled.of(new Label(key)).as("second", "small").node();
-        Label words = wrapped(value);
         GridPane.setValignment(name, VPos.TOP);
-        facts.addRow(facts.getRowCount(), name, words);
+        facts.addRow(facts.getRowCount(), name, value);
+    }
+
+    /** What to buy by, with a field for what it costs where somebody lives: it may stay empty. */
+    private void toGet(Missing each) {
+        Label words = wrapped(each.words() + " · " + each.cost());
+        QuantityField price = new QuantityField(typed -> priced.accept(each.id(), typed), reason -> {});
+        price.show(each.ownPrice().isPresent() ? Spending.write(each.ownPrice().getAsDouble()) : "");
+        price.setPromptText("your price");
+        price.setPrefColumnCount(6);
+        price.setMinWidth(Region.USE_PREF_SIZE);
+        Styled.of(price).as("small").id("price-" + each.id()).spoken("your price of " + each.words());
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        fact("To get", new HBox(8, words, price));
     }
 
     static Label wrapped(String words) {

@@ -40,7 +40,7 @@ final class WishPage extends VBox {
         this.ways = ways;
         this.overlay = overlay;
         sentence = new WishSentence(ways);
-        detail = new WayPane(ways);
+        detail = new WayPane(ways, sentence::takePrice);
         obvious = new ObviousPane(ways);
         getStyleClass().addAll("palette", "wish-page");
         setId("wish-page");

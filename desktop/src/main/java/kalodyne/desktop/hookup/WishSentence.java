@@ -21,10 +21,12 @@ import kalodyne.core.route.Extras;
 import kalodyne.core.route.ListeningWish;
 import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Priority;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ManyChooser;
+import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.Styled;
 
 /** A sentence with blanks that says what is to be recorded; it can be read aloud, and filled by keyboard alone. */
@@ -45,9 +47,11 @@ final class WishSentence extends FlowPane {
     private final ManyChooser<Also> also = new ManyChooser<>(Also::words, "nothing more");
     private final Chooser<Boolean> beside = new Chooser<>(stays -> stays ? "stays where it is" : "may be pulled out");
     private final Chooser<Budget> budget = new Chooser<>(Budget::words);
+    private final QuantityField most = new QuantityField(this::takeMost, reason -> {});
     private final Chooser<Priority> first = new Chooser<>(Priority::words);
     private final Chooser<Priority> then = new Chooser<>(Priority::words);
     private Consumer<Wish> changed = wish -> {};
+    private Spending spending = Spending.UNKNOWN;
     private boolean isFilling;
 
     WishSentence(WayModel ways) {
@@ -79,7 +83,9 @@ final class WishSentence extends FlowPane {
                         words("What is plugged"),
                         blank(beside, "wish-beside", "what is plugged", "."),
                         words("Buy"),
-                        blank(budget, "wish-budget", "what may be bought", ";"),
+                        blank(budget, "wish-budget", "what may be bought", ","),
+                        words("for"),
+                        blank(most, "wish-most", "how much it may cost in all, in your own money", ";"),
                         words("what counts most is"),
                         blank(first, "wish-first", "what counts most", ","),
                         words("then"),
@@ -87,6 +93,8 @@ final class WishSentence extends FlowPane {
         Stream.of(recorder, stereo, through, tempo, charging, beside, budget, first, then)
                 .forEach(each -> each.valueProperty().addListener(change -> tell()));
         Stream.of(sources, by, headphones, speakers, also).forEach(each -> each.setOnChange(this::tell));
+        most.setPromptText("any sum");
+        most.setPrefColumnCount(5);
         explain(first, Priority::reason);
         explain(then, Priority::reason);
         explain(through, MonitorPath::reason);
@@ -145,6 +153,8 @@ final class WishSentence extends FlowPane {
         charging.offering(List.of(false, true), extras.charging());
         beside.offering(List.of(false, true), extras.isBeside());
         budget.offering(List.of(Budget.values()), extras.budget());
+        spending = ways.prices(extras.spending());
+        most.show(spending.most().isPresent() ? Spending.write(spending.most().getAsDouble()) : "");
         first.offering(List.of(Priority.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
         then.offering(List.of(Priority.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
         isFilling = false;
@@ -173,9 +183,22 @@ final class WishSentence extends FlowPane {
                         Set.copyOf(also.chosen()),
                         beside.getValue(),
                         by.chosen().stream().map(Device::id).toList(),
-                        budget.getValue()),
+                        budget.getValue(),
+                        spending),
                 first.getValue(),
                 then.getValue()));
+    }
+
+    private void takeMost(String typed) {
+        spending = spending.withMost(Spending.read(typed));
+        most.show(typed.strip());
+        tell();
+    }
+
+    /** What something to get costs where somebody lives, as typed; the ways are looked for again. */
+    void takePrice(String id, String typed) {
+        spending = spending.withPrice(id, Spending.read(typed));
+        tell();
     }
 
     private void tell() {

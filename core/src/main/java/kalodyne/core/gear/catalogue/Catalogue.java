@@ -78,4 +78,12 @@ public record Catalogue(List<Profile<Device>> devices, List<Profile<Lead>> leads
             return new Catalogue(devices, leads);
         }
     }
+
+    /** What one would get for a way. */
+    public List<Lead> leadsToGet() {
+        return leads.stream()
+                .filter(profile -> !profile.isOnlyUsed())
+                .map(Profile::gear)
+                .toList();
+    }
 }

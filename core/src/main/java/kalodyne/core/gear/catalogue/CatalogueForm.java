@@ -41,7 +41,10 @@ public final class CatalogueForm {
     private static <T> Profile<T> profile(Fields<Profile<T>> f, T gear, Function<T, List<Part>> partsOf) {
         ObjectForm<Ask> ask = ObjectForm.of(each -> ask(each, gear == null ? List.of() : partsOf.apply(gear)));
         return new Profile<>(
-                gear, f.list("words", JsonForm.TEXT, Profile::words), f.listIfAny("asks", ask, Profile::asks));
+                gear,
+                f.list("words", JsonForm.TEXT, Profile::words),
+                f.listIfAny("asks", ask, Profile::asks),
+                f.valueOr("onlyUsed", JsonForm.FLAG, false, Profile::isOnlyUsed));
     }
 
     private static Ask ask(Fields<Ask> f, List<Part> parts) {

@@ -13,11 +13,14 @@ import kalodyne.core.route.Extras;
 import kalodyne.core.route.ListeningWish;
 import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Priority;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 
 /** What is to be recorded; what is left out is as most would have it. */
 public final class WishForms {
+    private static final Words<String> IDS = new Words<>(id -> id, id -> id);
+
     public static final ObjectForm<Wish> WISH = ObjectForm.of(f -> new Wish(
             f.list("sources", JsonForm.TEXT, Wish::sources),
             f.textIfAny("target", Wish::target),
@@ -69,6 +72,13 @@ public final class WishForms {
                 f.value(
                         "budget",
                         Words.of(Budget.class, Budget.ANY),
-                        it -> it.extras().budget()));
+                        it -> it.extras().budget()),
+                new Spending(
+                        f.maybeNumber("most", it -> it.extras().spending().most()),
+                        f.mapIfAny(
+                                "prices",
+                                IDS,
+                                JsonForm.NUMBER,
+                                it -> it.extras().spending().prices())));
     }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -29,6 +30,7 @@ import kalodyne.core.route.Extras;
 import kalodyne.core.route.ListeningWish;
 import kalodyne.core.route.MonitorPath;
 import kalodyne.core.route.Priority;
+import kalodyne.core.route.Spending;
 import kalodyne.core.route.Stereo;
 import kalodyne.core.route.Wish;
 import kalodyne.core.runsheet.SessionPlan;
@@ -104,7 +106,14 @@ class StudioRoundTripTest {
                         List.of("headphones", "headphones-2"),
                         List.of("subwoofer", "left-speaker"),
                         MonitorPath.DIRECT),
-                new Extras(true, true, Set.of(Also.SAFETY_COPY, Also.TWO_MIXES), true, List.of("mixer"), Budget.LEAD),
+                new Extras(
+                        true,
+                        true,
+                        Set.of(Also.SAFETY_COPY, Also.TWO_MIXES),
+                        true,
+                        List.of("mixer"),
+                        Budget.LEAD,
+                        new Spending(OptionalDouble.of(60), Map.of("trs-trs", 12.5))),
                 Priority.FEW_BREAKS,
                 Priority.QUICK);
         Studio studio = Boathouse.studio();
