@@ -167,6 +167,7 @@ public enum FindingCode {
     TAKE_SOURCE_DIFFERS("take.source-differs", "the loudest peak lies more than 3 dB off the prediction"),
     USB_CHARGE_ONLY("usb.charge-only", "power arrives, data does not"),
     USB_CHARGE_SOCKET("usb.charge-socket", "a device is in a hub's socket for a charger"),
+    USB_DRIVER("usb.driver", "a device that needs a driver is behind the port of a phone or tablet"),
     USB_NOT_SEEN("usb.not-seen", "no computer, phone or tablet is behind the USB of what is recorded over it"),
     VALUE_CONTRADICTION("value.contradiction", "two values cannot both be right"),
     VALUE_UNKNOWN("value.unknown", "something is not known; says what was taken"),
@@ -215,7 +216,7 @@ public enum FindingCode {
     /** Whether all else is for nothing while it is so: what is recorded with is dead, or not seen. */
     public boolean isOfChain() {
         return switch (this) {
-            case POWER_NOT_FED, POWER_BUS_SHORT, USB_CHARGE_ONLY, USB_CHARGE_SOCKET, USB_NOT_SEEN -> true;
+            case POWER_NOT_FED, POWER_BUS_SHORT, USB_CHARGE_ONLY, USB_CHARGE_SOCKET, USB_DRIVER, USB_NOT_SEEN -> true;
             default -> false;
         };
     }

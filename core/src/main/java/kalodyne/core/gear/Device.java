@@ -24,6 +24,7 @@ import java.util.stream.Collectors;
  * @param powering the ways of powering it, the usual one first; empty where it needs none
  * @param sampleRatesHz that it can work with; empty where it has no converter
  * @param bitDepths that it can work with
+ * @param driver whether it is seen without a driver; empty where nobody knows
  * @param facts {@link Fact.Of#DEVICE}
  */
 @RecordBuilder
@@ -39,6 +40,7 @@ public record Device(
         List<Powering> powering,
         List<Integer> sampleRatesHz,
         List<Integer> bitDepths,
+        Optional<Driver> driver,
         Facts facts)
         implements DeviceBuilder.With {
     private static final Set<String> UPSTREAM = Set.of("plug", "host", "phone");

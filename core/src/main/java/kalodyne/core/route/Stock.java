@@ -48,6 +48,7 @@ final class Stock {
                 device.controls(),
                 device.powering(),
                 device.bitDepths(),
+                device.driver(),
                 device.facts());
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +12,7 @@ import java.util.stream.Collectors;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Driver;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.circuit.Network;
 import kalodyne.core.joint.rules.JointRules;
@@ -40,6 +42,28 @@ class WholeRigTest {
         return JointRules.check(parts.length > 1 ? Typed.over(patch, parts[1]) : patch, SHELF).stream()
                 .flatMap(joint -> joint.findings().stream())
                 .toList();
+    }
+
+    /** Phones and tablets load no drivers, also behind a hub; a computer does; of what nobody knows nothing is said. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '!', nullValues = "none", textBlock = """
+            phone-digital.port usb-c-c interface-2.usb ! NEEDED ! usb.driver
+            tablet-digital.port usb-c-c interface-2.usb ! NEEDED ! usb.driver
+            phone-digital.port hub-charging.plug; hub-charging.device-1 usb-a-c interface-2.usb; charger-usb.out usb-c-c hub-charging.charge ! NEEDED ! usb.driver
+            laptop-combo.usb-1 usb-a-c interface-2.usb ! NEEDED ! none
+            phone-digital.port usb-c-c interface-2.usb ! NOT_NEEDED ! none
+            phone-digital.port usb-c-c interface-2.usb ! none ! none
+            """)
+    void what_needs_a_driver_is_not_for_phones(String plugged, Driver driver, String code) {
+        Patch patch = Plugged.of(plugged);
+        Map<String, Device> devices = new HashMap<>(patch.devices());
+        devices.computeIfPresent("interface-2", (id, device) -> device.withDriver(Optional.ofNullable(driver)));
+        List<String> worst = JointRules.check(new Patch(devices, patch.leads(), patch.pluggings()), SHELF).stream()
+                .flatMap(joint -> joint.findings().stream())
+                .filter(finding -> finding.severity() == Severity.WRONG)
+                .map(Finding::mark)
+                .toList();
+        assertThat(worst).isEqualTo(code == null ? List.of() : List.of(code));
     }
 
     /** All that is found and is no note, apart from what the last column leaves out. */

@@ -14,6 +14,7 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Driver;
 import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
@@ -298,6 +299,20 @@ class PlannerTest {
     }
 
     /** No order of a map, no clock and no chance has a say. */
+    /** What is known to need a driver is no way into a phone, and still one into a computer; a file keeps what is known. */
+    @ParameterizedTest
+    @CsvSource({"phone-digital, NEEDED, false", "phone-digital, NOT_NEEDED, true", "laptop-combo, NEEDED, true"})
+    void what_needs_a_driver_is_not_proposed_for_phones(String recorder, Driver driver, boolean isProposed) {
+        Shelf shelf = Shelf.of("synth-analogue ts-ts usb-c-c interface-2 " + recorder);
+        List<Device> devices = shelf.devices().stream()
+                .map(device -> device.id().equals("interface-2") ? device.withDriver(Optional.of(driver)) : device)
+                .toList();
+        Wish wish = Shelf.wish("synth-analogue > " + recorder + "; NOTHING", null);
+        Plan plan = new Shelf(devices, shelf.leads()).plan(wish);
+        assertThat(plan.ways().isEmpty()).isNotEqualTo(isProposed);
+        assertThat(plan.impossible().orElse("").contains("driver")).isNotEqualTo(isProposed);
+    }
+
     /** A lead at 12 and a sum to spend: within it the lead is told with its price, beyond it another one that nobody has priced. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import kalodyne.core.gear.Conversion;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.gear.Driver;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
@@ -26,6 +28,7 @@ final class DevicePage {
     private final Chooser<PowerSource> usual = new Chooser<>(PowerSource::word);
     private final TextField rates = new TextField();
     private final TextField depths = new TextField();
+    private final Chooser<Optional<Driver>> driver = new Chooser<>(DevicePage::words);
 
     private DevicePage(ShelfModel shelf, Device was) {
         this.shelf = shelf;
@@ -48,6 +51,11 @@ final class DevicePage {
         depths.setPromptText("none, or 16, 24 bit");
         depths.setId("device-depths");
         page.row("Bit depths", depths);
+        driver.offering(
+                        List.of(Optional.empty(), Optional.of(Driver.NOT_NEEDED), Optional.of(Driver.NEEDED)),
+                        was.driver())
+                .setId("device-driver");
+        page.row("Over USB", driver);
         for (PowerSource source : PowerSource.values()) {
             CheckBox box = Styled.of(new CheckBox(source.word()))
                     .id("runs-on-" + source.name())
@@ -64,6 +72,13 @@ final class DevicePage {
         }
         page.row("Usually on", usual);
         page.open(kind);
+    }
+
+    private static String words(Optional<Driver> driver) {
+        return driver.map(each -> each == Driver.NEEDED
+                        ? "needs a driver: not for phones and tablets"
+                        : "works without a driver (class-compliant)")
+                .orElse("not known");
     }
 
     private void showUsual() {
@@ -101,7 +116,8 @@ final class DevicePage {
     private void take() {
         Device after = was.withKind(kind.getValue())
                 .withConversion(Conversion.readRates(rates.getText()), Conversion.readDepths(depths.getText()))
-                .withPowering(powering());
+                .withPowering(powering())
+                .withDriver(driver.getValue());
         if (!after.equals(was)) {
             shelf.changeDevice("change what " + was.name() + " is", device -> after);
         }

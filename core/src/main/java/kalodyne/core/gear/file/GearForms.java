@@ -25,6 +25,7 @@ import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.gear.Direction;
+import kalodyne.core.gear.Driver;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.Form;
@@ -136,6 +137,7 @@ public final class GearForms {
                 f.listIfAny("powering", powering, Device::powering),
                 f.listIfAny("sampleRatesHz", JsonForm.WHOLE, Device::sampleRatesHz),
                 f.listIfAny("bitDepths", JsonForm.WHOLE, Device::bitDepths),
+                f.maybe("driver", choice(Driver.class), Device::driver),
                 f.valueOr("values", ofDevice, Facts.NONE, Device::facts)));
         JsonForm<Facts> ofLead = facts.of(Fact.Of.LEAD);
         lead = ObjectForm.of(f -> new Lead(

@@ -2,6 +2,7 @@ package kalodyne.core.joint.rules;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
+import kalodyne.core.gear.Driver;
 import kalodyne.core.gear.PowerKind;
 import kalodyne.core.gear.PowerRole;
 import kalodyne.core.gear.SignalKind;
@@ -26,6 +28,8 @@ import kalodyne.core.units.Print;
  * not seen records nothing, however well the rest is plugged.
  */
 final class ChainRule implements RigRule {
+    private static final Set<DeviceKind> HANDHELD = EnumSet.of(DeviceKind.PHONE, DeviceKind.TABLET);
+
     @Override
     public Stream<Finding> check(WholeRig rig) {
         Supplies supplies = Supplies.of(rig.patch(), rig.contacts());
@@ -139,10 +143,16 @@ final class ChainRule implements RigRule {
                     "Power reaches " + rig.name(spot) + ", data does not: it will not be seen.",
                     "Use a lead with data wires");
         }
+        Optional<Spot> host = host(rig, spot);
+        Optional<Device> handheld = host.map(rig::device).filter(device -> HANDHELD.contains(device.kind()));
+        if (handheld.isPresent()
+                && rig.device(spot).driver().filter(Driver.NEEDED::equals).isPresent()) {
+            return driver(rig, spot, handheld.get());
+        }
         boolean isForComputer = rig.device(spot).kind() == DeviceKind.INTERFACE
                 || (Supplies.hasOnlyBus(rig.device(spot)) && sends(rig, spot));
         boolean isJoined = !rig.contacts().led(spot, Carries.DATA).isEmpty();
-        return isForComputer && rig.isHostOwned() && isJoined && !isSeen(rig, spot)
+        return isForComputer && rig.isHostOwned() && isJoined && host.isEmpty()
                 ? Joint.found(
                         FindingCode.USB_NOT_SEEN,
                         Severity.WRONG,
@@ -162,14 +172,26 @@ final class ChainRule implements RigRule {
                 .distinct();
     }
 
-    /** Whether data gets to a computer, phone or tablet, through hubs and adapters too. */
-    private static boolean isSeen(WholeRig rig, Spot from) {
+    private static Stream<Finding> driver(WholeRig rig, Spot spot, Device handheld) {
+        return Joint.found(
+                FindingCode.USB_DRIVER,
+                Severity.WRONG,
+                spot,
+                new Figure(0, "computers"),
+                "It needs a driver, and phones load none",
+                rig.device(spot).name() + " is seen only with a driver of its maker. " + handheld.name()
+                        + " feeds it, its lamp may light, and nothing is recorded.",
+                "Use a device that works without a driver (class-compliant), or a computer with the driver");
+    }
+
+    /** The computer, phone or tablet that data gets to, through hubs and adapters too. */
+    private static Optional<Spot> host(WholeRig rig, Spot from) {
         Set<Spot> known = new LinkedHashSet<>(Set.of(from));
         Deque<Spot> open = new ArrayDeque<>(known);
         while (!open.isEmpty()) {
             for (Spot there : rig.contacts().led(open.poll(), Carries.DATA)) {
                 if (rig.device(there).kind().isHost()) {
-                    return true;
+                    return Optional.of(there);
                 }
                 rig.spots(there.item())
                         .filter(spot -> rig.socket(spot).carriesData())
@@ -177,6 +199,6 @@ final class ChainRule implements RigRule {
                         .forEach(open::add);
             }
         }
-        return false;
+        return Optional.empty();
     }
 }
