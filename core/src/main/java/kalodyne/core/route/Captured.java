@@ -109,7 +109,8 @@ public record Captured(
                 && wish.stereo() == Stereo.KEEP
                 && new Ports(source)
                         .outlets().stream().anyMatch(port -> port.shape().channels() > 1);
-        return new Line(List.of(source.name()), isStereo, losesStereo, false, strand.track());
+        return new Line(
+                List.of(source.name()), isStereo, losesStereo, strand.stations().size() == 1, strand.track());
     }
 
     /** The channels that a device sends to be recorded. */

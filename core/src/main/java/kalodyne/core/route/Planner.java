@@ -61,7 +61,15 @@ public final class Planner {
         }
         Plan plan = search(wish, isCancelled, early);
         boolean isTooDear = plan.ways().isEmpty() && wish.extras().isLimited();
-        return isTooDear ? withNearest(plan, wish, isCancelled) : plan;
+        return withOwnMicrophone(isTooDear ? withNearest(plan, wish, isCancelled) : plan, wish);
+    }
+
+    private Plan withOwnMicrophone(Plan plan, Wish wish) {
+        List<Way> all = Stream.concat(
+                        plan.ways().stream(),
+                        new OwnMicrophone(new Stock(owned, Wiring.NONE), wish, settings).way().stream())
+                .toList();
+        return new Plan(all, plan.dropped(), plan.looked(), plan.impossible());
     }
 
     private Plan search(Wish wish, BooleanSupplier isCancelled, Consumer<List<Way>> early) {

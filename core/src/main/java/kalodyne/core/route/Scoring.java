@@ -71,7 +71,7 @@ final class Scoring {
     }
 
     private static List<String> inner(List<String> devices) {
-        return devices.subList(1, devices.size() - 1);
+        return devices.subList(1, Math.max(1, devices.size() - 1));
     }
 
     private static int withManyKnobs(List<String> devices, Stock stock) {
@@ -257,6 +257,10 @@ final class Scoring {
                     Math.max(0, QUIET_DB - prediction.rangeDb()),
                     "noise " + Print.decimal(prediction.rangeDb(), 0) + " dB under the loudest peak");
         });
+    }
+
+    void builtIn() {
+        add(Weight.BUILT_IN, 1, "a microphone that is built in");
     }
 
     /** Where sockets are not made for what goes through them. */

@@ -12,6 +12,7 @@ public record SideTask(Of of, String words, boolean isDone) {
     public enum Of {
         SPEAKERS("Speakers"),
         LEADS("Leads"),
+        SOUND("Sound"),
         TEMPO("Tempo"),
         POWER("Power"),
         CHARGING("Charging"),

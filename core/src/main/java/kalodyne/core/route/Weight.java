@@ -34,6 +34,7 @@ public enum Weight {
     FADERS,
     PHONES_OUT,
     LINE_INTO_INSTRUMENT,
+    BUILT_IN,
     NOT_AS_WISHED,
     BREAK,
     SPECIAL,

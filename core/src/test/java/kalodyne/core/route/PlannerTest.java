@@ -313,6 +313,32 @@ class PlannerTest {
         assertThat(plan.impossible().orElse("").contains("driver")).isNotEqualTo(isProposed);
     }
 
+    /** A microphone is compared with the one that is built in, last of all and with what it costs; where nothing else joins it is told too. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            mic-dynamic-voice interface-2 phone-digital usb-c-c xlr-xlr | mic-dynamic-voice > phone-digital | true | System input: the built-in microphone
+            wireless-receiver camera-mic-in mini-mini                   | wireless-receiver > camera-mic-in | true | its own microphones
+            mic-condenser-large phone-ctia                              | mic-condenser-large > phone-ctia; NOTHING | true | System input: the built-in microphone
+            synth-analogue phone-ctia attenuator-phone ts-ts            | synth-analogue > phone-ctia | false |
+            mic-dynamic-voice mixer-small xlr-xlr                       | mic-dynamic-voice > mixer-small | false |
+            """)
+    void a_built_in_microphone_is_there_to_compare(String shelf, String wish, boolean isTold, String chosen) {
+        List<Way> ways = Shelf.planned(shelf, wish, null).ways();
+        List<Way> builtIn = ways.stream()
+                .filter(way -> way.title().endsWith(", to compare"))
+                .toList();
+        assertThat(builtIn).hasSize(isTold ? 1 : 0);
+        for (Way way : builtIn) {
+            assertThat(ways.indexOf(way)).isEqualTo(ways.size() - 1);
+            assertThat(WayFact.TO_GET.of(way) + WayFact.BREAKS.of(way) + WayFact.BETWEEN.of(way))
+                    .isEqualTo("nothing0nothing");
+            assertThat(way.sideTasks()).extracting(SideTask::of).containsExactly(SideTask.Of.SOUND);
+            assertThat(way.strands().get(0).prediction()).isPresent();
+            assertThat(String.join("; ", Software.of(Shelf.wish(wish, null), way)))
+                    .contains(chosen);
+        }
+    }
+
     /** A lead at 12 and a sum to spend: within it the lead is told with its price, beyond it another one that nobody has priced. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
