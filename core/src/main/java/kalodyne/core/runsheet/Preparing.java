@@ -30,6 +30,8 @@ final class Preparing implements SheetPart {
         for (String id : rig.devices()) {
             if (rig.runsOn(id, PowerSource.BATTERY) && !rig.isCharged(id)) {
                 battery(rig, id, draft);
+            } else if (rig.couldRunOnBattery(id)) {
+                instead(rig, id, draft);
             }
             if (rig.isPowerBank(id)) {
                 draft.add(charge(
@@ -94,6 +96,21 @@ final class Preparing implements SheetPart {
                         "It lasts " + Spans.words(span) + "; recording and setting up take about " + Spans.words(needed)
                                 + ".",
                         Optional.of(Remedy.byHand("Lay spare batteries ready, or run it on mains")))));
+    }
+
+    /** Where a device's supply hums its battery is the cure, as long as it lasts. */
+    private static void instead(SheetRig rig, String id, SheetDraft draft) {
+        Duration needed = RunTimes.neededAwake(rig);
+        boolean isTooShort = RunTimes.battery(rig, id)
+                .filter(span -> span.compareTo(needed) < 0)
+                .isPresent();
+        rig.hum(id)
+                .filter(hum -> !isTooShort)
+                .ifPresent(hum -> draft.add(charge(
+                        id,
+                        rig.name(id) + ": on its battery for the takes, full for " + Spans.words(needed),
+                        "On its supply " + Print.withinSentence(hum.title()) + ". " + hum.text(),
+                        "the supply stays out of its socket")));
     }
 
     /** A computer is counted as on its charger: where that hums, the battery is the cure. */

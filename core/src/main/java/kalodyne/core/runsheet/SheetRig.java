@@ -29,6 +29,8 @@ import kalodyne.core.levels.gain.FlowLevels;
 
 /** What a sheet is made from, and what of it many parts ask for; that is looked for once. */
 public final class SheetRig {
+    private static final Set<FindingCode> HUM = EnumSet.of(FindingCode.HUM_GROUND_LOOP, FindingCode.HUM_LEAKAGE);
+
     private static final Set<DeviceKind> PASSIVE = EnumSet.of(
             DeviceKind.INSTRUMENT,
             DeviceKind.MICROPHONE,
@@ -164,6 +166,22 @@ public final class SheetRig {
                         .toList())
                 .stream()
                 .findFirst();
+    }
+
+    /** The worst hum in what is plugged into a device. */
+    Optional<Finding> hum(String id) {
+        return Finding.worstFirst(joints.stream()
+                        .filter(joint -> joint.patch().devices().containsKey(id))
+                        .flatMap(joint -> joint.findings().stream())
+                        .filter(finding -> HUM.contains(finding.code()))
+                        .toList())
+                .stream()
+                .findFirst();
+    }
+
+    /** Whether a device has a battery, and runs on something else. */
+    boolean couldRunOnBattery(String id) {
+        return way(id, PowerSource.BATTERY).isPresent() && !runsOn(id, PowerSource.BATTERY);
     }
 
     boolean isHost(String id) {

@@ -7,6 +7,7 @@ import kalodyne.core.findings.Figure;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
+import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Earthing;
@@ -76,15 +77,18 @@ final class HumRule {
     }
 
     private static String rests(Joint joint, Hum hum) {
-        if (!hum.isLoop()) {
-            return " An estimate: adapters differ much.";
-        }
-        Optional<String> charged = joint.patch().devices().values().stream()
-                .filter(device -> device.kind() == DeviceKind.COMPUTER && Earthing.canBeOff(device))
-                .map(device -> device.name())
-                .findFirst();
-        return " An estimate, by how far the outlets lie apart"
-                + charged.map(name -> "; with " + name + " on its battery there is no loop")
-                        .orElse("") + ".";
+        String battery = joint.patch().devices().values().stream()
+                .filter(HumRule::couldBeAlone)
+                .map(device -> "; with " + device.name() + " on its battery there is none")
+                .findFirst()
+                .orElse("");
+        return hum.isLoop()
+                ? " An estimate, by how far the outlets lie apart" + battery + "."
+                : " An estimate: adapters differ much" + battery + ".";
+    }
+
+    /** What has a battery and is counted as on the mains: a computer on its charger, all else as it usually runs. */
+    private static boolean couldBeAlone(Device device) {
+        return Earthing.canBeOff(device) && (device.kind() == DeviceKind.COMPUTER || !Earthing.isUsuallyAlone(device));
     }
 }
