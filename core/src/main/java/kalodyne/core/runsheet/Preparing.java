@@ -30,7 +30,7 @@ final class Preparing implements SheetPart {
         for (String id : rig.devices()) {
             if (rig.runsOn(id, PowerSource.BATTERY) && !rig.isCharged(id)) {
                 battery(rig, id, draft);
-            } else if (rig.couldRunOnBattery(id)) {
+            } else if (rig.battery(id).isPresent() && !rig.isCharged(id)) {
                 instead(rig, id, draft);
             }
             if (rig.isPowerBank(id)) {
@@ -101,7 +101,8 @@ final class Preparing implements SheetPart {
     /** Where a device's supply hums its battery is the cure, as long as it lasts. */
     private static void instead(SheetRig rig, String id, SheetDraft draft) {
         Duration needed = RunTimes.neededAwake(rig);
-        boolean isTooShort = RunTimes.battery(rig, id)
+        boolean isTooShort = rig.battery(id)
+                .flatMap(battery -> RunTimes.lasting(rig.device(id), battery))
                 .filter(span -> span.compareTo(needed) < 0)
                 .isPresent();
         rig.hum(id)

@@ -33,10 +33,12 @@ final class RunTimes {
 
     /** How long the battery lasts that a device runs on: as its maker says, else by what it holds and draws. */
     static Optional<Duration> battery(SheetRig rig, String id) {
-        Device device = rig.device(id);
-        return rig.powering(id)
-                .flatMap(way ->
-                        way.facts().quantity(Fact.RUNS_FOR).map(RunTimes::span).or(() -> computed(device, way)));
+        return rig.powering(id).flatMap(way -> lasting(rig.device(id), way));
+    }
+
+    /** How long a device would last on a way of powering that has an end. */
+    static Optional<Duration> lasting(Device device, Powering way) {
+        return way.facts().quantity(Fact.RUNS_FOR).map(RunTimes::span).or(() -> computed(device, way));
     }
 
     private static Duration span(RunningTime time) {

@@ -179,9 +179,9 @@ public final class SheetRig {
                 .findFirst();
     }
 
-    /** Whether a device has a battery, and runs on something else. */
-    boolean couldRunOnBattery(String id) {
-        return way(id, PowerSource.BATTERY).isPresent() && !runsOn(id, PowerSource.BATTERY);
+    /** The battery of a device, whatever it runs on. */
+    Optional<Powering> battery(String id) {
+        return way(id, PowerSource.BATTERY);
     }
 
     boolean isHost(String id) {

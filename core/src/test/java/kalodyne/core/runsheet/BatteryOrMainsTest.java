@@ -2,15 +2,19 @@ package kalodyne.core.runsheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
+import kalodyne.core.gear.Provenance;
+import kalodyne.core.gear.Value;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,6 +25,10 @@ class BatteryOrMainsTest {
     /** A keyboard into an interface on a laptop with its charger: both earths meet in the two-pole leads. */
     private static final String LOOP =
             "interface-2.usb usb-a-c laptop-combo.usb-1; keyboard-portable.phones mini-2ts#1.a; mini-2ts#1.b interface-2.line-1; mini-2ts#1.c interface-2.line-2; interface-2.out-1 ts-ts speakers-powered.in-trs";
+
+    private static final Facts FOUR_HOURS = Facts.NONE.with(
+            Fact.RUNS_FOR,
+            new Value<>(Fact.RUNS_FOR.quantity().read("4 h"), Provenance.datasheet(LocalDate.of(2026, 11, 1))));
 
     @ParameterizedTest
     @CsvSource({
@@ -49,10 +57,7 @@ class BatteryOrMainsTest {
     private static Device on(Device device, String sources) {
         List<Powering> ways = Arrays.stream(sources.split(" ", -1))
                 .map(PowerSource::valueOf)
-                .map(source -> device.powering().stream()
-                        .filter(each -> each.source() == source)
-                        .findFirst()
-                        .orElse(new Powering(source, Facts.NONE)))
+                .map(source -> new Powering(source, source == PowerSource.BATTERY ? FOUR_HOURS : Facts.NONE))
                 .toList();
         return device.withPowering(ways);
     }
