@@ -10,7 +10,8 @@ import kalodyne.core.units.Print;
 
 /** Taking down: speakers first, then phantom power, then power backwards, then leads. */
 final class DownSteps implements SheetPart {
-    private static final String ALL_DOWN = "Down, and off the ears";
+    private static final String OFF_THE_EARS = "Down, and off the ears";
+    private static final String ALL_DOWN = "Levels and speakers down";
     private static final String IN_REVERSE = "Switch off, in reverse";
 
     @Override
@@ -24,7 +25,7 @@ final class DownSteps implements SheetPart {
                         Act.FINISH,
                         "Levels down",
                         "Whoever plugs next finds nothing loud.")
-                .in(ALL_DOWN));
+                .in(allDown(rig)));
         draft.order(
                 Steps.in(Section.AFTER),
                 Steps.LEVELS_DOWN,
@@ -35,6 +36,10 @@ final class DownSteps implements SheetPart {
         power(rig, draft);
         leads(rig, draft);
         last(rig, draft);
+    }
+
+    private static String allDown(SheetRig rig) {
+        return rig.worn().isEmpty() ? ALL_DOWN : OFF_THE_EARS;
     }
 
     private static void speakers(SheetRig rig, SheetDraft draft) {
@@ -49,7 +54,7 @@ final class DownSteps implements SheetPart {
                         "Speakers down and off: " + rig.names(loud),
                         "Last up, first down: they would play every thump that comes now.")
                 .about(loud)
-                .in(ALL_DOWN));
+                .in(allDown(rig)));
         draft.order(Steps.LEVELS_DOWN, Steps.SPEAKERS_DOWN, Order.Strength.HABIT, "First the take is safe.");
         draft.order(
                 Steps.SPEAKERS_DOWN,
@@ -66,7 +71,7 @@ final class DownSteps implements SheetPart {
                             Act.EARS_OFF,
                             "Headphones off the ears",
                             "Switches and plugs make pops that hurt ears.")
-                    .in(ALL_DOWN));
+                    .in(allDown(rig)));
             draft.order(Steps.STOP, "down:ears", Order.Strength.HABIT, "The take is heard to its end.");
             draft.order(
                     "down:ears",

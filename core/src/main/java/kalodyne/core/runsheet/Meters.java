@@ -57,7 +57,8 @@ final class Meters {
 
     /** A mixer has its own meter, though its converter sits in the same box. */
     private static boolean isAnalogue(Device device) {
-        return device.kind() == DeviceKind.MIXER || device.kind() == DeviceKind.DJ;
+        boolean isPlayer = device.controls().isEmpty();
+        return device.kind() == DeviceKind.MIXER || (device.kind() == DeviceKind.DJ && !isPlayer);
     }
 
     private static boolean hasMeter(Device device) {

@@ -87,11 +87,11 @@ public record RunSheet(
                 + (more > 0 ? " and " + more + " more" : "");
     }
 
-    /** "54 steps, about 20 min until the first take"; in whole minutes, one at least. */
+    /** "54 steps, about 20 min until the first take"; where nothing is recorded "14 steps, about 7 min"; in whole minutes, one at least. */
     public String summary() {
         long minutes = Math.max(1, Math.round(untilTake().toSeconds() / 60.0));
         return Print.counted(tasks().size(), "step") + ", about " + Spans.words(Duration.ofMinutes(minutes))
-                + " until the first take";
+                + (steps.stream().anyMatch(step -> step.act() == Act.TAKE) ? " until the first take" : "");
     }
 
     /** How long it takes until the first take can be made; a rough sum of common practice. */

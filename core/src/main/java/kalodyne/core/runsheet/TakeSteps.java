@@ -115,8 +115,7 @@ final class TakeSteps implements SheetPart {
                 : "";
         if (passes.isEmpty()) {
             draft.add(take(rig, "take", "The take", recorders)
-                    .with((tempo + "Stop after each song: one file a song. " + loop(rig) + film(rig, recorders))
-                            .strip()));
+                    .with((tempo + files(rig) + " " + loop(rig) + film(rig, recorders)).strip()));
         }
         String before = "";
         for (int i = 0; i < passes.size(); i++) {
@@ -332,5 +331,16 @@ final class TakeSteps implements SheetPart {
                                         "Clear the card of " + rig.name(id),
                                         "Next time begins with an empty card.")
                                 .about(id)));
+    }
+
+    /** What is one file: a song, a side of a record, a whole set. */
+    private static String files(SheetRig rig) {
+        boolean isSet = rig.devices().stream()
+                .anyMatch(id -> rig.device(id).kind() == DeviceKind.DJ
+                        && !rig.device(id).controls().isEmpty());
+        boolean isRecord = rig.devices().stream().anyMatch(id -> rig.device(id).kind() == DeviceKind.TURNTABLE);
+        return isSet
+                ? "Let the set run through: one file."
+                : isRecord ? "Let a side run through: one file a side." : "Stop after each song: one file a song.";
     }
 }
