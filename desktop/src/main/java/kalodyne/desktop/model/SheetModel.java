@@ -1,14 +1,11 @@
 package kalodyne.desktop.model;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongSupplier;
@@ -16,11 +13,9 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.files.FileNames;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
-import kalodyne.core.runsheet.Countdown;
 import kalodyne.core.runsheet.FaultSearch;
 import kalodyne.core.runsheet.Order;
 import kalodyne.core.runsheet.Recall;
@@ -41,15 +36,11 @@ import kalodyne.core.studio.setup.Setup;
 
 /** The run sheet of the setup that is looked at, how far it is done, and every command on it. */
 public final class SheetModel {
-    private static final String PHOTOS = "photos";
-
     private final StudioModel studio;
     private final Clock clock;
-    private final LongSupplier nanos;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NONE);
 
-    /** Waits that go on, by the steps that wait. */
-    private final Map<String, Countdown> waits = new HashMap<>();
+    private final StepWaits waits;
 
     private Optional<String> chosen = Optional.empty();
     private Optional<FaultSearch> search = Optional.empty();
@@ -118,7 +109,7 @@ public final class SheetModel {
     public SheetModel(StudioModel studio, Clock clock, LongSupplier nanos) {
         this.studio = studio;
         this.clock = clock;
-        this.nanos = nanos;
+        this.waits = new StepWaits(nanos);
         studio.revisionProperty().addListener(change -> refresh());
         refresh();
     }
@@ -255,10 +246,9 @@ public final class SheetModel {
             List<Step> open = task.parts().stream().filter(this::isOpen).toList();
             List<Step> free =
                     open.stream().takeWhile(step -> isFree(step, task)).toList();
-            boolean isWaiting = free.stream().anyMatch(step -> step.pause().isPresent() && !isWaited(step));
+            boolean isWaiting = free.stream().anyMatch(step -> step.pause().isPresent() && !waits.isOver(step));
             if (isWaiting) {
-                free.forEach(step ->
-                        waits.putIfAbsent(step.id(), new Countdown(step.pause().orElseThrow(), nanos)));
+                free.forEach(waits::begin);
                 refresh();
             } else if (!free.isEmpty()) {
                 tick(
@@ -313,7 +303,7 @@ public final class SheetModel {
             return;
         }
         Set<String> ids = steps.stream().map(Step::id).collect(Collectors.toSet());
-        ids.forEach(waits::remove);
+        ids.forEach(waits::end);
         // Who looks at another one goes on doing so when a wait is over.
         boolean isLookedAt = chosen.filter(id -> !ids.contains(id)).isEmpty();
         if (isLookedAt) {
@@ -342,24 +332,18 @@ public final class SheetModel {
 
     /** What is left to wait in a step; empty where nothing waits. */
     public Optional<Duration> left(Step step) {
-        return Optional.ofNullable(waits.get(step.id())).map(Countdown::left);
+        return waits.left(step);
     }
 
     /** Whether something waits, looked at or not. */
     public boolean isWaiting() {
-        return state().sheet().steps().stream().map(Step::id).anyMatch(waits::containsKey);
-    }
-
-    private boolean isWaited(Step step) {
-        return Optional.ofNullable(waits.get(step.id()))
-                .filter(Countdown::isOver)
-                .isPresent();
+        return waits.isAny(state().sheet());
     }
 
     /** Ticks what has waited long enough. */
     public void pass() {
         state().sheet().steps().stream()
-                .filter(this::isWaited)
+                .filter(waits::isOver)
                 .filter(step -> state().progress().of(step) != SheetProgress.State.DONE)
                 .findFirst()
                 .ifPresent(step -> tick(List.of(step), Outcome.DONE, "tick", step.title()));
@@ -412,10 +396,7 @@ public final class SheetModel {
     /** Copies a photograph beside the studio and keeps it with a step. */
     public void addPhoto(Step step, Path photo) {
         try {
-            Path folder = Files.createDirectories(studio.folder().resolve(PHOTOS));
-            Path target = free(folder, photo.getFileName().toString());
-            Files.copy(photo, target);
-            String kept = PHOTOS + "/" + target.getFileName();
+            String kept = StepPhotos.add(studio.folder(), photo);
             change(
                     "add a photograph",
                     session -> session.changing(step, clock.instant(), tick -> {
@@ -429,15 +410,6 @@ public final class SheetModel {
                     photo + " could not be copied beside the studio: " + e.getMessage()
                             + ". See that it is still there and that the disk has room.");
         }
-    }
-
-    private static Path free(Path folder, String name) {
-        Path wanted = folder.resolve(name);
-        for (int number = 2; Files.exists(wanted); number++) {
-            Path plain = Path.of(name);
-            wanted = folder.resolve(FileNames.stem(plain) + " " + number + FileNames.ending(plain));
-        }
-        return wanted;
     }
 
     /** Where a photograph lies. */
