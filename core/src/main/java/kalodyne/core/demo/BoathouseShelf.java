@@ -1,14 +1,10 @@
 package kalodyne.core.demo;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import kalodyne.core.files.Table;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Facts;
@@ -25,7 +21,6 @@ import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /** What stands on the shelf of the demonstration studio: generic profiles with names, notes and some invented values. */
@@ -58,17 +53,7 @@ final class BoathouseShelf {
     }
 
     private static List<CSVRecord> rows(String table) {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
-        try (Reader in =
-                new InputStreamReader(BoathouseShelf.class.getResourceAsStream(table), StandardCharsets.UTF_8)) {
-            return format.parse(in).getRecords();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Table.rows(BoathouseShelf.class, table);
     }
 
     private static Studio with(Studio studio, CSVRecord row) {

@@ -82,6 +82,11 @@ public record Device(
                 .findFirst();
     }
 
+    /** Whether it has a control that takes its level down. */
+    public boolean hasVolume() {
+        return controls.stream().anyMatch(control -> control.kind().isVolume());
+    }
+
     /** Whether it can be used with nothing plugged into it: a recorder, camera or phone that hears by itself. */
     public boolean recordsByItself() {
         return kind.keepsRecordings() && stages.stream().anyMatch(Stage::isOwnSound);

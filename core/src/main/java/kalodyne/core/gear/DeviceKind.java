@@ -32,7 +32,12 @@ public enum DeviceKind implements Coded {
 
     /** Whether others hang on it by USB and it records what they send. */
     public boolean isHost() {
-        return this == COMPUTER || this == PHONE || this == TABLET;
+        return this == COMPUTER || isHandheld();
+    }
+
+    /** Whether it runs apps from a shop, and loads no drivers. */
+    public boolean isHandheld() {
+        return this == PHONE || this == TABLET;
     }
 
     /** Whether it keeps what it records, and needs nothing behind it for that. */

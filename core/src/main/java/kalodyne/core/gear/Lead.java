@@ -77,6 +77,11 @@ public record Lead(
         return ends.stream().map(LeadEnd::words).collect(Collectors.joining(" → "));
     }
 
+    /** Whether data get through: what only charges looks the same. */
+    public boolean carriesData() {
+        return wires.stream().anyMatch(wire -> wire.from().contact() == Contact.DATA);
+    }
+
     /** From plug to plug; 0 where that is not known. */
     public double metres() {
         return facts.quantity(Fact.LENGTH).map(Length::metres).orElse(0.0);

@@ -50,14 +50,6 @@ public record Earthing(Kind kind, double ohms, double farads) {
         };
     }
 
-    /** Whether what it usually runs on leaves it off the earth. */
-    public static boolean isUsuallyAlone(Device device) {
-        return device.powering().stream()
-                .findFirst()
-                .filter(powering -> of(powering.source()).kind() == Kind.ALONE)
-                .isPresent();
-    }
-
     /** Whether it can run on something that leaves it off the earth. */
     public static boolean canBeOff(Device device) {
         return device.powering().stream()

@@ -65,6 +65,13 @@ public record Patch(
         return new Patch(devices, leads, pluggings, busy, newSwitched, mains);
     }
 
+    /** With switches as they stand, as far as their devices are here. */
+    public Patch withThoseSwitched(List<Switched> all) {
+        return withSwitched(all.stream()
+                .filter(each -> devices.containsKey(each.control().item()))
+                .toList());
+    }
+
     private static void requireThere(Spot spot, Map<String, Device> devices, Map<String, Lead> leads) {
         Device device = devices.get(spot.item());
         Lead lead = leads.get(spot.item());

@@ -3,11 +3,15 @@ package kalodyne.core.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
@@ -79,13 +83,17 @@ final class Chains {
 
     /** The best few, the best that needs nothing to get, and the best through sockets that are made for each other. */
     private static List<Chain> kept(List<Chain> sorted) {
-        Set<Chain> kept = new LinkedHashSet<>(sorted.subList(0, Math.min(MOST_KEPT, sorted.size())));
-        sorted.stream().filter(Chain::isOwned).findFirst().ifPresent(kept::add);
-        sorted.stream()
-                .filter(chain -> chain.isMadeForIt() && chain.keepsSides())
-                .findFirst()
-                .ifPresent(kept::add);
-        return List.copyOf(kept);
+        NavigableSet<Integer> kept = new TreeSet<>(
+                IntStream.range(0, Math.min(MOST_KEPT, sorted.size())).boxed().toList());
+        first(sorted, Chain::isOwned).ifPresent(kept::add);
+        first(sorted, chain -> chain.isMadeForIt() && chain.keepsSides()).ifPresent(kept::add);
+        return kept.stream().map(sorted::get).toList();
+    }
+
+    private static OptionalInt first(List<Chain> sorted, Predicate<Chain> which) {
+        return IntStream.range(0, sorted.size())
+                .filter(i -> which.test(sorted.get(i)))
+                .findFirst();
     }
 
     private Stream<Chain> further(Chain chain, Node from, Node to, Side next, Wiring taken, int channels) {
@@ -127,9 +135,9 @@ final class Chains {
         boolean isMadeSmaller = best.stream()
                 .flatMap(hop -> hop.made().joining().leads().stream())
                 .anyMatch(LeadSort::attenuates);
-        boolean hasVolume = stock.device(out.device()).controls().stream()
-                .anyMatch(control -> control.kind().isVolume());
-        Stream<Hop> asItIs = isMadeSmaller && hasVolume ? hops.asItIs(out, in, used).stream() : Stream.empty();
+        Stream<Hop> asItIs = isMadeSmaller && stock.device(out.device()).hasVolume()
+                ? hops.asItIs(out, in, used).stream()
+                : Stream.empty();
         return Stream.of(best.stream(), asItIs, openEnded(out, in, used)).flatMap(each -> each);
     }
 

@@ -41,16 +41,19 @@ final class Expectation {
      * @param target what it is to be recorded by; of a mixer that records nothing, what it gathers counts
      */
     static Expectation of(List<Checked> joints, Patch patch, String target, Settings settings) {
-        Flow flow = Rig.recordedBehind(target, joints, patch, settings).flow();
-        return new Expectation(
-                flow, GainAdviser.advise(flow, settings.wanted()), () -> Monitoring.of(joints, patch, settings));
+        return of(Rig.recordedBehind(target, joints, patch, settings), joints, patch, settings);
     }
 
     /** Of what is only heard. */
     static Expectation ofHearing(List<Checked> joints, Patch patch, Settings settings) {
-        Flow flow = Rig.of(joints, patch, settings).flow();
+        return of(Rig.of(joints, patch, settings), joints, patch, settings);
+    }
+
+    private static Expectation of(Rig rig, List<Checked> joints, Patch patch, Settings settings) {
         return new Expectation(
-                flow, GainAdviser.advise(flow, settings.wanted()), () -> Monitoring.of(joints, patch, settings));
+                rig.flow(),
+                GainAdviser.advise(rig.flow(), settings.wanted()),
+                () -> Monitoring.of(joints, patch, settings));
     }
 
     /**

@@ -64,17 +64,29 @@ final class HeadphonesPlan {
         return into.values().stream()
                 .distinct()
                 .sorted()
-                .filter(id -> plugs.hops().stream()
-                                .filter(hop -> hop.from().device().equals(id) && isWorn(hop.to()))
-                                .anyMatch(hop -> plugs.share(hop, sockets))
-                        || plugs.hops().stream()
-                                .filter(hop -> hop.from().device().equals(id))
-                                .map(hop -> hop.to().device())
-                                .filter(this::isHeadphoneAmplifier)
-                                .anyMatch(amplifier -> plugs.join(outs(stock.device(amplifier)), sockets)
-                                        .isPresent())
-                        || amplified(id, sockets))
+                .filter(id -> shared(id, sockets) || besideOthers(id, sockets) || amplified(id, sockets))
                 .findFirst();
+    }
+
+    private boolean shared(String id, List<Port> sockets) {
+        return worn(id).stream().anyMatch(hop -> plugs.share(hop, sockets));
+    }
+
+    /** An amplifier that others hear by already may have a socket left. */
+    private boolean besideOthers(String id, List<Port> sockets) {
+        return plugs.hops().stream()
+                .filter(hop -> hop.from().device().equals(id))
+                .map(hop -> hop.to().device())
+                .filter(this::isHeadphoneAmplifier)
+                .anyMatch(amplifier ->
+                        plugs.join(outs(stock.device(amplifier)), sockets).isPresent());
+    }
+
+    /** What is worn on a device. */
+    private List<Hop> worn(String id) {
+        return plugs.hops().stream()
+                .filter(hop -> hop.from().device().equals(id) && isWorn(hop.to()))
+                .toList();
     }
 
     private boolean isWorn(Port port) {
@@ -83,9 +95,7 @@ final class HeadphonesPlan {
 
     /** All that hears a device hears it by a headphone amplifier instead. */
     private boolean amplified(String id, List<Port> sockets) {
-        List<Hop> before = plugs.hops().stream()
-                .filter(hop -> hop.from().device().equals(id) && isWorn(hop.to()))
-                .toList();
+        List<Hop> before = worn(id);
         return stock.ids().stream()
                 .filter(this::isHeadphoneAmplifier)
                 .sorted(Comparator.comparing(Missing::is))

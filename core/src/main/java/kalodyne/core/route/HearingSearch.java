@@ -199,10 +199,7 @@ final class HearingSearch {
 
     private Optional<Way> way(String title, Start start, Plugs plugs, Optional<SideTask> speakers) {
         List<Plugging> pluggings = plugs.pluggings().toList();
-        Patch bare = hops.patch(pluggings);
-        Patch patch = bare.withSwitched(switches.stream()
-                .filter(each -> bare.devices().containsKey(each.control().item()))
-                .toList());
+        Patch patch = hops.patch(pluggings).withThoseSwitched(switches);
         boolean isHostAway = isHostAway(start, patch);
         List<JointRules.Checked> all = JointRules.togetherAsPlanned(
                 patch, patch.parted().stream().map(JointRules::alone).toList());

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
-import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
@@ -76,21 +76,19 @@ final class Hops {
                 .toList();
     }
 
-    /** The best by leads that leave a level as it is: what comes out has a control that takes it down. */
-    Optional<Hop> asItIs(Port from, Port to, Set<String> used) {
-        return joinings.of(from.shape(), to.shape()).stream()
-                .filter(joining -> joining.leads().stream().noneMatch(LeadSort::attenuates))
-                .flatMap(joining -> joining.between(from, to, used).stream())
-                .limit(MOST_SINGLE)
-                .map(made -> Hop.of(from, to, made, joints(made.pluggings())))
-                .filter(hop -> hop.worst() != Faults.Grade.FATAL)
-                .max(Comparator.comparing(Hop::worst));
-    }
-
     /** The best by something that headphones can go into too: a splitter. */
     Optional<Hop> openEnded(Port from, Port to, Set<String> used) {
+        return best(from, to, used, Hops::isOpenEnded);
+    }
+
+    /** The best by leads that leave a level as it is: what comes out has a control that takes it down. */
+    Optional<Hop> asItIs(Port from, Port to, Set<String> used) {
+        return best(from, to, used, joining -> joining.leads().stream().noneMatch(LeadSort::attenuates));
+    }
+
+    private Optional<Hop> best(Port from, Port to, Set<String> used, Predicate<Joining> which) {
         return joinings.of(from.shape(), to.shape()).stream()
-                .filter(Hops::isOpenEnded)
+                .filter(which)
                 .flatMap(joining -> joining.between(from, to, used).stream())
                 .limit(MOST_SINGLE)
                 .map(made -> Hop.of(from, to, made, joints(made.pluggings())))
@@ -268,10 +266,6 @@ final class Hops {
     boolean carriesWhatItShould(Hop hop) {
         boolean isData = hop.from().shape().isDigital()
                 && Math.min(hop.from().shape().channels(), hop.to().shape().channels()) > 1;
-        return !isData
-                || hop.made().marks().stream()
-                        .map(this::lead)
-                        .allMatch(lead -> lead.wires().stream()
-                                .anyMatch(wire -> wire.from().contact() == Contact.DATA));
+        return !isData || hop.made().marks().stream().map(this::lead).allMatch(Lead::carriesData);
     }
 }

@@ -21,11 +21,12 @@ import kalodyne.core.gear.PowerSource;
  * Something that a way needs and that is not owned.
  *
  * @param id in the catalogue
- * @param words a line to buy by: "6.35 mm two-pole lead, 3 m"
+ * @param name "6.35 mm two-pole lead"
+ * @param details how it is built, where its name does not say it: "6.35 mm two-pole plug to 6.35 mm two-pole plug, 3 m"
  * @param price how dear such things are
  * @param ownPrice what it costs where somebody lives, as far as they wrote it down
  */
-public record Missing(String id, String words, Price price, OptionalDouble ownPrice) {
+public record Missing(String id, String name, String details, Price price, OptionalDouble ownPrice) {
     private static final String MARK = "get-";
 
     private static final Set<DeviceKind> SMALL = EnumSet.of(DeviceKind.BOX, DeviceKind.HUB, DeviceKind.MIDI);
@@ -68,13 +69,12 @@ public record Missing(String id, String words, Price price, OptionalDouble ownPr
     }
 
     Missing withOwnPrice(OptionalDouble newOwnPrice) {
-        return new Missing(id, words, price, newOwnPrice);
+        return new Missing(id, name, details, price, newOwnPrice);
     }
 
-    /** Without how it is built: "6.35 mm two-pole lead". */
-    String name() {
-        int details = words.indexOf(" (");
-        return details < 0 ? words : words.substring(0, details);
+    /** A line to buy by: "6.35 mm two-pole lead (6.35 mm two-pole plug to 6.35 mm two-pole plug, 3 m)". */
+    public String words() {
+        return details.isEmpty() ? name : name + " (" + details + ")";
     }
 
     /** "price class A, a lead or adapter", "29 (your own price)". */
@@ -100,11 +100,7 @@ public record Missing(String id, String words, Price price, OptionalDouble ownPr
     }
 
     static Missing of(Lead lead) {
-        return new Missing(
-                plain(lead.id()),
-                lead.name() + " (" + ends(lead) + length(lead) + ")",
-                Price.A,
-                OptionalDouble.empty());
+        return new Missing(plain(lead.id()), lead.name(), ends(lead) + length(lead), Price.A, OptionalDouble.empty());
     }
 
     /** "XLR plug to 6.35 mm three-pole plug", "two RCA plugs to two RCA plugs, with an earth wire". */
@@ -148,6 +144,7 @@ public record Missing(String id, String words, Price price, OptionalDouble ownPr
         return new Missing(
                 plain(device.id()),
                 device.name(),
+                "",
                 isAdapter(device) ? Price.A : isSimple ? Price.B : Price.C,
                 OptionalDouble.empty());
     }

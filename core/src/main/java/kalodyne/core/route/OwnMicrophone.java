@@ -8,28 +8,25 @@ import java.util.Set;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
 
 /** What a recorder would hear of the same by the microphone that is built in, with nothing plugged: a way to compare with. */
 final class OwnMicrophone {
     private static final Set<DeviceKind> HEARD_IN_THE_AIR = EnumSet.of(DeviceKind.MICROPHONE, DeviceKind.WIRELESS);
 
-    private final Stock stock;
     private final Wish wish;
     private final Settings settings;
 
-    OwnMicrophone(Stock stock, Wish wish, Settings settings) {
-        this.stock = stock;
+    OwnMicrophone(Wish wish, Settings settings) {
         this.wish = wish;
         this.settings = settings;
     }
 
     /** Empty where what is played is not in the air, or nothing is built in. */
-    Optional<Way> way() {
-        Device recorder = stock.device(wish.target());
-        boolean isInTheAir = wish.sources().stream()
-                .allMatch(id -> HEARD_IN_THE_AIR.contains(stock.device(id).kind()));
-        boolean isPlain = wish.sources().size() == 1 && wish.extras().by().isEmpty();
+    Optional<Way> way(List<Device> sources, Device recorder) {
+        boolean isInTheAir = sources.stream().allMatch(source -> HEARD_IN_THE_AIR.contains(source.kind()));
+        boolean isPlain = sources.size() == 1 && wish.extras().by().isEmpty();
         return isInTheAir && isPlain && recorder.recordsByItself() ? Optional.of(way(recorder)) : Optional.empty();
     }
 
@@ -50,6 +47,7 @@ final class OwnMicrophone {
                 "It hears the room as much as you, the hand that holds it, and itself: lay it a hand's width to two"
                         + " away, on something soft, and switch its automatic level off",
                 true));
+        Stock stock = new Stock(List.of(recorder), Wiring.NONE);
         Scoring scoring = new Scoring(wish, stock, List.of(strand), List.of(), List.of(), 1);
         scoring.builtIn();
         scoring.sideTasks(heard, sideTasks);

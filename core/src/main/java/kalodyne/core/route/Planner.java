@@ -65,10 +65,11 @@ public final class Planner {
     }
 
     private Plan withOwnMicrophone(Plan plan, Wish wish) {
-        List<Way> all = Stream.concat(
-                        plan.ways().stream(),
-                        new OwnMicrophone(new Stock(owned, Wiring.NONE), wish, settings).way().stream())
-                .toList();
+        List<Device> sources =
+                wish.sources().stream().flatMap(id -> device(id).stream()).toList();
+        Optional<Way> builtIn =
+                device(wish.target()).flatMap(recorder -> new OwnMicrophone(wish, settings).way(sources, recorder));
+        List<Way> all = Stream.concat(plan.ways().stream(), builtIn.stream()).toList();
         return new Plan(all, plan.dropped(), plan.looked(), plan.impossible());
     }
 

@@ -115,9 +115,11 @@ final class Plugs {
         List<Plugging> plugged = all.subList(all.indexOf(in), all.size()).stream()
                 .flatMap(hop -> hop.made().pluggings().stream())
                 .toList();
-        Optional<Hop> found = new FreeEnds(stock, hops, plugged, taken).join(player, heads, used, mayGet);
-        found.filter(hop -> hop.worst() != Faults.Grade.WRONG).ifPresent(this::plug);
-        return found.filter(hop -> hop.worst() != Faults.Grade.WRONG).isPresent();
+        Optional<Hop> found = new FreeEnds(stock, hops, plugged, taken)
+                .join(player, heads, used, mayGet)
+                .filter(hop -> hop.worst() != Faults.Grade.WRONG);
+        found.ifPresent(this::plug);
+        return found.isPresent();
     }
 
     /** Does something in place of some hops; all is as before where it cannot be done. */

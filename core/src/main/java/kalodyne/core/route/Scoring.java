@@ -66,16 +66,12 @@ final class Scoring {
                         .map(id -> weight(Missing.of(stock.device(id)).price()))
                         .mapToDouble(weight -> weight.pointsFor(wish))
                         .sum()
-                + inner(devices).size() * Weight.DEVICE.pointsFor(wish)
+                + Way.between(devices).size() * Weight.DEVICE.pointsFor(wish)
                 + withManyKnobs(devices, stock) * Weight.KNOBS.pointsFor(wish);
     }
 
-    private static List<String> inner(List<String> devices) {
-        return devices.subList(1, Math.max(1, devices.size() - 1));
-    }
-
     private static int withManyKnobs(List<String> devices, Stock stock) {
-        return (int) inner(devices).stream()
+        return (int) Way.between(devices).stream()
                 .filter(id -> MANY_KNOBS.contains(stock.device(id).kind()))
                 .count();
     }
@@ -84,9 +80,10 @@ final class Scoring {
     private void between(List<Way.Strand> strands, Stock stock) {
         List<String> most = strands.stream()
                 .map(Way.Strand::stations)
-                .max(Comparator.comparingInt(devices -> 2 * inner(devices).size() + withManyKnobs(devices, stock)))
+                .max(Comparator.comparingInt(
+                        devices -> 2 * Way.between(devices).size() + withManyKnobs(devices, stock)))
                 .orElseThrow();
-        int devices = inner(most).size();
+        int devices = Way.between(most).size();
         add(
                 Weight.DEVICE,
                 devices,

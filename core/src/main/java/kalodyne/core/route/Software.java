@@ -1,7 +1,6 @@
 package kalodyne.core.route;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -11,11 +10,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.ChannelPair;
 import kalodyne.core.gear.ChannelRole;
-import kalodyne.core.gear.Contact;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
-import kalodyne.core.gear.Wire;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.sums.RecordingFormat;
 import kalodyne.core.units.Print;
@@ -25,7 +22,6 @@ import kalodyne.core.units.Print;
  * call these things differently; common practice.
  */
 public final class Software {
-    private static final Set<DeviceKind> TALKING = EnumSet.of(DeviceKind.PHONE, DeviceKind.TABLET);
 
     private final Captured captured;
     private final Map<String, Device> devices;
@@ -182,7 +178,7 @@ public final class Software {
     }
 
     private boolean isTalking() {
-        return TALKING.contains(recorder.kind());
+        return recorder.kind().isHandheld();
     }
 
     private static boolean playsBack(Device device) {
@@ -228,7 +224,7 @@ public final class Software {
         lead.ifPresent(usb -> add(
                 About.LEAD,
                 "Lead: " + usb.name()
-                        + (carriesData(usb)
+                        + (usb.carriesData()
                                 ? " carries data; a charge-only lead looks the same and is not seen"
                                 : " only charges: take one with data wires")));
     }
@@ -238,10 +234,6 @@ public final class Software {
                 && device.socket(spot.part())
                         .flatMap(socket -> Ports.recorded(socket).findFirst())
                         .isPresent();
-    }
-
-    private static boolean carriesData(Lead lead) {
-        return lead.wires().stream().map(Wire::from).anyMatch(from -> from.contact() == Contact.DATA);
     }
 
     // --- tracks ------------------------------------------------------------------------------------------------

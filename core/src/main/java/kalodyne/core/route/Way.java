@@ -46,6 +46,11 @@ public record Way(
         reasons = List.copyOf(reasons);
     }
 
+    /** The stations between the first and the last of some. */
+    static List<String> between(List<String> stations) {
+        return stations.subList(1, Math.max(1, stations.size() - 1));
+    }
+
     /**
      * The way of one source.
      *

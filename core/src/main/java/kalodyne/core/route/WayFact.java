@@ -53,7 +53,7 @@ public enum WayFact {
         public String of(Way way) {
             long devices = way.strands().stream()
                     .map(Way.Strand::stations)
-                    .flatMap(stations -> stations.subList(1, Math.max(1, stations.size() - 1)).stream())
+                    .flatMap(stations -> Way.between(stations).stream())
                     .distinct()
                     .count();
             return devices == 0 ? "nothing" : devices + (devices == 1 ? " device" : " devices");

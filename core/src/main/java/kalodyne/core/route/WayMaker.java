@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.gear.Device;
 import kalodyne.core.joint.InputSignal;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Plugging;
@@ -159,8 +160,7 @@ final class WayMaker {
                 .allMatch(chain -> chain.hops().stream()
                         .filter(hop -> !hop.from().shape().isDigital())
                         .map(hop -> stock.device(hop.from().device()))
-                        .anyMatch(device -> device.controls().stream()
-                                .anyMatch(control -> control.kind().isVolume())));
+                        .anyMatch(Device::hasVolume));
     }
 
     private int sourceChannels(List<Chain> chains) {

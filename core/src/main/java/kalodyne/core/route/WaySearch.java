@@ -156,10 +156,7 @@ final class WaySearch {
                 .filter(plugging -> plugging.spots().stream()
                         .allMatch(spot -> stock.has(spot.item()) || hops.leads().containsKey(spot.item())))
                 .toList();
-        Patch patch = hops.patch(all);
-        return patch.withSwitched(taken.switches().stream()
-                .filter(each -> patch.devices().containsKey(each.control().item()))
-                .toList());
+        return hops.patch(all).withThoseSwitched(taken.switches());
     }
 
     /** Whether nothing is left to wish for. */

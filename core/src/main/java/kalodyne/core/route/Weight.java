@@ -1,14 +1,9 @@
 package kalodyne.core.route;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
+import kalodyne.core.files.Table;
 import org.apache.commons.csv.CSVRecord;
 
 /** What counts for a way's place, and how much: the points, with what they are for and why, stand in weights.csv. */
@@ -49,12 +44,20 @@ public enum Weight {
      *
      * @param of what it is about
      * @param counts what somebody says that counts, and then makes this count more
+     * @param isOnlyCounted whether it counts for nothing where nobody says so
      * @param points for each of what it is for, before somebody says what counts
      * @param per what the points are for: "plug in a socket one behind the other"
      * @param why it counts, and why so much
      * @param source who says so
      */
-    public record Row(Reason.Of of, Optional<Priority> counts, double points, String per, String why, String source) {}
+    public record Row(
+            Reason.Of of,
+            Optional<Priority> counts,
+            boolean isOnlyCounted,
+            double points,
+            String per,
+            String why,
+            String source) {}
 
     public Row row() {
         return ROWS.get(this);
@@ -67,7 +70,7 @@ public enum Weight {
     /** How much more it counts, where somebody says what counts most and what next; some only count then. */
     double factor(Priority first, Priority then) {
         double factor = row().counts().map(each -> each.factor(first, then)).orElse(1.0);
-        return this == SPECIAL ? factor - 1 : factor;
+        return row().isOnlyCounted() ? factor - 1 : factor;
     }
 
     double pointsFor(Wish wish) {
@@ -75,23 +78,15 @@ public enum Weight {
     }
 
     private static Map<Weight, Row> read() {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
-        try (Reader in =
-                new InputStreamReader(Weight.class.getResourceAsStream("weights.csv"), StandardCharsets.UTF_8)) {
-            return format.parse(in).stream().collect(Collectors.toMap(row -> valueOf(row.get("weight")), Weight::row));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Table.rows(Weight.class, "weights.csv").stream()
+                .collect(Collectors.toMap(row -> valueOf(row.get("weight")), Weight::row));
     }
 
     private static Row row(CSVRecord row) {
         return new Row(
                 Reason.Of.valueOf(row.get("of")),
                 Optional.of(row.get("counts")).filter(word -> !word.isEmpty()).map(Priority::valueOf),
+                row.get("only").equals("yes"),
                 Double.parseDouble(row.get("points")),
                 row.get("per"),
                 row.get("why"),

@@ -21,6 +21,7 @@ import kalodyne.core.gear.PowerSource;
 import kalodyne.core.gear.Powering;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Patch;
+import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
@@ -160,20 +161,17 @@ public final class SheetRig {
 
     /** The worst ground loop that was noticed. */
     Optional<Finding> groundLoop() {
-        return Finding.worstFirst(joints.stream()
-                        .flatMap(joint -> joint.findings().stream())
-                        .filter(finding -> finding.code() == FindingCode.HUM_GROUND_LOOP)
-                        .toList())
-                .stream()
-                .findFirst();
+        return worst(joints.stream(), Set.of(FindingCode.HUM_GROUND_LOOP));
     }
 
     /** The worst hum in what is plugged into a device. */
     Optional<Finding> hum(String id) {
-        return Finding.worstFirst(joints.stream()
-                        .filter(joint -> joint.patch().devices().containsKey(id))
-                        .flatMap(joint -> joint.findings().stream())
-                        .filter(finding -> HUM.contains(finding.code()))
+        return worst(joints.stream().filter(joint -> joint.patch().devices().containsKey(id)), HUM);
+    }
+
+    private static Optional<Finding> worst(Stream<JointRules.Checked> some, Set<FindingCode> codes) {
+        return Finding.worstFirst(some.flatMap(joint -> joint.findings().stream())
+                        .filter(finding -> codes.contains(finding.code()))
                         .toList())
                 .stream()
                 .findFirst();

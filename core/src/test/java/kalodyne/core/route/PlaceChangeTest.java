@@ -33,7 +33,9 @@ class PlaceChangeTest {
                 new Patch(Map.of(), Map.of(), List.of()),
                 List.of(),
                 List.of(),
-                isBought ? List.of(new Missing("box", "a box", Missing.Price.B, OptionalDouble.empty())) : List.of(),
+                isBought
+                        ? List.of(new Missing("box", "a box", "", Missing.Price.B, OptionalDouble.empty()))
+                        : List.of(),
                 List.of(),
                 reasons.stream().mapToDouble(Reason::points).sum(),
                 reasons);

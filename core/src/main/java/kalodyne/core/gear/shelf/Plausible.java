@@ -1,19 +1,14 @@
 package kalodyne.core.gear.shelf;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import kalodyne.core.files.Table;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Socket;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -93,17 +88,9 @@ public final class Plausible {
     }
 
     private static List<Rule> read() {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
-        try (Reader in =
-                new InputStreamReader(Plausible.class.getResourceAsStream("plausible.csv"), StandardCharsets.UTF_8)) {
-            return format.parse(in).getRecords().stream().map(Plausible::rule).toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Table.rows(Plausible.class, "plausible.csv").stream()
+                .map(Plausible::rule)
+                .toList();
     }
 
     private static Rule rule(CSVRecord row) {

@@ -2,7 +2,6 @@ package kalodyne.core.joint.rules;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -28,8 +27,6 @@ import kalodyne.core.units.Print;
  * not seen records nothing, however well the rest is plugged.
  */
 final class ChainRule implements RigRule {
-    private static final Set<DeviceKind> HANDHELD = EnumSet.of(DeviceKind.PHONE, DeviceKind.TABLET);
-
     @Override
     public Stream<Finding> check(WholeRig rig) {
         Supplies supplies = Supplies.of(rig.patch(), rig.contacts());
@@ -144,7 +141,8 @@ final class ChainRule implements RigRule {
                     "Use a lead with data wires");
         }
         Optional<Spot> host = host(rig, spot);
-        Optional<Device> handheld = host.map(rig::device).filter(device -> HANDHELD.contains(device.kind()));
+        Optional<Device> handheld =
+                host.map(rig::device).filter(device -> device.kind().isHandheld());
         if (handheld.isPresent()
                 && rig.device(spot).driver().filter(Driver.NEEDED::equals).isPresent()) {
             return driver(rig, spot, handheld.get());

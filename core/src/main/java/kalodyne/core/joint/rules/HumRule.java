@@ -8,7 +8,6 @@ import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.FindingCode;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.SignalKind;
 import kalodyne.core.joint.Earthing;
 import kalodyne.core.joint.Hum;
@@ -87,8 +86,8 @@ final class HumRule {
                 : " An estimate: adapters differ much" + battery + ".";
     }
 
-    /** What has a battery and is counted as on the mains: a computer on its charger, all else as it usually runs. */
+    /** What has a battery and is counted as on the mains. */
     private static boolean couldBeAlone(Device device) {
-        return Earthing.canBeOff(device) && (device.kind() == DeviceKind.COMPUTER || !Earthing.isUsuallyAlone(device));
+        return Earthing.canBeOff(device) && Earthing.of(device).kind() != Earthing.Kind.ALONE;
     }
 }

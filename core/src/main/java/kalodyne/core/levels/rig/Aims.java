@@ -113,7 +113,7 @@ final class Aims {
         String mark = flow.points().get(end.point()).station();
         Device recorder = patch.devices().get(mark);
         boolean isAutomatic = patch.automaticLevel(mark).isPresent();
-        boolean isPhone = recorder.kind() == DeviceKind.PHONE || recorder.kind() == DeviceKind.TABLET;
+        boolean isPhone = recorder.kind().isHandheld();
         if (isAutomatic && isPhone) {
             return AimSchool.QUIET;
         }
