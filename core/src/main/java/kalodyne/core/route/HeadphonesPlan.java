@@ -123,7 +123,7 @@ final class HeadphonesPlan {
         List<Way.MonitorFeed> each =
                 headphones().map(head -> monitoring(head, expected, speakers)).toList();
         return each.isEmpty()
-                ? new Way.MonitorFeed("Not on headphones", expected.isDirect(speakers), 0, true)
+                ? new Way.MonitorFeed(Way.MonitorFeed.NO_HEADPHONES, expected.isDirect(speakers), 0, true)
                 : new Way.MonitorFeed(
                         each.stream().map(Way.MonitorFeed::words).collect(Collectors.joining("; ")),
                         each.stream().allMatch(Way.MonitorFeed::isDirect),

@@ -38,7 +38,7 @@ final class OwnMicrophone {
                 List.of(recorder.id()), List.of(), 1, 0, 0, track, expected.of(recorder.id(), recorder.id(), track));
         boolean isHeard = !wish.heard().isNothing();
         Way.MonitorFeed heard = new Way.MonitorFeed(
-                isHeard ? "Nothing plays it meanwhile: listen to the take afterwards" : "Not on headphones",
+                isHeard ? "Nothing plays it meanwhile: listen to the take afterwards" : Way.MonitorFeed.NO_HEADPHONES,
                 true,
                 0,
                 !isHeard);

@@ -84,7 +84,14 @@ public record Way(
      * @param delayMilliseconds about how late
      * @param isAsWished whether that is what was wished
      */
-    public record MonitorFeed(String words, boolean isDirect, double delayMilliseconds, boolean isAsWished) {}
+    public record MonitorFeed(String words, boolean isDirect, double delayMilliseconds, boolean isAsWished) {
+        /** Where nobody wears any. */
+        static final String NO_HEADPHONES = "Not on headphones";
+
+        boolean isOnHeadphones() {
+            return !words.equals(NO_HEADPHONES);
+        }
+    }
 
     public int channels() {
         return strands.stream().mapToInt(Strand::channels).sum();

@@ -2,7 +2,9 @@ package kalodyne.core.route;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kalodyne.core.units.Print;
 
@@ -32,14 +34,21 @@ public enum WayFact {
     TO_GET("To get") {
         @Override
         public String of(Way way) {
-            return way.missing().isEmpty()
-                    ? "nothing"
-                    : way.missing().stream()
-                            .map(each -> each.ownPrice().isPresent()
-                                    ? Spending.write(each.ownPrice().getAsDouble())
-                                    : "price " + each.price().name())
-                            .sorted()
-                            .collect(Collectors.joining(" + "));
+            if (way.missing().isEmpty()) {
+                return "nothing";
+            }
+            double known = way.missing().stream()
+                    .flatMapToDouble(each -> each.ownPrice().stream())
+                    .sum();
+            Map<String, Long> classes = way.missing().stream()
+                    .filter(each -> each.ownPrice().isEmpty())
+                    .collect(Collectors.groupingBy(each -> each.price().name(), TreeMap::new, Collectors.counting()));
+            String others = classes.entrySet().stream()
+                    .map(each -> (each.getValue() == 1 ? "" : each.getValue() + " × ") + each.getKey())
+                    .collect(Collectors.joining(" + "));
+            return classes.isEmpty()
+                    ? Spending.write(known)
+                    : (known > 0 ? Spending.write(known) + " and " : "") + "price " + others;
         }
     },
     BREAKS("Breaks") {
@@ -63,6 +72,10 @@ public enum WayFact {
         @Override
         public String of(Way way) {
             Way.MonitorFeed heard = way.monitoring();
+            boolean isOnSpeakers = way.sideTasks().stream().anyMatch(task -> task.of() == SideTask.Of.SPEAKERS);
+            if (!heard.isOnHeadphones() && !isOnSpeakers) {
+                return heard.isAsWished() ? "by nobody" : "not as wished";
+            }
             return !heard.isAsWished()
                     ? "not as wished"
                     : heard.delayMilliseconds() > 0

@@ -20,6 +20,9 @@ import kalodyne.desktop.control.Styled;
 final class WayCell extends ListCell<Way> {
     private static final int COLUMNS = 2;
 
+    /** The frame of the list, and its scroll bar. */
+    private static final double EDGES = 16;
+
     private final Label title = new Label();
     private final SeverityMark mark = new SeverityMark();
     private final VBox box;
@@ -61,6 +64,16 @@ final class WayCell extends ListCell<Way> {
             setAccessibleText(title.getText() + ", " + WayFact.all(way) + ", "
                     + way.worst().map(Severity::word).orElse("no fault"));
         }
+    }
+
+    /** As high as all of it is at the width of the list: a long way takes several lines. */
+    @Override
+    protected double computePrefHeight(double width) {
+        if (isEmpty() || getListView() == null) {
+            return super.computePrefHeight(width);
+        }
+        double inner = getListView().getWidth() - EDGES - snappedLeftInset() - snappedRightInset();
+        return snappedTopInset() + box.prefHeight(inner) + snappedBottomInset();
     }
 
     private static Node fact(WayFact fact, Way way) {

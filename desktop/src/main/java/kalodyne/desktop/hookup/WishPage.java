@@ -44,7 +44,7 @@ final class WishPage extends VBox {
         obvious = new ObviousPane(ways);
         getStyleClass().addAll("palette", "wish-page");
         setId("wish-page");
-        Label head = Styled.of(new Label("What do you want to record?"))
+        Label head = Styled.of(new Label("What do you want to record, or to hear?"))
                 .as("card-title")
                 .node();
         Styled.of(told).as("second", "small").id("wish-told").wrap();
