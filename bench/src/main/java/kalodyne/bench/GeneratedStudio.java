@@ -7,9 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.levels.rig.Settings;
@@ -19,10 +21,8 @@ import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
-/** A studio far larger than anybody's: 500 devices, 2,000 leads, 10,000 takes of 20 runs. */
+/** Studios of the catalogue's gear: one far larger than anybody's, with 10,000 takes of 20 runs, and the shelf of a home. */
 public final class GeneratedStudio {
-    private static final int DEVICES = 500;
-    private static final int LEADS = 2000;
     private static final int RUNS = 20;
     private static final int TAKES = 10_000;
 
@@ -33,19 +33,8 @@ public final class GeneratedStudio {
         StudioFile.write(Path.of(arguments[0]), make());
     }
 
+    /** 500 devices, 2,000 leads, 10,000 takes. */
     static Studio make() {
-        var profiles = Catalogue.shipped();
-        List<Device> devices = new ArrayList<>();
-        for (int i = 0; i < DEVICES; i++) {
-            Device profile =
-                    profiles.devices().get(i % profiles.devices().size()).gear();
-            devices.add(profile.withId("device-" + i).withProfile(profile.id()).withName(profile.name() + " " + i));
-        }
-        List<Lead> leads = new ArrayList<>();
-        for (int i = 0; i < LEADS; i++) {
-            Lead profile = profiles.leads().get(i % profiles.leads().size()).gear();
-            leads.add(profile.withId("lead-" + i).withProfile(profile.id()).withName("Lead " + i));
-        }
         List<Take> takes = new ArrayList<>();
         for (int i = 0; i < TAKES; i++) {
             String run = "device-" + i % RUNS + ".out>device-1.adc-1";
@@ -54,8 +43,8 @@ public final class GeneratedStudio {
         }
         return new Studio(
                 "Large",
-                devices,
-                leads,
+                devices(Catalogue.shipped().devices(), 500),
+                leads(2000, 1),
                 List.of(new Setup(
                         "setup-1",
                         "All",
@@ -65,5 +54,43 @@ public final class GeneratedStudio {
                         takes,
                         SessionPlan.USUAL,
                         List.of())));
+    }
+
+    /** 40 devices and 60 leads: what is named, and of the rest of the catalogue something of everything. */
+    static Studio home(List<String> named) {
+        Catalogue shop = Catalogue.shipped();
+        List<Profile<Device>> chosen = new ArrayList<>();
+        named.forEach(profile -> chosen.add(shop.device(profile).orElseThrow()));
+        for (int i = 0; chosen.size() < 40; i += 3) {
+            Profile<Device> next = shop.devices().get(i % shop.devices().size());
+            if (!chosen.contains(next)) {
+                chosen.add(next);
+            }
+        }
+        return new Studio("Home", devices(chosen, 40), leads(60, 7), List.of());
+    }
+
+    private static List<Device> devices(List<Profile<Device>> profiles, int count) {
+        return IntStream.range(0, count)
+                .mapToObj(i -> {
+                    Device profile = profiles.get(i % profiles.size()).gear();
+                    return profile.withId("device-" + i)
+                            .withProfile(profile.id())
+                            .withName(profile.name() + " " + i);
+                })
+                .toList();
+    }
+
+    /** Every so many-th of the catalogue, round and round. */
+    private static List<Lead> leads(int count, int step) {
+        List<Profile<Lead>> profiles = Catalogue.shipped().leads();
+        return IntStream.range(0, count)
+                .mapToObj(i -> {
+                    Lead profile = profiles.get(i * step % profiles.size()).gear();
+                    return profile.withId("lead-" + i)
+                            .withProfile(profile.id())
+                            .withName("Lead " + i);
+                })
+                .toList();
     }
 }

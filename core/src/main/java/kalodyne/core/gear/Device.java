@@ -73,7 +73,13 @@ public record Device(
     }
 
     public Optional<Socket> socket(String socketId) {
-        return sockets.stream().filter(socket -> socket.id().equals(socketId)).findFirst();
+        // Asked for hundreds of thousands of times while ways are looked for.
+        for (Socket socket : sockets) {
+            if (socket.id().equals(socketId)) {
+                return Optional.of(socket);
+            }
+        }
+        return Optional.empty();
     }
 
     public Optional<DeviceControl> control(String controlId) {
@@ -97,7 +103,7 @@ public record Device(
         return !one.id().equals(other.id())
                 && (one.isSameHole(other)
                         || stages.stream()
-                                .anyMatch(stage -> isGain(stage) && feeds(one, stage) && feeds(other, stage)));
+                                .anyMatch(stage -> feeds(one, stage) && feeds(other, stage) && isGain(stage)));
     }
 
     private boolean isGain(Stage stage) {

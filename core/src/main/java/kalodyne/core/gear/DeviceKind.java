@@ -2,32 +2,39 @@ package kalodyne.core.gear;
 
 /** What somebody calls a device. */
 public enum DeviceKind implements Coded {
-    INSTRUMENT("instrument"),
-    MICROPHONE("microphone"),
-    SYNTH("synth"),
-    DRUM_MACHINE("drum machine"),
-    PIANO("piano"),
-    TURNTABLE("turntable"),
-    DJ("DJ gear"),
-    MIXER("mixer"),
-    PREAMP("preamp"),
-    BOX("box"),
-    INTERFACE("interface"),
-    RECORDER("recorder"),
-    PHONE("phone"),
-    TABLET("tablet"),
-    COMPUTER("computer"),
-    CAMERA("camera"),
-    WIRELESS("wireless"),
-    HUB("hub or power"),
-    MIDI("MIDI"),
-    SPEAKER("speaker"),
-    HEADPHONES("headphones");
+    INSTRUMENT("instrument", "Instruments"),
+    MICROPHONE("microphone", "Microphones"),
+    SYNTH("synth", "Synths"),
+    DRUM_MACHINE("drum machine", "Drum machines"),
+    PIANO("piano", "Pianos"),
+    TURNTABLE("turntable", "Turntables"),
+    DJ("DJ gear", "DJ gear"),
+    MIXER("mixer", "Mixers"),
+    PREAMP("preamp", "Preamps"),
+    BOX("box", "Boxes"),
+    INTERFACE("interface", "Interfaces"),
+    RECORDER("recorder", "Recorders"),
+    PHONE("phone", "Phones"),
+    TABLET("tablet", "Tablets"),
+    COMPUTER("computer", "Computers"),
+    CAMERA("camera", "Cameras"),
+    WIRELESS("wireless", "Wireless"),
+    HUB("hub or power", "Hubs and power"),
+    MIDI("MIDI", "MIDI"),
+    SPEAKER("speaker", "Speakers"),
+    HEADPHONES("headphones", "Headphones");
 
     private final String word;
+    private final String plural;
 
-    DeviceKind(String word) {
+    DeviceKind(String word, String plural) {
         this.word = word;
+        this.plural = plural;
+    }
+
+    /** As a heading above several. */
+    public String plural() {
+        return plural;
     }
 
     /** Whether others hang on it by USB and it records what they send. */

@@ -24,7 +24,7 @@ import kalodyne.core.joint.circuit.UnsolvableCircuit;
  * @param own for each signal, what of it is left at its own socket
  * @param elsewhere for each signal, what of it is there at the contacts of the others
  * @param atRest direct voltage and current at every contact of every socket
- * @param earth what it is to the earth of the whole rig
+ * @param earthed what it is to the earth of the whole rig
  * @param isOfBus whether it is a lead that power for devices runs through
  */
 public record JointReading(
@@ -32,7 +32,7 @@ public record JointReading(
         Map<OutputSignal, Complex> own,
         Map<OutputSignal, Map<OutputSignal, Complex>> elsewhere,
         Map<Spot, Map<Contact, Direct>> atRest,
-        EarthPorts earth,
+        Earthed earthed,
         boolean isOfBus) {
     private static final double LOWEST = 10;
     private static final double HIGHEST = 40_000;
@@ -51,7 +51,7 @@ public record JointReading(
     private static final List<Double> FINE = frequencies(181);
 
     /** For comparing many joints: levels as exact as on a fine grid, corners within some hundredths. */
-    private static final List<Double> ROUGH = frequencies(25);
+    private static final List<Double> ROUGH = frequencies(9);
 
     /** Evenly along a logarithmic axis, and those that are told. */
     private static List<Double> frequencies(int points) {
@@ -71,7 +71,9 @@ public record JointReading(
      * @param volts against the ground of its device
      * @param amperes into the socket
      */
-    public record Direct(double volts, double amperes) {}
+    public record Direct(double volts, double amperes) {
+        static final Direct NONE = new Direct(0, 0);
+    }
 
     /**
      * Solves and reads.
@@ -79,7 +81,7 @@ public record JointReading(
      * @throws UnsolvableCircuit where something is joined that has no solution
      */
     public static JointReading of(JointCircuit joint) throws UnsolvableCircuit {
-        return of(joint, FINE);
+        return of(joint, FINE, Earthed.now(joint));
     }
 
     /**
@@ -88,17 +90,19 @@ public record JointReading(
      * @throws UnsolvableCircuit where something is joined that has no solution
      */
     public static JointReading roughly(JointCircuit joint) throws UnsolvableCircuit {
-        return of(joint, ROUGH);
+        return of(joint, ROUGH, Earthed.whenAsked(joint));
     }
 
-    private static JointReading of(JointCircuit joint, List<Double> frequencies) throws UnsolvableCircuit {
+    private static JointReading of(JointCircuit joint, List<Double> frequencies, Earthed earthed)
+            throws UnsolvableCircuit {
         Network audio = new Network(joint.audio());
         List<Transfer> transfers = new ArrayList<>();
         Map<OutputSignal, Complex> own = new LinkedHashMap<>();
         Map<OutputSignal, Map<OutputSignal, Complex>> elsewhere = new LinkedHashMap<>();
         for (OutputSignal sounding : joint.soundings()) {
-            transfers.addAll(transfers(audio, joint, sounding, frequencies));
-            Solution middle = audio.at(List.of(MIDDLE_HERTZ), sounding.source()).get(0);
+            List<Solution> solutions = audio.at(frequencies, sounding.source());
+            transfers.addAll(transfers(solutions, joint, sounding, frequencies));
+            Solution middle = solutions.get(frequencies.indexOf(MIDDLE_HERTZ));
             own.put(sounding, middle.voltage(sounding.plus(), sounding.minus()));
             Map<OutputSignal, Complex> others = new LinkedHashMap<>();
             joint.soundings().stream()
@@ -106,18 +110,20 @@ public record JointReading(
                     .forEach(other -> others.put(other, middle.voltage(other.plus(), other.minus())));
             elsewhere.put(sounding, others);
         }
-        return new JointReading(transfers, own, elsewhere, atRest(joint), EarthPorts.of(joint), isOfBus(joint));
+        return new JointReading(transfers, own, elsewhere, atRest(joint), earthed, isOfBus(joint));
     }
 
     private static boolean isOfBus(JointCircuit joint) {
         return joint.nodes().values().stream().anyMatch(contacts -> contacts.containsKey(Contact.POWER));
     }
 
+    EarthPorts earth() {
+        return earthed.ports();
+    }
+
     private static List<Transfer> transfers(
-            Network audio, JointCircuit joint, OutputSignal sounding, List<Double> frequencies)
-            throws UnsolvableCircuit {
+            List<Solution> solutions, JointCircuit joint, OutputSignal sounding, List<Double> frequencies) {
         Complex[][] values = new Complex[joint.hearings().size()][frequencies.size()];
-        List<Solution> solutions = audio.at(frequencies, sounding.source());
         for (int i = 0; i < frequencies.size(); i++) {
             for (int h = 0; h < values.length; h++) {
                 InputSignal hearing = joint.hearings().get(h);
@@ -130,6 +136,9 @@ public record JointReading(
     }
 
     private static Map<Spot, Map<Contact, Direct>> atRest(JointCircuit joint) throws UnsolvableCircuit {
+        if (!joint.rest().isFedAtRest()) {
+            return nothing(joint);
+        }
         Solution rest = new Network(joint.rest()).atRest();
         Map<Spot, Map<Contact, Double>> amperes = amperesInto(joint, rest);
         Set<String> known = new HashSet<>(joint.rest().nodes());
@@ -144,6 +153,17 @@ public record JointReading(
                         contact,
                         new Direct(volts, amperes.getOrDefault(spot, Map.of()).getOrDefault(contact, 0.0)));
             });
+            all.put(spot, contacts);
+        });
+        return all;
+    }
+
+    /** Where nothing gives a direct voltage there is none. */
+    private static Map<Spot, Map<Contact, Direct>> nothing(JointCircuit joint) {
+        Map<Spot, Map<Contact, Direct>> all = new LinkedHashMap<>();
+        joint.grounds().keySet().forEach(spot -> {
+            Map<Contact, Direct> contacts = new LinkedHashMap<>();
+            joint.nodes().get(spot).keySet().forEach(contact -> contacts.put(contact, Direct.NONE));
             all.put(spot, contacts);
         });
         return all;

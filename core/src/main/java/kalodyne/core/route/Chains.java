@@ -238,7 +238,7 @@ final class Chains {
     private static boolean isFree(Spot spot, Device device, Set<Spot> taken) {
         Socket socket = device.socket(spot.part()).orElseThrow();
         return device.sockets().stream()
-                .filter(other -> other.equals(socket) || device.isOneInput(socket, other))
-                .noneMatch(other -> taken.contains(new Spot(device.id(), other.id())));
+                .filter(other -> taken.contains(new Spot(device.id(), other.id())))
+                .noneMatch(other -> other.id().equals(socket.id()) || device.isOneInput(socket, other));
     }
 }

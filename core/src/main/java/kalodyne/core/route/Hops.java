@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -65,7 +66,7 @@ final class Hops {
         List<Joining> all = joinings.of(from.shape(), to.shape());
         Learned before = learned.computeIfAbsent(key(from, to), each -> new Learned());
         Optional<Hop> owned = best(from, to, used, all, before, true);
-        boolean isDone = owned.filter(hop -> hop.worst() == Faults.Grade.NONE).isPresent();
+        boolean isDone = owned.filter(Hops::isFaultless).isPresent();
         Optional<Hop> toGet = isDone ? Optional.empty() : best(from, to, used, all, before, false);
         return Stream.concat(
                         owned.stream(),
@@ -87,13 +88,25 @@ final class Hops {
     }
 
     private Optional<Hop> best(Port from, Port to, Set<String> used, Predicate<Joining> which) {
-        return joinings.of(from.shape(), to.shape()).stream()
+        Iterator<Joining.Made> some = joinings.of(from.shape(), to.shape()).stream()
                 .filter(which)
                 .flatMap(joining -> joining.between(from, to, used).stream())
                 .limit(MOST_SINGLE)
-                .map(made -> Hop.of(from, to, made, joints(made.pluggings())))
-                .filter(hop -> hop.worst() != Faults.Grade.FATAL)
-                .max(Comparator.comparing(Hop::worst));
+                .iterator();
+        Optional<Hop> best = Optional.empty();
+        while (some.hasNext() && best.filter(Hops::isFaultless).isEmpty()) {
+            Joining.Made made = some.next();
+            Hop hop = Hop.of(from, to, made, joints(made.pluggings()));
+            boolean isBetter = hop.worst()
+                            .compareTo(best.map(Hop::worst).orElse(Faults.Grade.FATAL))
+                    > 0;
+            best = isBetter ? Optional.of(hop) : best;
+        }
+        return best;
+    }
+
+    private static boolean isFaultless(Hop hop) {
+        return hop.worst() == Faults.Grade.NONE;
     }
 
     /** Leads with one plug and more than one socket for headphones. */
@@ -158,7 +171,7 @@ final class Hops {
                 Joining.Made earthed = Earth.joined(made.get(), stock.device(from.device()), stock.device(to.device()));
                 Hop hop = Hop.of(from, to, earthed, joints(earthed.pluggings()));
                 hops.add(hop);
-                if (hop.worst() == Faults.Grade.NONE || before.isBest(isOwned, hop.worst())) {
+                if (isFaultless(hop) || before.isBest(isOwned, hop.worst())) {
                     break;
                 }
             }
@@ -219,12 +232,20 @@ final class Hops {
 
     /** What comes of it, roughly: enough to compare. */
     List<JointRules.Checked> joints(List<Plugging> pluggings) {
-        return patch(pluggings).parted().stream()
-                .map(part -> known.computeIfAbsent(Set.copyOf(part.pluggings()), key -> {
-                    looked++;
-                    return JointRules.aloneRoughly(part);
-                }))
-                .toList();
+        List<Patch> parts = patch(pluggings).parted();
+        List<Patch> unknown =
+                parts.stream().filter(part -> !known.containsKey(mark(part))).toList();
+        looked += unknown.size();
+        // Left and right have nothing in common.
+        unknown.parallelStream()
+                .map(JointRules::aloneRoughly)
+                .toList()
+                .forEach(checked -> known.put(mark(checked.patch()), checked));
+        return parts.stream().map(part -> known.get(mark(part))).toList();
+    }
+
+    private static Set<Plugging> mark(Patch part) {
+        return Set.copyOf(part.pluggings());
     }
 
     /** The same with what only all of it together tells: power and data along chains, hum. */

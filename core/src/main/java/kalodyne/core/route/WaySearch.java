@@ -32,7 +32,7 @@ final class WaySearch {
     /** Ways through devices that are looked at, the likeliest first; each with several sockets and leads. */
     private static final int MOST_LOOKED_AT = 40;
 
-    /** After so many of them the best until then are told. */
+    /** After so many of them the best until then are told, and again whenever another one is the best. */
     private static final int FIRST_LOOKED_AT = 2;
 
     /** Ways of which most are seen to be no use before they are looked at. */
@@ -42,6 +42,11 @@ final class WaySearch {
     private static final int MOST_OF_FIRST = 20;
 
     private static final int MOST_WITH_MORE = 30;
+
+    /** Where so many with what is owned have led to nothing, a few with something to get are looked at before the others. */
+    private static final int WITHOUT_HOPE = 6;
+
+    private static final int FEW_WITH_MORE = 15;
     private static final int MOST_FOR_OTHERS = 30;
 
     /** Ways in for another source among which the best is taken. */
@@ -68,7 +73,7 @@ final class WaySearch {
 
     private final Map<Patch, JointRules.Checked> exactly = new HashMap<>();
     private boolean mayGet;
-    private boolean isToldEarly;
+    private String toldEarly = "";
     private final Map<Plan.Dropped, Double> dropped = new LinkedHashMap<>();
 
     /** A way of the first source alone. */
@@ -103,9 +108,15 @@ final class WaySearch {
 
     Plan plan() {
         Set<String> ours = stock.ids().stream().filter(id -> !Missing.is(id)).collect(Collectors.toSet());
+        boolean mayGetSome = wish.extras().budget() != Budget.NOTHING;
+        if (mayGetSome && lookThrough(ours, WITHOUT_HOPE).isEmpty()) {
+            // Nobody waits for all that does not work before what is missing is named.
+            mayGet = true;
+            lookThrough(stock.ids(), FEW_WITH_MORE);
+            mayGet = false;
+        }
         List<Way> told = lookThrough(ours, wish.sources().size() == 1 ? MOST_LOOKED_AT : MOST_OF_FIRST);
-        boolean mayLookOn = wish.extras().budget() != Budget.NOTHING && !isCancelled.getAsBoolean();
-        if (mayLookOn && !isEnough(told)) {
+        if (mayGetSome && !isCancelled.getAsBoolean() && !isEnough(told)) {
             mayGet = true;
             told = lookThrough(stock.ids(), MOST_WITH_MORE);
         }
@@ -193,12 +204,26 @@ final class WaySearch {
                 look(route.get().nodes());
                 looked++;
             }
-            if (looked == FIRST_LOOKED_AT && !first.isEmpty() && !isToldEarly) {
-                isToldEarly = true;
-                early.accept(exact(found(routes, routes.size() == 1 ? MOST_EARLY : 1)));
+            if (looked >= FIRST_LOOKED_AT) {
+                tellEarly(routes);
             }
         }
         return found(routes, MOST_KINDS);
+    }
+
+    /** The best few until now, where the best of them has not been told before. */
+    private void tellEarly(List<Routes> routes) {
+        String best = best(first.values(), 1).stream()
+                .map(candidate -> candidate.way().title())
+                .findFirst()
+                .orElse("");
+        if (!best.equals(toldEarly)) {
+            toldEarly = best;
+            List<Way> found = found(routes, routes.size() == 1 ? MOST_EARLY : 1);
+            if (!found.isEmpty()) {
+                early.accept(exact(found));
+            }
+        }
     }
 
     /** Whether one source alone goes through all that it has to; of several sources another one may do so. */

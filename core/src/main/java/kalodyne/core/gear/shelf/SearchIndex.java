@@ -27,9 +27,9 @@ public final class SearchIndex<T> {
         this.texts = this.items.stream().map(item -> plain(text.apply(item))).toArray(String[]::new);
     }
 
-    /** Everything in which each of the words stands; everything at all for no words. */
+    /** Everything in which each of the words stands, or what they mean; everything at all for no words. */
     public List<T> find(String words) {
-        String[] wanted = plain(words).strip().split("\\s+");
+        List<Thesaurus.Said> wanted = Thesaurus.read(words);
         List<T> found = new ArrayList<>();
         for (int i = 0; i < texts.length; i++) {
             if (matches(texts[i], wanted)) {
@@ -41,23 +41,21 @@ public final class SearchIndex<T> {
 
     /** The same, those first whose names have the words. */
     public List<T> find(String words, Function<T, String> name) {
-        String[] wanted = plain(words).strip().split("\\s+");
+        List<Thesaurus.Said> wanted = Thesaurus.read(words);
         List<T> found = new ArrayList<>(find(words));
         found.sort(Comparator.comparing(item -> !matches(plain(name.apply(item)), wanted)));
         return found;
     }
 
-    private static boolean matches(String text, String[] wanted) {
-        for (String word : wanted) {
-            if (!text.contains(word)) {
-                return false;
-            }
-        }
-        return true;
+    private static boolean matches(String text, List<Thesaurus.Said> wanted) {
+        return wanted.stream()
+                .allMatch(said -> said.meanings().stream()
+                        .anyMatch(meaning -> meaning.stream().allMatch(text::contains)));
     }
 
-    /** Capitals and hyphens do not matter: "sub-woofer", "Subwoofer". */
+    /** Capitals and hyphens do not matter: "sub-woofer", "Subwoofer", "sub woofer". */
     private static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT).replace("-", "").replace("‑", "");
+        String small = text.toLowerCase(Locale.ROOT).replace('‑', '-');
+        return small.indexOf('-') < 0 ? small : small.replace("-", "") + " " + small.replace('-', ' ');
     }
 }

@@ -92,6 +92,15 @@ public record Circuit(List<Element> elements) {
         }
     }
 
+    /** Whether a source gives something at rest. */
+    public boolean isFedAtRest() {
+        return elements.stream()
+                .anyMatch(element -> (element instanceof Element.VoltageSource voltage
+                                && voltage.drive().dc() != 0)
+                        || (element instanceof Element.CurrentSource current
+                                && current.drive().dc() != 0));
+    }
+
     /** All nodes but the ground, in the order in which they come up. */
     public List<String> nodes() {
         Set<String> seen = new HashSet<>();

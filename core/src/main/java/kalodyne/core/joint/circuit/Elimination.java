@@ -211,6 +211,14 @@ final class Elimination {
         private double[] re;
         private double[] im;
         private final double[] begun;
+
+        /** The slots of what is not eliminated yet. */
+        private int[] open;
+
+        private int listed;
+        private final int[] inRow;
+        private final int[] inColumn;
+        private final double[] largest;
         private final boolean[] rowDone;
         private final boolean[] columnDone;
         private int slots;
@@ -232,9 +240,14 @@ final class Elimination {
             for (int[] row : slotAt) {
                 Arrays.fill(row, -1);
             }
+            open = new int[this.re.length];
+            inRow = new int[size];
+            inColumn = new int[size];
+            largest = new double[size];
             begun = new double[size];
             for (int i = 0; i < rows.length; i++) {
                 slotAt[rows[i]][columns[i]] = i;
+                open[listed++] = i;
                 begun[rows[i]] = Math.max(begun[rows[i]], magnitude(i));
             }
             rowDone = new boolean[size];
@@ -256,36 +269,21 @@ final class Elimination {
             }
         }
 
-        /** Neither eliminated yet nor cancelled to nothing. */
-        private boolean isOpen(int slot) {
-            return !rowDone[rowOf[slot]] && !columnDone[columnOf[slot]];
-        }
-
         private boolean isSomething(int slot) {
             return magnitude(slot) > NOTHING * begun[rowOf[slot]];
         }
 
         private void choose(int k) throws Singular {
-            int[] inRow = new int[size];
-            int[] inColumn = new int[size];
-            double[] largest = new double[size];
-            for (int slot = 0; slot < slots; slot++) {
-                if (isOpen(slot)) {
-                    inRow[rowOf[slot]]++;
-                    inColumn[columnOf[slot]]++;
-                    if (isSomething(slot)) {
-                        largest[columnOf[slot]] = Math.max(largest[columnOf[slot]], magnitude(slot));
-                    }
-                }
-            }
+            count();
             for (int column = 0; column < size; column++) {
                 if (!columnDone[column] && largest[column] == 0) {
                     throw new Singular(column);
                 }
             }
             long best = Long.MAX_VALUE;
-            for (int slot = 0; slot < slots; slot++) {
-                if (isOpen(slot) && isSomething(slot) && magnitude(slot) >= LARGE_ENOUGH * largest[columnOf[slot]]) {
+            for (int i = 0; i < listed; i++) {
+                int slot = open[i];
+                if (isSomething(slot) && magnitude(slot) >= LARGE_ENOUGH * largest[columnOf[slot]]) {
                     long cost = (long) (inRow[rowOf[slot]] - 1) * (inColumn[columnOf[slot]] - 1);
                     boolean isBetter = cost < best || (cost == best && magnitude(slot) > magnitude(pivotSlots[k]));
                     if (isBetter) {
@@ -296,6 +294,28 @@ final class Elimination {
                     }
                 }
             }
+        }
+
+        /** How full rows and columns are that are not eliminated yet, and how large what stands there. */
+        private void count() {
+            Arrays.fill(inRow, 0);
+            Arrays.fill(inColumn, 0);
+            Arrays.fill(largest, 0);
+            int openSlots = 0;
+            for (int i = 0; i < listed; i++) {
+                int slot = open[i];
+                int row = rowOf[slot];
+                int column = columnOf[slot];
+                if (!rowDone[row] && !columnDone[column]) {
+                    open[openSlots++] = slot;
+                    inRow[row]++;
+                    inColumn[column]++;
+                    if (isSomething(slot)) {
+                        largest[column] = Math.max(largest[column], magnitude(slot));
+                    }
+                }
+            }
+            listed = openSlots;
         }
 
         private void eliminate(int k) {
@@ -335,9 +355,11 @@ final class Elimination {
                     im = Arrays.copyOf(im, 2 * slots);
                     rowOf = Arrays.copyOf(rowOf, 2 * slots);
                     columnOf = Arrays.copyOf(columnOf, 2 * slots);
+                    open = Arrays.copyOf(open, 2 * slots);
                 }
                 rowOf[slots] = row;
                 columnOf[slots] = column;
+                open[listed++] = slots;
                 slotAt[row][column] = slots++;
             }
             return slotAt[row][column];

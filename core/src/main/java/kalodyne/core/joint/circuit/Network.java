@@ -40,8 +40,8 @@ public final class Network {
     private final List<Double> constants = new ArrayList<>();
     private final List<Double> perOmega = new ArrayList<>();
     private final int size;
-    private final Equations ac;
-    private final Equations dc;
+    private Equations ac;
+    private Equations dc;
 
     public Network(Circuit circuit) {
         this.circuit = circuit;
@@ -54,8 +54,6 @@ public final class Network {
         }
         size = nodes.size() + branches.size();
         circuit.elements().forEach(this::stamp);
-        ac = new Equations(FloatingNodes.of(circuit, false));
-        dc = new Equations(FloatingNodes.of(circuit, true));
     }
 
     private static boolean hasBranch(Element element) {
@@ -68,7 +66,7 @@ public final class Network {
 
     /** The first node of each part that nothing ties to the ground at rest. */
     public List<String> adrift() {
-        return dc.ties;
+        return atRestEquations().ties;
     }
 
     // --- equations ---------------------------------------------------------------------------------------------
@@ -162,13 +160,27 @@ public final class Network {
 
     // --- solving -----------------------------------------------------------------------------------------------
 
+    private Equations equations() {
+        if (ac == null) {
+            ac = new Equations(FloatingNodes.of(circuit, false));
+        }
+        return ac;
+    }
+
+    private Equations atRestEquations() {
+        if (dc == null) {
+            dc = new Equations(FloatingNodes.of(circuit, true));
+        }
+        return dc;
+    }
+
     /**
      * The solution at a frequency.
      *
      * @throws UnsolvableCircuit where there is none, or more than one
      */
     public Solution at(double hertz) throws UnsolvableCircuit {
-        return ac.solve(new double[] {hertz}, (re, im) -> drive(false, re, im)).get(0);
+        return equations().solve(new double[] {hertz}, (re, im) -> drive(false, re, im)).get(0);
     }
 
     /**
@@ -183,14 +195,14 @@ public final class Network {
             double[] some = hertz.subList(from, Math.min(hertz.size(), from + AT_ONCE)).stream()
                     .mapToDouble(Double::doubleValue)
                     .toArray();
-            solutions.addAll(ac.solve(some, (re, im) -> re[row] = 1));
+            solutions.addAll(equations().solve(some, (re, im) -> re[row] = 1));
         }
         return solutions;
     }
 
     /** The solution at rest, as for direct current: capacitors are open, inductors closed. */
     public Solution atRest() throws UnsolvableCircuit {
-        return dc.solve(new double[] {0}, (re, im) -> drive(true, re, im)).get(0);
+        return atRestEquations().solve(new double[] {0}, (re, im) -> drive(true, re, im)).get(0);
     }
 
     /** Fills in what the sources give. */

@@ -1,0 +1,88 @@
+package kalodyne.core.gear.shelf;
+
+import java.util.List;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Profile;
+
+/** A profile that can be put on the shelf, of a device or of a lead. */
+public sealed interface Offer {
+    String id();
+
+    String name();
+
+    /** What it is one of: the heading above it. */
+    String group();
+
+    /** The same of one alone. */
+    String kind();
+
+    List<String> words();
+
+    /** Everything else that is known of it. */
+    String text();
+
+    record OfDevice(Profile<Device> profile) implements Offer {
+        @Override
+        public String id() {
+            return profile.gear().id();
+        }
+
+        @Override
+        public String name() {
+            return profile.gear().name();
+        }
+
+        @Override
+        public String group() {
+            return profile.gear().kind().plural();
+        }
+
+        @Override
+        public String kind() {
+            return profile.gear().kind().word();
+        }
+
+        @Override
+        public List<String> words() {
+            return profile.words();
+        }
+
+        @Override
+        public String text() {
+            return SearchText.of(profile.gear());
+        }
+    }
+
+    record OfLead(Profile<Lead> profile) implements Offer {
+        @Override
+        public String id() {
+            return profile.gear().id();
+        }
+
+        @Override
+        public String name() {
+            return profile.gear().name();
+        }
+
+        @Override
+        public String group() {
+            return profile.gear().kind().plural();
+        }
+
+        @Override
+        public String kind() {
+            return profile.gear().kind().word();
+        }
+
+        @Override
+        public List<String> words() {
+            return profile.words();
+        }
+
+        @Override
+        public String text() {
+            return SearchText.of(profile.gear());
+        }
+    }
+}
