@@ -51,7 +51,7 @@ public record JointReading(
     private static final List<Double> FINE = frequencies(181);
 
     /** For comparing many joints: levels as exact as on a fine grid, corners within some hundredths. */
-    private static final List<Double> ROUGH = frequencies(9);
+    private static final List<Double> ROUGH = frequencies(25);
 
     /** Evenly along a logarithmic axis, and those that are told. */
     private static List<Double> frequencies(int points) {
