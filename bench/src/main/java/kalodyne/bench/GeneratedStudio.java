@@ -87,9 +87,7 @@ public final class GeneratedStudio {
         return IntStream.range(0, count)
                 .mapToObj(i -> {
                     Lead profile = profiles.get(i * step % profiles.size()).gear();
-                    return profile.withId("lead-" + i)
-                            .withProfile(profile.id())
-                            .withName("Lead " + i);
+                    return profile.withId("lead-" + i).withProfile(profile.id()).withName("Lead " + i);
                 })
                 .toList();
     }

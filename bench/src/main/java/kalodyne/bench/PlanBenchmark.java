@@ -60,8 +60,9 @@ public class PlanBenchmark {
 
     @Setup
     public void fill() {
-        List<String> named =
-                Stream.of(wish.split(TO, -1)).flatMap(end -> Stream.of(end.split(AND, -1))).toList();
+        List<String> named = Stream.of(wish.split(TO, -1))
+                .flatMap(end -> Stream.of(end.split(AND, -1)))
+                .toList();
         studio = shelf.equals("home") ? GeneratedStudio.home(named) : GeneratedStudio.make();
         best = title(all().ways());
     }
@@ -77,8 +78,7 @@ public class PlanBenchmark {
 
     private Wish wished() {
         String[] ends = wish.split(TO, -1);
-        List<String> sources =
-                Stream.of(ends[0].split(AND, -1)).map(this::mark).toList();
+        List<String> sources = Stream.of(ends[0].split(AND, -1)).map(this::mark).toList();
         return Wish.of(sources.get(0), mark(ends[1])).withSources(sources);
     }
 

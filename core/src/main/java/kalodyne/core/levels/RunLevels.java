@@ -39,6 +39,12 @@ public record RunLevels(LevelPlan plan, Advice advice, List<Finding> findings, L
         return new RunLevels(plan, advice, helped, verdict);
     }
 
+    /** Whether nothing is left to turn or to mend. */
+    public boolean isAsAdvised() {
+        boolean isMended = worst().filter(worst -> worst != Severity.WEAK).isEmpty();
+        return isMended && advice.isFollowed() && advice.obstacle().isEmpty();
+    }
+
     /** The worst that was found at a station, notes left out. */
     public Optional<Severity> worstAt(int station) {
         Place place = new Place.Station(station);

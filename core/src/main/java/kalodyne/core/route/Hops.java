@@ -97,9 +97,7 @@ final class Hops {
         while (some.hasNext() && best.filter(Hops::isFaultless).isEmpty()) {
             Joining.Made made = some.next();
             Hop hop = Hop.of(from, to, made, joints(made.pluggings()));
-            boolean isBetter = hop.worst()
-                            .compareTo(best.map(Hop::worst).orElse(Faults.Grade.FATAL))
-                    > 0;
+            boolean isBetter = hop.worst().compareTo(best.map(Hop::worst).orElse(Faults.Grade.FATAL)) > 0;
             best = isBetter ? Optional.of(hop) : best;
         }
         return best;

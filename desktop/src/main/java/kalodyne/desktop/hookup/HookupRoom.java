@@ -136,11 +136,7 @@ public final class HookupRoom implements Room {
 
     private Report report() {
         List<Finding> findings = joints().findings();
-        String next = joints().joints().isEmpty()
-                ? (joints().isShelfEmpty()
-                        ? "Describe your gear and leads on the shelf"
-                        : "Plug something: choose two sockets")
-                : joints().next(plugs().best().map(Cure::words)).orElse("Everything fits: go on to Levels");
+        String next = joints().next(plugs().best().map(Cure::words)).orElse("");
         return new Report("What was noticed where you plug", findings, next, Finding.worst(findings), "");
     }
 

@@ -32,6 +32,16 @@ import kalodyne.desktop.model.StudioModel;
 
 /** Finds ways to record what somebody wishes, beside what is plugged already, and makes one of them what is plugged. */
 public final class WayModel {
+    private static final Set<DeviceKind> PLAYED = Set.of(
+            DeviceKind.INSTRUMENT,
+            DeviceKind.MICROPHONE,
+            DeviceKind.SYNTH,
+            DeviceKind.DRUM_MACHINE,
+            DeviceKind.PIANO,
+            DeviceKind.TURNTABLE,
+            DeviceKind.DJ,
+            DeviceKind.WIRELESS);
+
     private static final Set<DeviceKind> BETWEEN = EnumSet.of(
             DeviceKind.MIXER,
             DeviceKind.PREAMP,
@@ -66,6 +76,21 @@ public final class WayModel {
                                 .filter(device -> !Planner.isSource(device)
                                         && device.kind().isHost()))
                 .toList();
+    }
+
+    /** The one thing that is played, where there is one. */
+    public Optional<Device> onlySource() {
+        return only(sources().stream().filter(device -> PLAYED.contains(device.kind())));
+    }
+
+    /** The one thing that keeps what it records, where there is one. */
+    public Optional<Device> onlyRecorder() {
+        return only(recorders().stream().filter(device -> device.kind().keepsRecordings()));
+    }
+
+    private static Optional<Device> only(Stream<Device> some) {
+        List<Device> all = some.toList();
+        return all.size() == 1 ? Optional.of(all.get(0)) : Optional.empty();
     }
 
     /** What can record. */

@@ -10,6 +10,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -50,6 +51,9 @@ final class WishSentence extends FlowPane {
     private final QuantityField most = new QuantityField(this::takeMost, reason -> {});
     private final Chooser<Priority> first = new Chooser<>(Priority::words);
     private final Chooser<Priority> then = new Chooser<>(Priority::words);
+    private final ToggleButton more = new ToggleButton();
+    private final List<Node> what;
+    private final List<Node> moreOfIt;
     private Consumer<Wish> changed = wish -> {};
     private Spending spending = Spending.UNKNOWN;
     private boolean isFilling;
@@ -59,37 +63,42 @@ final class WishSentence extends FlowPane {
         this.ways = ways;
         getStyleClass().add("wish-sentence");
         recorder.setPromptText("…");
-        getChildren()
-                .addAll(
-                        words("Record"),
-                        blank(sources, "wish-source", "what is played", ""),
-                        words("into"),
-                        blank(recorder, "wish-recorder", "what records", ","),
-                        words("as"),
-                        blank(stereo, "wish-stereo", "mono or stereo", ","),
-                        words("by"),
-                        blank(by, "wish-by", "what it has to go through", ","),
-                        words("heard on"),
-                        blank(headphones, "wish-headphones", "headphones", ""),
-                        words("and"),
-                        blank(speakers, "wish-speakers", "speakers", ","),
-                        blank(through, "wish-through", "heard by which way", "."),
-                        words("Capture also"),
-                        blank(also, "wish-also", "what else is captured", ";"),
-                        words("source and recorder keep"),
-                        blank(tempo, "wish-tempo", "tempo", ","),
-                        words("the recorder"),
-                        blank(charging, "wish-charging", "charging", "."),
-                        words("What is plugged"),
-                        blank(beside, "wish-beside", "what is plugged", "."),
-                        words("Buy"),
-                        blank(budget, "wish-budget", "what may be bought", ","),
-                        words("for"),
-                        blank(most, "wish-most", "how much it may cost in all, in your own money", ";"),
-                        words("what counts most is"),
-                        blank(first, "wish-first", "what counts most", ","),
-                        words("then"),
-                        blank(then, "wish-then", "what counts next", "."));
+        more.managedProperty().bind(more.visibleProperty());
+        Styled.of(more).id("wish-more").as("plain");
+        more.selectedProperty().addListener(change -> unfold());
+        what = List.of(
+                words("Record"),
+                blank(sources, "wish-source", "what is played", ""),
+                words("into"),
+                blank(recorder, "wish-recorder", "what records", ","),
+                words("as"),
+                blank(stereo, "wish-stereo", "mono or stereo", ","),
+                words("heard on"),
+                blank(headphones, "wish-headphones", "headphones", "."),
+                more);
+        moreOfIt = List.of(
+                words("Go by"),
+                blank(by, "wish-by", "what it has to go through", ","),
+                words("let it be heard on"),
+                blank(speakers, "wish-speakers", "speakers", ","),
+                blank(through, "wish-through", "heard by which way", "."),
+                words("Capture also"),
+                blank(also, "wish-also", "what else is captured", ";"),
+                words("source and recorder keep"),
+                blank(tempo, "wish-tempo", "tempo", ","),
+                words("the recorder"),
+                blank(charging, "wish-charging", "charging", "."),
+                words("What is plugged"),
+                blank(beside, "wish-beside", "what is plugged", "."),
+                words("Buy"),
+                blank(budget, "wish-budget", "what may be bought", ","),
+                words("for"),
+                blank(most, "wish-most", "how much it may cost in all, in your own money", ";"),
+                words("what counts most is"),
+                blank(first, "wish-first", "what counts most", ","),
+                words("then"),
+                blank(then, "wish-then", "what counts next", "."));
+        unfold();
         Stream.of(recorder, stereo, through, tempo, charging, beside, budget, first, then)
                 .forEach(each -> each.valueProperty().addListener(change -> tell()));
         Stream.of(sources, by, headphones, speakers, also).forEach(each -> each.setOnChange(this::tell));
@@ -98,6 +107,14 @@ final class WishSentence extends FlowPane {
         explain(first, Priority::reason);
         explain(then, Priority::reason);
         explain(through, MonitorPath::reason);
+    }
+
+    /** What hardly anybody wishes is there for who asks for it. */
+    private void unfold() {
+        more.setText(more.isSelected() ? "Fewer wishes" : "More wishes");
+        getChildren()
+                .setAll(Stream.concat(what.stream(), more.isSelected() ? moreOfIt.stream() : Stream.empty())
+                        .toList());
     }
 
     private static Label words(String words) {
@@ -130,11 +147,15 @@ final class WishSentence extends FlowPane {
         isFilling = true;
         ListeningWish heard = wish.map(Wish::heard).orElse(ListeningWish.NOT);
         Extras extras = wish.map(Wish::extras).orElse(Extras.NONE);
-        sources.offering(ways.sources(), devices(wish.map(Wish::sources).orElse(List.of())));
+        sources.offering(
+                ways.sources(),
+                wish.map(each -> devices(each.sources()))
+                        .orElseGet(() -> ways.onlySource().stream().toList()));
         recorder.offering(
                 Stream.concat(ways.recorders().stream().map(Optional::of), Stream.of(Optional.<Device>empty()))
                         .toList(),
                 wish.map(each -> ways.device(each.target()))
+                        .or(() -> Optional.of(ways.onlyRecorder()).filter(Optional::isPresent))
                         .filter(each -> each.isPresent()
                                 || wish.filter(Wish::isHeardOnly).isPresent())
                         .orElse(null));
@@ -157,7 +178,16 @@ final class WishSentence extends FlowPane {
         most.show(spending.most().isPresent() ? Spending.write(spending.most().getAsDouble()) : "");
         first.offering(List.of(Priority.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
         then.offering(List.of(Priority.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
+        more.setSelected(wish.filter(WishSentence::isMore).isPresent());
         isFilling = false;
+    }
+
+    private static boolean isMore(Wish wish) {
+        ListeningWish heard = wish.heard();
+        boolean isUsual = wish.extras().withSpending(Spending.UNKNOWN).equals(Extras.NONE)
+                && wish.extras().spending().most().isEmpty()
+                && heard.withHeadphones(List.of()).equals(ListeningWish.NOT);
+        return !isUsual;
     }
 
     private List<Device> devices(List<String> marks) {

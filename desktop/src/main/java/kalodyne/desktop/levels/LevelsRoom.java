@@ -58,10 +58,10 @@ public final class LevelsRoom implements Room {
         return reading.map(run -> new Report(
                         "What was noticed on this run",
                         run.findings(),
-                        run.verdict().nextStep(),
+                        run.isAsAdvised() ? "" : run.verdict().nextStep(),
                         run.worst(),
                         ""))
-                .orElse(new Report("", List.of(), "Choose what you want to record", Optional.empty(), ""));
+                .orElse(new Report("", List.of(), "", Optional.empty(), ""));
     }
 
     @Override

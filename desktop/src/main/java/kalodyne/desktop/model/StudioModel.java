@@ -28,10 +28,8 @@ import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.studio.OpenStudio;
-import kalodyne.core.studio.Starter;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
-import kalodyne.core.units.Print;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
@@ -298,11 +296,6 @@ public final class StudioModel implements AutoCloseable {
 
     private void turn(Object gesture, String description, Map<Spot, Double> positions) {
         change(gesture, description, studio().with(new Turning(studio(), setup).to(positions)));
-    }
-
-    /** Begins the setup that is looked at with gear of the catalogue. */
-    public void begin(Starter starter) {
-        change(null, "begin with " + Print.withinSentence(starter.title()), starter.into(studio(), setup));
     }
 
     /** Changes how the controls of what is plugged should be set. */

@@ -87,7 +87,7 @@ public final class SheetRoom implements Room {
 
     private static String next(SheetModel.State state) {
         if (state.sheet().steps().isEmpty()) {
-            return "Plug something in Hook-up: the steps follow from it";
+            return "";
         }
         if (state.session().isEmpty()) {
             return "Begin the run sheet: press Space";

@@ -1,117 +1,89 @@
 package kalodyne.desktop.shelf;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BiConsumer;
-import java.util.function.Function;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
-import kalodyne.core.gear.catalogue.Profile;
-import kalodyne.core.gear.shelf.SearchIndex;
-import kalodyne.core.gear.shelf.SearchText;
+import kalodyne.core.gear.shelf.GearSearch;
+import kalodyne.core.gear.shelf.Offer;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.Styled;
 
-/**
- * Adds something: what is it like, what do you call it, and the few things that matter.
- *
- * @param <T> {@link Device} or {@link Lead}
- */
-final class AddPage<T> extends VBox {
-    private final TextField search = new TextField();
-    private final ListView<Profile<T>> profiles = new ListView<>();
-    private final SearchIndex<Profile<T>> index;
-    private final Function<Profile<T>, Questions<T>> questions;
-    private final BiConsumer<ShelfModel, T> add;
+/** Adds gear and leads, one after the other: what is it like, what do you call it, and the few things that matter. */
+final class AddPage extends VBox {
+    private static final GearSearch SEARCH = GearSearch.of(Catalogue.shipped());
+
     private final ShelfModel shelf;
-    private final Function<T, String> name;
-    private final Runnable closed;
+    private final TextField search = new TextField();
+    private final ListView<Row> found = new ListView<>();
     private final ScrollPane form = new DownScroll();
     private final Button put = new Button("Add");
+    private final Button leave = new Button("Cancel");
+    private final Label told = new Label();
+    private final List<String> added = new ArrayList<>();
 
-    private AddPage(
-            String title,
-            List<Profile<T>> all,
-            Function<Profile<T>, String> words,
-            Function<Profile<T>, Questions<T>> questions,
-            Function<T, String> name,
-            BiConsumer<ShelfModel, T> add,
-            ShelfModel shelf,
-            Runnable closed) {
-        this.index = new SearchIndex<>(all, words);
-        this.questions = questions;
-        this.add = add;
+    /** A line of the list: what several are, or one of them. */
+    private sealed interface Row {
+        record Heading(String words) implements Row {}
+
+        record Found(Offer offer) implements Row {}
+    }
+
+    AddPage(ShelfModel shelf, Runnable closed) {
         this.shelf = shelf;
-        this.name = name;
-        this.closed = closed;
         getStyleClass().addAll("palette", "add-page");
         setId("add-page");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        Label head = Styled.of(new Label(title)).as("card-title").node();
+        Label head = Styled.of(new Label("What do you have?")).as("card-title").node();
         search.setId("profile-search");
-        search.setPromptText("Type a word: guitar, drum machine, headset, white…");
+        search.setPromptText("Type what you call it: guitar, drum machine, big jack, phone…");
         search.textProperty().addListener(change -> search());
         search.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        profiles.setId("profiles");
-        profiles.setPlaceholder(new Label("No profile has these words. Try a plainer one."));
-        profiles.setCellFactory(list -> new ProfileCell<>(name));
-        ChangeListener<Profile<T>> chosen = (property, before, now) -> show(now);
-        profiles.getSelectionModel().selectedItemProperty().addListener(chosen);
+        found.setId("profiles");
+        found.setPlaceholder(new Label("Nothing is called so. Try a plainer word."));
+        found.setCellFactory(list -> new RowCell());
+        found.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> show(now));
         Styled.of(put).id("put-on-shelf").as("primary").action(() -> put());
-        Button leave =
-                Styled.of(new Button("Cancel")).action(() -> closed.run()).node();
-        VBox left = new VBox(6, search, profiles);
+        Styled.of(leave).id("leave-adding").action(() -> closed.run());
+        Styled.of(told).as("second", "small").id("added").wrap();
+        told.setMinHeight(Region.USE_PREF_SIZE);
+        VBox left = new VBox(6, search, found);
         left.getStyleClass().add("add-left");
-        VBox.setVgrow(profiles, Priority.ALWAYS);
+        VBox.setVgrow(found, Priority.ALWAYS);
         HBox.setHgrow(form, Priority.ALWAYS);
+        HBox.setHgrow(told, Priority.ALWAYS);
         HBox both = new HBox(14, left, form);
         VBox.setVgrow(both, Priority.ALWAYS);
-        getChildren().addAll(head, both, new HBox(10, put, leave));
+        HBox buttons = new HBox(10, put, leave, told);
+        buttons.getStyleClass().add("add-buttons");
+        getChildren().addAll(head, both, buttons);
         search();
     }
 
-    static AddPage<Device> ofGear(ShelfModel shelf, Runnable closed) {
-        return new AddPage<>(
-                "What is it like?",
-                Catalogue.shipped().devices(),
-                profile -> SearchText.of(profile.gear()) + " " + String.join(" ", profile.words()),
-                profile -> Questions.of(
-                        profile,
-                        profile.gear()
-                                .withProfile(profile.gear().id())
-                                .withName(shelf.freeDeviceName(profile.gear().name())),
-                        shelf.today()),
-                Device::name,
-                ShelfModel::add,
-                shelf,
-                closed);
-    }
-
-    static AddPage<Lead> ofLeads(ShelfModel shelf, Runnable closed) {
-        return new AddPage<>(
-                "What does it join?",
-                Catalogue.shipped().leads(),
-                profile -> SearchText.of(profile.gear()) + " " + String.join(" ", profile.words()),
-                profile -> Questions.ofLead(
-                        profile,
-                        profile.gear().withProfile(profile.gear().id()).withName(shelf.nextLeadName()),
-                        shelf.today()),
-                Lead::name,
-                ShelfModel::add,
-                shelf,
-                closed);
+    /** Looks at the leads and adapters first. */
+    void beginWithLeads() {
+        List<Row> rows = found.getItems();
+        String heading = "";
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i) instanceof Row.Heading above) {
+                heading = above.words();
+            } else if (rows.get(i) instanceof Row.Found row
+                    && row.offer() instanceof Offer.OfLead lead
+                    && lead.group().equals(heading)) {
+                select(i);
+                return;
+            }
+        }
     }
 
     void focus() {
@@ -119,56 +91,119 @@ final class AddPage<T> extends VBox {
     }
 
     private void search() {
-        Profile<T> before = profiles.getSelectionModel().getSelectedItem();
-        profiles.getItems().setAll(index.find(search.getText(), profile -> name.apply(profile.gear())));
-        if (before != null && profiles.getItems().contains(before)) {
-            profiles.getSelectionModel().select(before);
-        } else {
-            profiles.getSelectionModel().selectFirst();
+        List<Row> rows = new ArrayList<>();
+        if (search.getText().isBlank()) {
+            List<Offer> likely = shelf.likelyNext();
+            if (!likely.isEmpty()) {
+                rows.add(new Row.Heading("Goes with what you have"));
+                likely.forEach(offer -> rows.add(new Row.Found(offer)));
+            }
         }
+        String group = "";
+        for (Offer offer : SEARCH.find(search.getText())) {
+            if (!offer.group().equals(group)) {
+                group = offer.group();
+                rows.add(new Row.Heading(group));
+            }
+            rows.add(new Row.Found(offer));
+        }
+        found.getItems().setAll(rows);
+        if (rows.isEmpty()) {
+            show(null);
+        } else {
+            select(1);
+        }
+    }
+
+    private void select(int index) {
+        found.getSelectionModel().select(index);
+        // With the heading above it.
+        found.scrollTo(Math.max(0, index - 3));
     }
 
     private void key(KeyEvent event) {
-        if (event.getCode() == KeyCode.DOWN) {
-            profiles.getSelectionModel().selectNext();
-        } else if (event.getCode() == KeyCode.UP) {
-            profiles.getSelectionModel().selectPrevious();
-        } else if (event.getCode() == KeyCode.ENTER) {
-            put();
-        } else {
-            return;
+        switch (event.getCode()) {
+            case DOWN -> step(1);
+            case UP -> step(-1);
+            case ENTER -> put();
+            default -> {
+                return;
+            }
         }
-        profiles.scrollTo(Math.max(0, profiles.getSelectionModel().getSelectedIndex() - 3));
         event.consume();
     }
 
-    private void show(Profile<T> profile) {
-        put.setDisable(profile == null);
-        form.setContent(profile == null ? null : questions.apply(profile));
+    /** To the next one, over headings. */
+    private void step(int by) {
+        int index = found.getSelectionModel().getSelectedIndex() + by;
+        while (index >= 0 && index < found.getItems().size()) {
+            if (found.getItems().get(index) instanceof Row.Found) {
+                select(index);
+                return;
+            }
+            index += by;
+        }
+    }
+
+    private void show(Row row) {
+        Offer offer = row instanceof Row.Found chosen ? chosen.offer() : null;
+        put.setDisable(offer == null);
+        form.setContent(offer == null ? null : questions(offer));
         form.setVvalue(0);
     }
 
-    @SuppressWarnings("unchecked") // only questions of this kind are ever put there
+    private Questions<?> questions(Offer offer) {
+        if (offer instanceof Offer.OfDevice device) {
+            return Questions.of(
+                    device.profile(),
+                    device.profile().gear().withProfile(offer.id()).withName(shelf.freeDeviceName(offer.name())),
+                    shelf.today());
+        }
+        Offer.OfLead lead = (Offer.OfLead) offer;
+        return Questions.ofLead(
+                lead.profile(),
+                lead.profile().gear().withProfile(offer.id()).withName(shelf.nextLeadName()),
+                shelf.today());
+    }
+
+    /** Onto the shelf; then the next can be typed. */
     private void put() {
         if (form.getContent() instanceof Questions<?> asked && asked.isAnswered()) {
-            T made = ((Questions<T>) asked).made();
-            closed.run();
-            add.accept(shelf, made);
+            Chosen made = asked.made();
+            shelf.add(made);
+            added.add(made.name());
+            told.setText("On the shelf: " + String.join(", ", added) + ".");
+            leave.setText("Done");
+            search.clear();
+            search();
+            search.requestFocus();
         }
     }
 
-    private static final class ProfileCell<T> extends ListCell<Profile<T>> {
-        private final Function<T, String> name;
-
-        ProfileCell(Function<T, String> name) {
-            this.name = name;
+    /** What several are is told, and cannot be chosen. */
+    private static final class RowCell extends ListCell<Row> {
+        RowCell() {
             setPrefWidth(0);
+            setWrapText(true);
         }
 
         @Override
-        protected void updateItem(Profile<T> profile, boolean isEmpty) {
-            super.updateItem(profile, isEmpty);
-            setText(isEmpty || profile == null ? "" : name.apply(profile.gear()));
+        protected void updateItem(Row row, boolean isEmpty) {
+            super.updateItem(row, isEmpty);
+            boolean isHeading = row instanceof Row.Heading;
+            setDisable(isHeading);
+            getStyleClass().remove("list-heading");
+            if (isHeading) {
+                getStyleClass().add("list-heading");
+            }
+            if (isEmpty || row == null) {
+                setText("");
+            } else {
+                setText(
+                        row instanceof Row.Heading heading
+                                ? heading.words()
+                                : ((Row.Found) row).offer().name());
+            }
         }
     }
 }

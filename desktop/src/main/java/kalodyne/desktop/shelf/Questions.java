@@ -40,11 +40,13 @@ final class Questions<T> extends VBox {
     private final Label problem = new Label();
     private final PlugDrawing drawing = new PlugDrawing();
     private final LocalDate today;
+    private final Function<T, Chosen> answered;
     private T made;
 
-    private Questions(T begun, LocalDate today) {
+    private Questions(T begun, Function<T, Chosen> answered, LocalDate today) {
         super(6);
         this.made = begun;
+        this.answered = answered;
         this.today = today;
         getStyleClass().add("questions");
         Styled.of(problem).as("problem", "small").id("add-problem").wrap();
@@ -53,7 +55,7 @@ final class Questions<T> extends VBox {
     }
 
     static Questions<Device> of(Profile<Device> profile, Device begun, LocalDate today) {
-        Questions<Device> page = new Questions<>(begun, today);
+        Questions<Device> page = new Questions<>(begun, Chosen.OfDevice::new, today);
         page.text(
                 "What do you call it?",
                 "add-name",
@@ -66,7 +68,7 @@ final class Questions<T> extends VBox {
     }
 
     static Questions<Lead> ofLead(Profile<Lead> profile, Lead begun, LocalDate today) {
-        Questions<Lead> page = new Questions<>(begun, today);
+        Questions<Lead> page = new Questions<>(begun, Chosen.OfLead::new, today);
         page.text(
                 "What is written on it?",
                 "add-name",
@@ -79,9 +81,8 @@ final class Questions<T> extends VBox {
         });
         page.text("Which colour is it? (optional)", "add-colour", "", Lead::withColour);
         page.text("How many of these are there?", "add-owned", "1", (lead, typed) -> lead.withOwned(number(typed)));
-        page.finish();
-        LeadEnd end = begun.ends().get(begun.ends().size() - 1);
-        page.drawing.show(end.connector(), end.form(), Map.of());
+        page.getChildren().add(page.problem);
+        begun.ends().forEach(end -> page.showEnd(begun, end));
         return page;
     }
 
@@ -94,8 +95,8 @@ final class Questions<T> extends VBox {
     }
 
     /** The thing as answered so far. */
-    T made() {
-        return made;
+    Chosen made() {
+        return answered.apply(made);
     }
 
     /** Whether nothing is typed that cannot be read. */
@@ -196,6 +197,18 @@ final class Questions<T> extends VBox {
                         .isPresent())
                 .findFirst()
                 .orElse(ask.choices().get(0));
+    }
+
+    /** Each end as it looks, with where its contacts lead. */
+    private void showEnd(Lead lead, LeadEnd end) {
+        PlugDrawing plug = new PlugDrawing();
+        plug.getStyleClass().add("small-drawing");
+        plug.show(end.connector(), end.form(), Map.of());
+        Label wiring = Styled.of(new Label(ContactWords.wiring(lead, end.id())))
+                .as("second", "small")
+                .wrap()
+                .node();
+        getChildren().addAll(question("End " + end.id() + " · " + end.words()), plug, wiring);
     }
 
     private void showSocket(Socket socket) {

@@ -25,6 +25,8 @@ import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Parts;
 import kalodyne.core.gear.Provenance;
 import kalodyne.core.gear.Value;
+import kalodyne.core.gear.shelf.GoesWith;
+import kalodyne.core.gear.shelf.Offer;
 import kalodyne.core.gear.shelf.Plausible;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.core.studio.Studio;
@@ -139,6 +141,24 @@ public final class ShelfModel {
     public void choose(String id) {
         chosenId = id;
         chosen.set(find(id));
+    }
+
+    /** Puts a device or a lead on the shelf. */
+    public void add(Chosen gear) {
+        if (gear instanceof Chosen.OfDevice device) {
+            add(device.device());
+        } else if (gear instanceof Chosen.OfLead lead) {
+            add(lead.lead());
+        }
+    }
+
+    /** What most people have beside what is on the shelf. */
+    public List<Offer> likelyNext() {
+        return GoesWith.likely(Stream.concat(
+                        document().devices().stream().map(Device::profile),
+                        document().leads().stream().map(Lead::profile))
+                .flatMap(Optional::stream)
+                .toList());
     }
 
     /** Puts a device on the shelf, under an id of its own, and looks at it. */

@@ -90,21 +90,7 @@ public final class ShelfRoom implements Room {
     private Report report() {
         List<Finding> findings = shelf().findingsProperty().get();
         return new Report(
-                findings.isEmpty() ? "" : "What was noticed on the shelf", findings, nextStep(), Optional.empty(), "");
-    }
-
-    private String nextStep() {
-        ShelfModel.Shown shown = shelf().shownProperty().get();
-        if (shown.deviceCount() == 0) {
-            return "Add what you want to record, and what you record with";
-        }
-        if (shown.leadCount() == 0) {
-            return "Add the leads that lie in the drawer";
-        }
-        return shelf().chosen()
-                .map(chosen ->
-                        "Compare the values of " + chosen.name() + " with its manual, and type over what differs")
-                .orElse("Choose something to see its plugs and values");
+                findings.isEmpty() ? "" : "What was noticed on the shelf", findings, "", Optional.empty(), "");
     }
 
     @Override

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.LeadSketch;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
@@ -135,15 +136,18 @@ final class ShelfView extends VBox {
     }
 
     void addGear() {
-        AddPage<Device> page = AddPage.ofGear(shelf, overlay::lift);
-        overlay.lay(page, Pos.TOP_CENTER);
-        page.focus();
+        adding();
     }
 
     void addLead() {
-        AddPage<Lead> page = AddPage.ofLeads(shelf, overlay::lift);
+        adding().beginWithLeads();
+    }
+
+    private AddPage adding() {
+        AddPage page = new AddPage(shelf, overlay::lift);
         overlay.lay(page, Pos.TOP_CENTER);
         page.focus();
+        return page;
     }
 
     void findPlug() {

@@ -20,6 +20,7 @@ public final class Appearance {
         "theme/tokens.css",
         "theme/controls.css",
         "shell/shell.css",
+        "start/start.css",
         "shelf/shelf.css",
         "hookup/hookup.css",
         "levels/levels.css",

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -23,9 +24,13 @@ import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.NextJob;
 import kalodyne.desktop.model.StudioModel;
+import kalodyne.desktop.start.StartModel;
+import kalodyne.desktop.start.StartView;
 
 /** The window's content: the bars, the list of rooms, the ribbon, the room that is entered, and its findings. */
 public final class MainWindow {
@@ -41,7 +46,8 @@ public final class MainWindow {
     private final NextBar nextBar;
     private final RoomList roomList;
     private final Label waiting = waiting();
-    private final Welcome welcome;
+    private final StartModel beginning;
+    private final Node start;
     private final Exchange exchange;
     private final HandingOn handingOn;
     private final List<Command> commands = new ArrayList<>();
@@ -68,7 +74,8 @@ public final class MainWindow {
         findings = new FindingsPane(studio::apply, place -> entered.show(place));
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
-        welcome = new Welcome(studio, this::openStudio, () -> opener.openDemo(false));
+        beginning = new StartModel(studio);
+        start = new StartView(beginning, () -> goOn(NextJob.toAdd()), this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
         Saving saving = new Saving(studio, jobs, () -> scene().getWindow());
         exchange = new Exchange(studio, jobs, veil, saving);
@@ -88,6 +95,13 @@ public final class MainWindow {
             }
         });
         studio.awaitedProperty().addListener(change -> showRoom());
+        studio.revisionProperty().addListener(change -> {
+            boolean isShown = page.getContent() == start;
+            if (isWelcoming() != isShown) {
+                showRoom();
+            }
+            showReport();
+        });
         // Who has a run goes on with it.
         enter("levels");
     }
@@ -279,7 +293,11 @@ public final class MainWindow {
 
     /** Enters the room of this name, if there is one. */
     public void enter(String id) {
-        rooms.stream().filter(room -> room.id().equals(id)).findFirst().ifPresent(this::enter);
+        room(id).ifPresent(this::enter);
+    }
+
+    private Optional<Room> room(String id) {
+        return rooms.stream().filter(room -> room.id().equals(id)).findFirst();
     }
 
     private void enter(Room room) {
@@ -290,8 +308,7 @@ public final class MainWindow {
 
     private void showRoom() {
         boolean empty = studio.isAwaited() || isWelcoming();
-        boolean ribboned =
-                entered.hasRibbon() && !studio.isAwaited() && studio.reading().isPresent();
+        boolean ribboned = entered.hasRibbon() && !empty && studio.reading().isPresent();
         ribbon.setVisible(ribboned);
         ribbon.setManaged(ribboned);
         if (ribboned) {
@@ -302,14 +319,22 @@ public final class MainWindow {
         if (studio.isAwaited()) {
             page.setContent(waiting);
         } else {
-            page.setContent(empty ? welcome : entered.node());
+            page.setContent(empty ? start : entered.node());
             findings.showAside(entered.aside());
         }
         showReport();
     }
 
     private boolean isWelcoming() {
-        return entered.isAboutRun() && studio.reading().isEmpty();
+        return entered.isAboutRun() && (studio.reading().isEmpty() || isBeginning());
+    }
+
+    /** A phone alone has a run already: that of its own microphone. */
+    private boolean isBeginning() {
+        Setup setup = studio.setup();
+        return setup.wiring().plugged().isEmpty()
+                && setup.takes().isEmpty()
+                && setup.wish().isEmpty();
     }
 
     private static Label waiting() {
@@ -320,19 +345,48 @@ public final class MainWindow {
         return waiting;
     }
 
-    private String nextStep() {
+    private void showNext() {
+        String here = isWelcoming() ? "" : entered.reportProperty().getValue().nextStep();
         if (studio.isAwaited()) {
-            return "One moment: your studio is being opened";
+            nextBar.show("One moment: your studio is being opened");
+        } else if (isWelcoming() && studio.setup().wiring().plugged().isEmpty()) {
+            showBeginning();
+        } else if (here.isEmpty()) {
+            NextJob next = NextJob.of(studio);
+            nextBar.show(next.words(), wayTo(next), () -> goOn(next));
+        } else {
+            nextBar.show(here);
         }
-        return isWelcoming()
-                ? "Choose what is closest to what you want to record"
-                : entered.reportProperty().getValue().nextStep();
+    }
+
+    private void showBeginning() {
+        beginning
+                .missing()
+                .ifPresentOrElse(
+                        nextBar::show,
+                        () -> nextBar.show("See the ways to record it with what you have", "Find the ways", () -> {
+                            beginning.wish();
+                            goOn(NextJob.of(studio));
+                        }));
+    }
+
+    private String wayTo(NextJob next) {
+        if (next.room().equals(entered.id()) && !next.command().isEmpty()) {
+            return next.command();
+        }
+        return "Go to " + room(next.room()).map(Room::title).orElse("");
+    }
+
+    /** Goes where the job goes on, and begins it there. */
+    private void goOn(NextJob next) {
+        enter(next.room());
+        perform(next.command());
     }
 
     private void showReport() {
         if (entered != null) {
             findings.show(entered.reportProperty().getValue());
-            nextBar.show(nextStep());
+            showNext();
         }
     }
 

@@ -14,6 +14,7 @@ import kalodyne.desktop.job.Jobs;
 /** The line at the bottom: the one next thing, the work that runs, and whether all changes are kept. */
 final class NextBar extends HBox {
     private final Label step = new Label();
+    private final Button go = new Button();
 
     NextBar(Jobs jobs, ObservableValue<String> kept) {
         getStyleClass().add("next-bar");
@@ -27,11 +28,23 @@ final class NextBar extends HBox {
         Label keptLabel =
                 Styled.of(new Label()).as("second", "small").id("kept").whole().node();
         keptLabel.textProperty().bind(kept);
-        getChildren().addAll(next, step, progress(jobs), keptLabel);
+        Styled.of(go).id("next-go").as("primary").whole();
+        go.managedProperty().bind(go.visibleProperty());
+        getChildren().addAll(next, step, go, progress(jobs), keptLabel);
     }
 
+    /** What is done in the room that is looked at. */
     void show(String nextStep) {
         step.setText(nextStep);
+        go.setVisible(false);
+    }
+
+    /** What is done elsewhere, and the way there. */
+    void show(String nextStep, String there, Runnable going) {
+        step.setText(nextStep);
+        go.setText(there);
+        go.setOnAction(event -> going.run());
+        go.setVisible(true);
     }
 
     private static HBox progress(Jobs jobs) {

@@ -73,7 +73,7 @@ public interface Room {
      *
      * @param findingsTitle over the findings
      * @param findings worst first
-     * @param nextStep the one next thing to do
+     * @param nextStep the one next thing to do here; empty where the job goes on in another room
      * @param mark the worst severity, for the list of rooms
      * @param count a number for the list of rooms, or an empty text
      */

@@ -98,7 +98,7 @@ class HookupRoomTest {
             enter(desk);
             assertThat(desk.text("#hookup-sentence")).isEqualTo("Nothing is plugged");
             assertThat(desk.shows("#nothing-plugged")).isTrue();
-            assertThat(desk.text("#next-step")).isEqualTo("Describe your gear and leads on the shelf");
+            assertThat(desk.text("#next-step")).isEqualTo("Add what you play or sing");
         }
     }
 
@@ -265,6 +265,7 @@ class HookupRoomTest {
             wishFor(desk, "Interface", "nothing, only hear it");
             turnAll(desk, "#wish-headphones", "Headphones");
             assertThat(desk.text("#wish-told")).startsWith("Nothing records it and nobody hears it.");
+            desk.click("#wish-more");
             turnAll(desk, "#wish-speakers", "Left speaker", "Right speaker");
             assertThat(detail(desk)).contains("Interface – ").contains("Left speaker");
             assertThat(shown(desk, "#way-detail")).contains("300 m").doesNotContain("On the recorder");
@@ -284,6 +285,7 @@ class HookupRoomTest {
             // A cartridge needs its preamp, and there is none on the shelf.
             assertThat(detail(desk)).contains("Phono preamp");
             assertThat(desk.find("#use-way").isDisabled()).isTrue();
+            desk.click("#wish-more");
             pick(desk, "#wish-budget", "nothing");
             assertThat(desk.text("#wish-told")).startsWith("Nothing joins Turntable to Camera in a way that works.");
             desk.click("#why-obvious");

@@ -7,12 +7,9 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.rig.AimSchool;
-import kalodyne.core.studio.Starter;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
@@ -22,7 +19,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** The open setup without a window. */
 class StudioModelTest {
@@ -167,35 +163,6 @@ class StudioModelTest {
                 assertThat(notice.text()).contains("It is already open");
             });
         }
-    }
-
-    /** Each beginning is a rig that works as it stands: nothing harmful or wrong, a track whose level can be set. */
-    @ParameterizedTest
-    @EnumSource(Starter.class)
-    void an_empty_setup_begins_with_gear_that_is_plugged(Starter starter) throws IOException {
-        StudioModel studio = on(Studio.empty());
-        studio.begin(starter);
-        assertThat(studio.studio().devices())
-                .hasSize(3)
-                .allSatisfy(device -> assertThat(device.profile()).isPresent());
-        assertThat(studio.studio().leads()).hasSize(2);
-        assertThat(studio.joints())
-                .flatMap(Checked::findings)
-                .noneMatch(finding -> finding.severity() == Severity.HARM || finding.severity() == Severity.WRONG);
-        studio.setAllAsAdvised();
-        assertThat(studio.reading().orElseThrow().plan().isRecorded()).isTrue();
-        assertThat(studio.reading().orElseThrow().plan().miss().db()).isCloseTo(0, within(1e-9));
-        studio.setups().add();
-        studio.begin(Starter.VOICE);
-        assertThat(studio.studio().devices().stream()
-                        .filter(device -> device.profile().get().equals("interface-2")))
-                .as("what is owned already is plugged again")
-                .hasSize(1);
-        studio.undo();
-        studio.undo();
-        studio.undo();
-        studio.undo();
-        assertThat(studio.studio()).isEqualTo(Studio.empty());
     }
 
     @Test

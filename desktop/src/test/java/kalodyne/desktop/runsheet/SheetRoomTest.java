@@ -340,7 +340,7 @@ class SheetRoomTest {
         });
         desk.rest();
         assertThat(desk.text("#sheet-sentence")).isEqualTo("Nothing is plugged in this setup yet");
-        assertThat(desk.text("#next-step")).startsWith("Plug something in Hook-up");
+        assertThat(desk.text("#next-step")).startsWith("Say what you want to record");
         desk.press(KeyCode.SPACE);
         assertThat(state().session()).isEmpty();
     }

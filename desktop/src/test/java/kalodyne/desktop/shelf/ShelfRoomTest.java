@@ -41,7 +41,10 @@ class ShelfRoomTest {
             assertThat(desk.text("#shelf-sentence")).isEqualTo("Your shelf is empty");
             desk.click("#first-gear");
             desk.typeInto("#profile-search", "drum box");
-            // Enter in the search put the first hit on the shelf, with its typical values.
+            // Enter in the search put the first hit on the shelf, with its typical values; the next can be typed.
+            assertThat(desk.text("#added")).isEqualTo("On the shelf: Drum box with a headphone socket only.");
+            assertThat(desk.text("#profile-search")).isEmpty();
+            desk.press(KeyCode.ESCAPE);
             assertThat(desk.text("#shelf-sentence")).isEqualTo("1 device and 0 kinds of leads");
             assertThat(desk.text("#item-name")).isEqualTo("Drum box with a headphone socket only");
             desk.typeInto("#item-name", "Little drum");

@@ -18,11 +18,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.findings.Severity;
-import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Dial;
 import kalodyne.core.joint.Spot;
-import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
@@ -210,21 +207,27 @@ class WindowTest {
     void an_empty_studio_says_what_to_do_first() {
         try (Desk desk = Desk.own(folder)) {
             assertThat(desk.shows("#welcome")).isTrue();
-            assertThat(desk.text("#next-step")).isEqualTo("Choose what is closest to what you want to record");
-            desk.robot().clickOn("Electric guitar or bass into an instrument input");
+            assertThat(desk.text("#next-step")).isEqualTo("Choose what you play or sing");
+            assertThat(desk.shows("#start-demo")).isTrue();
+        }
+    }
+
+    /** The line at the bottom follows the job from room to room, and its button goes where it goes on. */
+    @Test
+    void next_means_next() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
+            assertThat(desk.text("#next-step")).isEqualTo("Read what the newest take says, and turn what it advises");
+            desk.click("#next-go");
+            assertThat(desk.shows("#takes-sentence")).isTrue();
+            assertThat(desk.shows("#next-go")).isFalse();
+            desk.click("#studio-menu");
+            desk.robot().clickOn("Add a setup");
             desk.rest();
-            assertThat(desk.text("#levels-sentence")).startsWith("Set as advised, loudest peaks reach");
-            assertThat(desk.workbench().studio().studio().devices())
-                    .extracting(Device::name)
-                    .anyMatch(name -> name.startsWith("Electric guitar"))
-                    .anyMatch(name -> name.contains("interface"));
-            assertThat(desk.workbench().studio().joints())
-                    .flatMap(Checked::findings)
-                    .as("a normal rig")
-                    .noneMatch(finding -> finding.severity().compareTo(Severity.WRONG) <= 0);
-            desk.press(KeyCode.CONTROL, KeyCode.Z);
-            assertThat(desk.shows("#welcome")).isTrue();
-            assertThat(desk.workbench().studio().studio().devices()).isEmpty();
+            desk.press(KeyCode.CONTROL, KeyCode.DIGIT1);
+            assertThat(desk.text("#next-step")).startsWith("Say what you want to record");
+            desk.click("#next-go");
+            assertThat(desk.shows("#wish-page")).isTrue();
         }
     }
 
@@ -267,16 +270,11 @@ class WindowTest {
             assertThat(desk.text("#notice-text"))
                     .contains("It is not a studio.")
                     .contains("studio-2.kalodyne");
-            desk.robot().clickOn("Dynamic microphone into a mic input");
-            desk.rest();
+            desk.click("#start-voice");
         }
         assertThat(file).hasContent("dear diary");
-        assertThat(StudioFile.read(folder.resolve("studio-2.kalodyne"))
-                        .setups()
-                        .get(0)
-                        .wiring()
-                        .plugged())
-                .isNotEmpty();
+        assertThat(StudioFile.read(folder.resolve("studio-2.kalodyne")).devices())
+                .hasSize(1);
     }
 
     /** What an earlier version kept as one JSON file is where a new studio begins. */
@@ -316,16 +314,12 @@ class WindowTest {
     void a_folder_that_cannot_be_written_is_told_and_the_work_goes_on() throws IOException {
         Path blocked = Files.writeString(folder.resolve("blocked"), "a file where the folder should be");
         try (Desk desk = Desk.own(blocked)) {
-            desk.robot().clickOn("Synth or drum machine into a line input");
+            desk.click("#start-synth");
             Desk.until(() -> desk.shows("#notice-title"));
             assertThat(desk.text("#notice-title")).isEqualTo("Your changes cannot be kept");
             assertThat(desk.text("#kept")).isEqualTo("Changes are not kept");
-            String gain = desk.robot()
-                    .lookup(node -> String.valueOf(node.getId()).endsWith("-gain-1-field"))
-                    .query()
-                    .getId();
-            desk.typeInto("#" + gain, "9:00");
-            assertThat(desk.text("#" + gain)).contains("9:00");
+            desk.click("#start-phone");
+            assertThat(desk.workbench().studio().studio().devices()).hasSize(2);
         }
     }
 

@@ -19,7 +19,6 @@ public final class GearSearch {
     /** What a find costs: the less, the earlier. Far apart, so that several words do not change places. */
     private static final double KIND = 0;
 
-
     private static final double NOUN = 1;
 
     /** It begins the name, or all of another word for it was said. */
@@ -60,7 +59,9 @@ public final class GearSearch {
                     both(offer.kind()),
                     offer instanceof Offer.OfLead ? List.of() : both(noun(offer.name())),
                     both(offer.name()),
-                    offer.words().stream().flatMap(words -> both(words).stream()).toList(),
+                    offer.words().stream()
+                            .flatMap(words -> both(words).stream())
+                            .toList(),
                     both(offer.text()),
                     order);
         }
@@ -116,7 +117,9 @@ public final class GearSearch {
             for (String each : words) {
                 double more = each.equals(word)
                         ? 0
-                        : word.length() > 1 && each.startsWith(word) ? BEGINS : word.length() > 1 && each.contains(word) ? MIDDLE : Double.POSITIVE_INFINITY;
+                        : word.length() > 1 && each.startsWith(word)
+                                ? BEGINS
+                                : word.length() > 1 && each.contains(word) ? MIDDLE : Double.POSITIVE_INFINITY;
                 least = Math.min(least, place + more);
             }
             return least;
@@ -151,7 +154,8 @@ public final class GearSearch {
             });
         }
         return costs.keySet().stream()
-                .sorted(Comparator.<Known>comparingDouble(known -> groups.get(known.offer().group()))
+                .sorted(Comparator.<Known>comparingDouble(
+                                known -> groups.get(known.offer().group()))
                         .thenComparingInt(known -> orders.get(known.offer().group()))
                         .thenComparingDouble(costs::get)
                         .thenComparingInt(Known::order))

@@ -1,8 +1,10 @@
 package kalodyne.core.gear.shelf;
 
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.gear.catalogue.Catalogue;
 import kalodyne.core.gear.catalogue.Profile;
 
 /** A profile that can be put on the shelf, of a device or of a lead. */
@@ -21,6 +23,12 @@ public sealed interface Offer {
 
     /** Everything else that is known of it. */
     String text();
+
+    /** The one that a catalogue offers under this mark. */
+    static Offer of(Catalogue catalogue, String profile) {
+        Optional<Offer> device = catalogue.device(profile).map(OfDevice::new);
+        return device.or(() -> catalogue.lead(profile).map(OfLead::new)).orElseThrow();
+    }
 
     record OfDevice(Profile<Device> profile) implements Offer {
         @Override

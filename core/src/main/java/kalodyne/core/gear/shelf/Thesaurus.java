@@ -27,8 +27,8 @@ final class Thesaurus {
         private static Map<String, List<String>> read() {
             Map<String, List<String>> meanings = new HashMap<>();
             Table.rows(Thesaurus.class, "thesaurus.csv")
-                    .forEach(row ->
-                            meanings.put(row.get("said"), List.of(row.get("means").split("\\|", -1))));
+                    .forEach(row -> meanings.put(
+                            row.get("said"), List.of(row.get("means").split("\\|", -1))));
             return meanings;
         }
     }
@@ -44,7 +44,10 @@ final class Thesaurus {
                 length--;
             }
             List<String> typed = words.subList(at, at + length);
-            said.add(new Said(Stream.of(Stream.of(typed), singular(typed), meanings(typed).stream().map(Thesaurus::words))
+            said.add(new Said(Stream.of(
+                            Stream.of(typed),
+                            singular(typed),
+                            meanings(typed).stream().map(Thesaurus::words))
                     .flatMap(each -> each)
                     .toList()));
             at += length;

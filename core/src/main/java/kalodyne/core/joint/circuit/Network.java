@@ -180,7 +180,9 @@ public final class Network {
      * @throws UnsolvableCircuit where there is none, or more than one
      */
     public Solution at(double hertz) throws UnsolvableCircuit {
-        return equations().solve(new double[] {hertz}, (re, im) -> drive(false, re, im)).get(0);
+        return equations()
+                .solve(new double[] {hertz}, (re, im) -> drive(false, re, im))
+                .get(0);
     }
 
     /**
@@ -202,7 +204,9 @@ public final class Network {
 
     /** The solution at rest, as for direct current: capacitors are open, inductors closed. */
     public Solution atRest() throws UnsolvableCircuit {
-        return atRestEquations().solve(new double[] {0}, (re, im) -> drive(true, re, im)).get(0);
+        return atRestEquations()
+                .solve(new double[] {0}, (re, im) -> drive(true, re, im))
+                .get(0);
     }
 
     /** Fills in what the sources give. */

@@ -101,8 +101,7 @@ class GearSearchTest {
             ground lift        | xlr-lift
             """)
     void what_was_meant_is_among_the_first_three(String said, String meant) {
-        List<String> first =
-                SEARCH.find(said).stream().limit(3).map(Offer::id).toList();
+        List<String> first = SEARCH.find(said).stream().limit(3).map(Offer::id).toList();
         assertThat(first).contains(meant);
     }
 
@@ -123,7 +122,36 @@ class GearSearchTest {
                 before = offer.group();
             }
         }
-        assertThat(SEARCH.find("")).hasSize(Catalogue.shipped().devices().size() + Catalogue.shipped().leads().size());
+        assertThat(SEARCH.find(""))
+                .hasSize(Catalogue.shipped().devices().size()
+                        + Catalogue.shipped().leads().size());
         assertThat(SEARCH.find("xyzzy ((")).isEmpty();
+    }
+
+    /** Common practice: what one asks for next in a shop. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            phone-ctia                 | headset-splitter-ctia
+            turntable-mm               | rca-rca-earth
+            turntable-mc               | phono-preamp
+            phone-ctia interface-2     | xlr-xlr
+            phone-ctia camera-mic-in   | attenuator-mini
+            """)
+    void what_goes_with_the_newest_is_likely_first(String owned, String likely) {
+        List<String> first = GoesWith.likely(List.of(owned.split(" "))).stream()
+                .limit(4)
+                .map(Offer::id)
+                .toList();
+        assertThat(first).contains(likely);
+    }
+
+    @Test
+    void everything_that_goes_with_something_is_in_the_catalogue_and_nothing_owned_is_offered() {
+        List<String> all = Catalogue.shipped().devices().stream()
+                .map(profile -> profile.gear().id())
+                .toList();
+        all.forEach(one -> assertThat(GoesWith.likely(List.of(one))).isNotNull());
+        assertThat(GoesWith.likely(all)).extracting(Offer::id).doesNotContainAnyElementsOf(all);
+        assertThat(GoesWith.likely(List.of())).isEmpty();
     }
 }

@@ -1,4 +1,4 @@
-package kalodyne.desktop.shelf;
+package kalodyne.desktop.control;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
@@ -8,16 +8,15 @@ import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.shelf.PlugFace;
 import kalodyne.core.gear.shelf.PlugShape;
-import kalodyne.desktop.control.PaintedRegion;
 
 /** A lead in a list: the first end at the left, the others at the right, all to one scale. */
-final class LeadSketch extends PaintedRegion {
+public final class LeadSketch extends PaintedRegion {
     private static final double PIXELS_PER_MILLIMETRE = 1.25;
     private static final double PLUG_ROOM = 42;
 
     private Lead lead;
 
-    void show(Lead shown) {
+    public void show(Lead shown) {
         lead = shown;
         repaint();
     }
