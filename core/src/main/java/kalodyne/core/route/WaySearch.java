@@ -381,12 +381,14 @@ final class WaySearch {
         return last.side() == RouteGraph.Side.DATA_OUT ? last.device() : wish.target();
     }
 
-    /** What tells ways apart in kind: the devices between, and how many channels arrive. */
+    /** What tells ways apart in kind: the devices between, how many channels arrive, and whether something is to be got. */
     private List<Object> kind(Way way) {
-        return way.strands().stream()
-                .<Object>map(strand ->
-                        List.of(strand.stations().stream().map(stock::kind).toList(), strand.channels()))
-                .toList();
+        return List.of(
+                way.missing().isEmpty(),
+                way.strands().stream()
+                        .<Object>map(strand -> List.of(
+                                strand.stations().stream().map(stock::kind).toList(), strand.channels()))
+                        .toList());
     }
 
     private Optional<String> impossible(List<Way> best) {
