@@ -182,9 +182,19 @@ final class AddPage extends VBox {
 
     /** What several are is told, and cannot be chosen. */
     private static final class RowCell extends ListCell<Row> {
+        /** Room for the bar beside the list. */
+        private static final double SCROLL_BAR = 24;
+
         RowCell() {
             setPrefWidth(0);
             setWrapText(true);
+        }
+
+        /** As high as its words need in the width of the list. */
+        @Override
+        protected double computePrefHeight(double width) {
+            double shown = getListView() == null ? width : getListView().getWidth() - SCROLL_BAR;
+            return super.computePrefHeight(shown);
         }
 
         @Override

@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -47,7 +47,7 @@ public final class MainWindow {
     private final RoomList roomList;
     private final Label waiting = waiting();
     private final StartModel beginning;
-    private final Node start;
+    private final StartView start;
     private final Exchange exchange;
     private final HandingOn handingOn;
     private final List<Command> commands = new ArrayList<>();
@@ -75,7 +75,8 @@ public final class MainWindow {
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
         beginning = new StartModel(studio);
-        start = new StartView(beginning, () -> goOn(NextJob.toAdd()), this::openStudio, () -> opener.openDemo(false));
+        start = new StartView(
+                beginning, nextBar::press, () -> goOn(NextJob.toAdd()), this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
         Saving saving = new Saving(studio, jobs, () -> scene().getWindow());
         exchange = new Exchange(studio, jobs, veil, saving);
@@ -318,8 +319,11 @@ public final class MainWindow {
         findings.setManaged(!empty);
         if (studio.isAwaited()) {
             page.setContent(waiting);
+        } else if (empty) {
+            page.setContent(start);
+            Platform.runLater(start::focus);
         } else {
-            page.setContent(empty ? start : entered.node());
+            page.setContent(entered.node());
             findings.showAside(entered.aside());
         }
         showReport();

@@ -47,6 +47,13 @@ final class NextBar extends HBox {
         go.setVisible(true);
     }
 
+    /** Goes there, where the job goes on elsewhere. */
+    void press() {
+        if (go.isVisible()) {
+            go.fire();
+        }
+    }
+
     private static HBox progress(Jobs jobs) {
         Label title = Styled.of(new Label()).as("small").node();
         ProgressBar bar = new ProgressBar();

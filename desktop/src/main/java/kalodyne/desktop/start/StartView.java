@@ -1,13 +1,19 @@
 package kalodyne.desktop.start;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -22,16 +28,23 @@ import kalodyne.desktop.control.Styled;
 
 /** What somebody sees who has nothing plugged yet: two questions in pictures, the leads as drawings, and the way on. */
 public final class StartView extends VBox {
+    /** A row further counts more than any way to the side. */
+    private static final double ROWS_FIRST = 100;
+
     private final StartModel start;
+    private final Runnable goOn;
+    private final List<ToggleButton> tiles = new ArrayList<>();
     private final List<Runnable> shown = new ArrayList<>();
 
     /**
      * The page.
      *
+     * @param goOn what Enter does
      * @param addByName for what is on none of the pictures
      */
-    public StartView(StartModel start, Runnable addByName, Runnable openStudio, Runnable openDemo) {
+    public StartView(StartModel start, Runnable goOn, Runnable addByName, Runnable openStudio, Runnable openDemo) {
         this.start = start;
+        this.goOn = goOn;
         getStyleClass().addAll("room", "start");
         setId("welcome");
         getChildren()
@@ -45,6 +58,11 @@ public final class StartView extends VBox {
         show();
     }
 
+    /** To the first picture: from there arrows lead on, and Space ticks. */
+    public void focus() {
+        tiles.get(0).requestFocus();
+    }
+
     private static Label question(String words) {
         return Styled.of(new Label(words)).as("start-question").whole().node();
     }
@@ -56,12 +74,12 @@ public final class StartView extends VBox {
     // --- pictures ----------------------------------------------------------------------------------------------
 
     private Node answers(String question, Beginning.Asks asks) {
-        FlowPane tiles = new FlowPane(8, 8);
+        FlowPane pictures = new FlowPane(8, 8);
         // Beside the question, so that nothing moves under the mouse; beneath it where that is too narrow.
         FlowPane exact = new FlowPane(14, 6, question(question));
         exact.getStyleClass().add("start-exact");
         for (Beginning beginning : Beginning.of(asks)) {
-            tiles.getChildren().add(tile(beginning));
+            pictures.getChildren().add(tile(beginning));
             if (beginning.kinds().size() > 1) {
                 Node kind = kind(beginning);
                 shown.add(() -> {
@@ -75,16 +93,56 @@ public final class StartView extends VBox {
                 });
             }
         }
-        return new VBox(6, exact, tiles);
+        return new VBox(6, exact, pictures);
     }
 
     private ToggleButton tile(Beginning beginning) {
         ToggleButton tile = new ToggleButton(beginning.words(), new Picture(beginning.picture()));
         tile.setContentDisplay(ContentDisplay.TOP);
         Styled.of(tile).id("start-" + beginning.picture()).as("start-tile").wrap();
+        tiles.add(tile);
+        tile.addEventFilter(KeyEvent.KEY_PRESSED, event -> step(tile, event));
         tile.setOnAction(event -> start.tick(beginning, tile.isSelected()));
         shown.add(() -> tile.setSelected(start.owned(beginning).isPresent()));
         return tile;
+    }
+
+    /** Arrows go from picture to picture, else they would move the page; Enter goes on. */
+    private void step(ToggleButton from, KeyEvent event) {
+        if (event.getCode() == KeyCode.ENTER) {
+            goOn.run();
+            event.consume();
+            return;
+        }
+        Optional<ToggleButton> next = switch (event.getCode()) {
+            case RIGHT -> beside(from, 1);
+            case LEFT -> beside(from, -1);
+            case DOWN -> beneath(from, 1);
+            case UP -> beneath(from, -1);
+            default -> Optional.empty();
+        };
+        next.ifPresent(tile -> {
+            tile.requestFocus();
+            event.consume();
+        });
+    }
+
+    private Optional<ToggleButton> beside(ToggleButton from, int by) {
+        int index = tiles.indexOf(from) + by;
+        return index < 0 || index == tiles.size() ? Optional.empty() : Optional.of(tiles.get(index));
+    }
+
+    /** In the next row, the one that is the least to the side. */
+    private Optional<ToggleButton> beneath(ToggleButton from, int by) {
+        Bounds here = from.localToScene(from.getLayoutBounds());
+        ToDoubleFunction<ToggleButton> away = tile -> {
+            Bounds there = tile.localToScene(tile.getLayoutBounds());
+            double rows = by * (there.getMinY() - here.getMinY());
+            return rows < 1 ? Double.POSITIVE_INFINITY : ROWS_FIRST * rows + Math.abs(there.getMinX() - here.getMinX());
+        };
+        return tiles.stream()
+                .filter(tile -> away.applyAsDouble(tile) < Double.POSITIVE_INFINITY)
+                .min(Comparator.comparingDouble(away));
     }
 
     /** Which of them exactly. */

@@ -7,6 +7,7 @@ import java.util.List;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.Device;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
@@ -55,6 +56,33 @@ class StartTest {
             Desk.until(() -> !ways(desk).isEmpty());
             assertThat(pressed).isLessThanOrEqualTo(MOST_PRESSED);
             assertThat(ways(desk).get(0).title()).contains(through);
+        }
+    }
+
+    /** Arrows lead from picture to picture, Space ticks, Enter goes on. */
+    @Test
+    void leads_to_a_way_by_keyboard_alone() {
+        try (Desk desk = Desk.own(folder)) {
+            int pressed = 0;
+            for (KeyCode key : List.of(
+                    KeyCode.RIGHT,
+                    KeyCode.RIGHT,
+                    KeyCode.SPACE, // electric guitar
+                    KeyCode.DOWN,
+                    KeyCode.DOWN,
+                    KeyCode.SPACE, // laptop
+                    KeyCode.RIGHT,
+                    KeyCode.RIGHT,
+                    KeyCode.SPACE, // interface
+                    KeyCode.ENTER)) {
+                desk.press(key);
+                pressed++;
+            }
+            Desk.until(() -> !ways(desk).isEmpty());
+            assertThat(pressed).isLessThanOrEqualTo(MOST_PRESSED);
+            assertThat(desk.workbench().studio().studio().devices())
+                    .extracting(device -> device.kind())
+                    .containsExactlyInAnyOrder(DeviceKind.INSTRUMENT, DeviceKind.COMPUTER, DeviceKind.INTERFACE);
         }
     }
 
