@@ -185,34 +185,35 @@ final class AddPage extends VBox {
         /** Room for the bar beside the list. */
         private static final double SCROLL_BAR = 24;
 
+        private final Label words = Styled.of(new Label()).wrap().node();
+
         RowCell() {
             setPrefWidth(0);
-            setWrapText(true);
         }
 
         /** As high as its words need in the width of the list. */
         @Override
         protected double computePrefHeight(double width) {
-            double shown = getListView() == null ? width : getListView().getWidth() - SCROLL_BAR;
-            return super.computePrefHeight(shown);
+            if (isEmpty() || getListView() == null) {
+                return super.computePrefHeight(width);
+            }
+            double inner = getListView().getWidth() - SCROLL_BAR - snappedLeftInset() - snappedRightInset();
+            return snappedTopInset() + words.prefHeight(inner) + snappedBottomInset();
         }
 
         @Override
         protected void updateItem(Row row, boolean isEmpty) {
             super.updateItem(row, isEmpty);
-            boolean isHeading = row instanceof Row.Heading;
-            setDisable(isHeading);
+            setDisable(row instanceof Row.Heading);
             getStyleClass().remove("list-heading");
-            if (isHeading) {
+            words.getStyleClass().remove("section");
+            setGraphic(isEmpty || row == null ? null : words);
+            if (row instanceof Row.Heading heading) {
                 getStyleClass().add("list-heading");
-            }
-            if (isEmpty || row == null) {
-                setText("");
-            } else {
-                setText(
-                        row instanceof Row.Heading heading
-                                ? heading.words()
-                                : ((Row.Found) row).offer().name());
+                words.getStyleClass().add("section");
+                words.setText(heading.words());
+            } else if (row instanceof Row.Found found) {
+                words.setText(found.offer().name());
             }
         }
     }
