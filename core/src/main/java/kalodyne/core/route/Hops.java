@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -230,20 +231,18 @@ final class Hops {
 
     /** What comes of it, roughly: enough to compare. */
     List<JointRules.Checked> joints(List<Plugging> pluggings) {
-        List<Patch> parts = patch(pluggings).parted();
-        List<Patch> unknown =
-                parts.stream().filter(part -> !known.containsKey(mark(part))).toList();
+        Map<Set<Plugging>, Patch> parts = new LinkedHashMap<>();
+        patch(pluggings).parted().forEach(part -> parts.put(Set.copyOf(part.pluggings()), part));
+        List<Map.Entry<Set<Plugging>, Patch>> unknown = parts.entrySet().stream()
+                .filter(part -> !known.containsKey(part.getKey()))
+                .toList();
         looked += unknown.size();
         // Left and right have nothing in common.
         unknown.parallelStream()
-                .map(JointRules::aloneRoughly)
+                .map(part -> Map.entry(part.getKey(), JointRules.aloneRoughly(part.getValue())))
                 .toList()
-                .forEach(checked -> known.put(mark(checked.patch()), checked));
-        return parts.stream().map(part -> known.get(mark(part))).toList();
-    }
-
-    private static Set<Plugging> mark(Patch part) {
-        return Set.copyOf(part.pluggings());
+                .forEach(each -> known.put(each.getKey(), each.getValue()));
+        return parts.keySet().stream().map(known::get).toList();
     }
 
     /** The same with what only all of it together tells: power and data along chains, hum. */

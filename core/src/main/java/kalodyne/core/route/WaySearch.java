@@ -109,16 +109,17 @@ final class WaySearch {
     Plan plan() {
         Set<String> ours = stock.ids().stream().filter(id -> !Missing.is(id)).collect(Collectors.toSet());
         boolean mayGetSome = wish.extras().budget() != Budget.NOTHING;
-        if (mayGetSome && lookThrough(ours, WITHOUT_HOPE).isEmpty()) {
+        Pass owned = new Pass(ours);
+        if (mayGetSome && owned.look(WITHOUT_HOPE).isEmpty()) {
             // Nobody waits for all that does not work before what is missing is named.
             mayGet = true;
-            lookThrough(stock.ids(), FEW_WITH_MORE);
+            new Pass(stock.ids()).look(FEW_WITH_MORE);
             mayGet = false;
         }
-        List<Way> told = lookThrough(ours, wish.sources().size() == 1 ? MOST_LOOKED_AT : MOST_OF_FIRST);
+        List<Way> told = owned.look(wish.sources().size() == 1 ? MOST_LOOKED_AT : MOST_OF_FIRST);
         if (mayGetSome && !isCancelled.getAsBoolean() && !isEnough(told)) {
             mayGet = true;
-            told = lookThrough(stock.ids(), MOST_WITH_MORE);
+            told = new Pass(stock.ids()).look(MOST_WITH_MORE);
         }
         List<Way> exact = exact(told);
         return new Plan(exact, dropped(), hops.looked(), impossible(exact));
@@ -186,29 +187,39 @@ final class WaySearch {
 
     // --- one pass ----------------------------------------------------------------------------------------------
 
-    private List<Way> lookThrough(Set<String> some, int most) {
-        List<Routes> routes = wish.sources().stream()
-                .map(source -> new Routes(
-                        new RouteGraph(stock, some, nearness, present.there(), source, wish.target())
-                                .ways(source, wish.target()),
-                        stock,
-                        wish.sources().size()))
-                .toList();
-        int looked = 0;
-        for (int i = 0; i < MOST_ROUTES && looked < most && !isCancelled.getAsBoolean(); i++) {
-            Optional<Route> route = routes.get(0).get(i);
-            if (route.isEmpty()) {
-                break;
-            }
-            if (isByAll(route.get().devices()) && !isVain(route.get())) {
-                look(route.get().nodes());
-                looked++;
-            }
-            if (looked >= FIRST_LOOKED_AT) {
-                tellEarly(routes);
-            }
+    /** Ways through some of the devices, the likeliest first; it goes on where it stopped. */
+    private final class Pass {
+        private final List<Routes> routes;
+        private int next;
+        private int looked;
+
+        Pass(Set<String> some) {
+            routes = wish.sources().stream()
+                    .map(source -> new Routes(
+                            new RouteGraph(stock, some, nearness, present.there(), source, wish.target())
+                                    .ways(source, wish.target()),
+                            stock,
+                            wish.sources().size()))
+                    .toList();
         }
-        return found(routes, MOST_KINDS);
+
+        /** Until so many are looked at in all. */
+        List<Way> look(int most) {
+            while (next < MOST_ROUTES && looked < most && !isCancelled.getAsBoolean()) {
+                Optional<Route> route = routes.get(0).get(next++);
+                if (route.isEmpty()) {
+                    break;
+                }
+                if (isByAll(route.get().devices()) && !isVain(route.get())) {
+                    WaySearch.this.look(route.get().nodes());
+                    looked++;
+                }
+                if (looked >= FIRST_LOOKED_AT) {
+                    tellEarly(routes);
+                }
+            }
+            return found(routes, MOST_KINDS);
+        }
     }
 
     /** The best few until now, where the best of them has not been told before. */

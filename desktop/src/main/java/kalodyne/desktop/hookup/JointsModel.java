@@ -95,10 +95,6 @@ public final class JointsModel {
                 .ifPresent(this::choose);
     }
 
-    public boolean isShelfEmpty() {
-        return studio.studio().devices().isEmpty();
-    }
-
     /** What is looked at before anything was chosen: where most is wrong. */
     private static Optional<Checked> worst(List<Checked> all) {
         return worstFirst(all).stream()

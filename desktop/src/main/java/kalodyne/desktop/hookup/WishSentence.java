@@ -63,7 +63,6 @@ final class WishSentence extends FlowPane {
         this.ways = ways;
         getStyleClass().add("wish-sentence");
         recorder.setPromptText("…");
-        more.managedProperty().bind(more.visibleProperty());
         Styled.of(more).id("wish-more").as("plain");
         more.selectedProperty().addListener(change -> unfold());
         what = List.of(
@@ -178,16 +177,16 @@ final class WishSentence extends FlowPane {
         most.show(spending.most().isPresent() ? Spending.write(spending.most().getAsDouble()) : "");
         first.offering(List.of(Priority.values()), wish.map(Wish::first).orElse(ways.usuallyFirst()));
         then.offering(List.of(Priority.values()), wish.map(Wish::then).orElse(ways.usuallyThen()));
-        more.setSelected(wish.filter(WishSentence::isMore).isPresent());
+        more.setSelected(wish.filter(each -> !isUsual(each)).isPresent());
         isFilling = false;
     }
 
-    private static boolean isMore(Wish wish) {
-        ListeningWish heard = wish.heard();
-        boolean isUsual = wish.extras().withSpending(Spending.UNKNOWN).equals(Extras.NONE)
-                && wish.extras().spending().most().isEmpty()
-                && heard.withHeadphones(List.of()).equals(ListeningWish.NOT);
-        return !isUsual;
+    /** Whether the blanks that are always seen say all of it; prices are kept beside it. */
+    private static boolean isUsual(Wish wish) {
+        Extras extras = wish.extras();
+        return extras.spending().most().isEmpty()
+                && extras.withSpending(Spending.UNKNOWN).equals(Extras.NONE)
+                && wish.heard().withHeadphones(List.of()).equals(ListeningWish.NOT);
     }
 
     private List<Device> devices(List<String> marks) {

@@ -13,7 +13,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.core.gear.Device;
+import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.catalogue.Catalogue;
+import kalodyne.core.gear.catalogue.Profile;
 import kalodyne.core.gear.shelf.GearSearch;
 import kalodyne.core.gear.shelf.Offer;
 import kalodyne.desktop.control.DownScroll;
@@ -78,8 +81,8 @@ final class AddPage extends VBox {
             if (rows.get(i) instanceof Row.Heading above) {
                 heading = above.words();
             } else if (rows.get(i) instanceof Row.Found row
-                    && row.offer() instanceof Offer.OfLead lead
-                    && lead.group().equals(heading)) {
+                    && row.offer().isLead()
+                    && row.offer().group().equals(heading)) {
                 select(i);
                 return;
             }
@@ -153,17 +156,14 @@ final class AddPage extends VBox {
     }
 
     private Questions<?> questions(Offer offer) {
-        if (offer instanceof Offer.OfDevice device) {
-            return Questions.of(
-                    device.profile(),
-                    device.profile().gear().withProfile(offer.id()).withName(shelf.freeDeviceName(offer.name())),
-                    shelf.today());
+        if (offer.what() instanceof Offer.What.OfDevice device) {
+            Profile<Device> profile = device.profile();
+            String name = shelf.freeDeviceName(offer.name());
+            return Questions.of(profile, profile.gear().withProfile(offer.id()).withName(name), shelf.today());
         }
-        Offer.OfLead lead = (Offer.OfLead) offer;
+        Profile<Lead> profile = ((Offer.What.OfLead) offer.what()).profile();
         return Questions.ofLead(
-                lead.profile(),
-                lead.profile().gear().withProfile(offer.id()).withName(shelf.nextLeadName()),
-                shelf.today());
+                profile, profile.gear().withProfile(offer.id()).withName(shelf.nextLeadName()), shelf.today());
     }
 
     /** Onto the shelf; then the next can be typed. */

@@ -34,9 +34,7 @@ public final class ShelfRoom implements Room {
     private ShelfModel shelf() {
         if (shelf == null) {
             shelf = made.get();
-            shelf.shownProperty().addListener(change -> report.set(report()));
             shelf.findingsProperty().addListener(change -> report.set(report()));
-            shelf.chosenProperty().addListener(change -> report.set(report()));
             report.set(report());
         }
         return shelf;

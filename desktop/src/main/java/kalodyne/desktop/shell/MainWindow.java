@@ -47,7 +47,7 @@ public final class MainWindow {
     private final RoomList roomList;
     private final Label waiting = waiting();
     private final StartModel beginning;
-    private final StartView start;
+    private StartView start;
     private final Exchange exchange;
     private final HandingOn handingOn;
     private final List<Command> commands = new ArrayList<>();
@@ -75,8 +75,6 @@ public final class MainWindow {
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
         beginning = new StartModel(studio);
-        start = new StartView(
-                beginning, nextBar::press, () -> goOn(NextJob.toAdd()), this::openStudio, () -> opener.openDemo(false));
         finder = new Finder(this::findable, veil::lift);
         Saving saving = new Saving(studio, jobs, () -> scene().getWindow());
         exchange = new Exchange(studio, jobs, veil, saving);
@@ -96,13 +94,7 @@ public final class MainWindow {
             }
         });
         studio.awaitedProperty().addListener(change -> showRoom());
-        studio.revisionProperty().addListener(change -> {
-            boolean isShown = page.getContent() == start;
-            if (isWelcoming() != isShown) {
-                showRoom();
-            }
-            showReport();
-        });
+        studio.revisionProperty().addListener(change -> follow());
         // Who has a run goes on with it.
         enter("levels");
     }
@@ -320,13 +312,38 @@ public final class MainWindow {
         if (studio.isAwaited()) {
             page.setContent(waiting);
         } else if (empty) {
-            page.setContent(start);
+            page.setContent(start());
+            start.show();
             Platform.runLater(start::focus);
         } else {
             page.setContent(entered.node());
             findings.showAside(entered.aside());
         }
         showReport();
+    }
+
+    /** After a change of the studio; rooms tell of their reports themselves. */
+    private void follow() {
+        boolean isShown = start != null && page.getContent() == start;
+        if (!studio.isAwaited() && isWelcoming() != isShown) {
+            showRoom();
+        } else if (isShown) {
+            start.show();
+        }
+        showNext();
+    }
+
+    /** Made when it is first seen: who has a run never sees it. */
+    private StartView start() {
+        if (start == null) {
+            start = new StartView(
+                    beginning,
+                    nextBar::press,
+                    () -> goOn(NextJob.toAdd()),
+                    this::openStudio,
+                    () -> opener.openDemo(false));
+        }
+        return start;
     }
 
     private boolean isWelcoming() {

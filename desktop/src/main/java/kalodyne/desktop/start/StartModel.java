@@ -29,11 +29,6 @@ public final class StartModel {
         this.studio = studio;
     }
 
-    /** Called whenever something on the shelf has changed. */
-    public void onChange(Runnable changed) {
-        studio.revisionProperty().addListener(change -> changed.run());
-    }
-
     private Studio document() {
         return studio.studio();
     }

@@ -54,7 +54,6 @@ public final class StartView extends VBox {
                         question("Which leads do you have? Pass over it if you do not know yet."),
                         leads(),
                         others(addByName, openStudio, openDemo));
-        start.onChange(this::show);
         show();
     }
 
@@ -67,7 +66,8 @@ public final class StartView extends VBox {
         return Styled.of(new Label(words)).as("start-question").whole().node();
     }
 
-    private void show() {
+    /** Ticks what is on the shelf now. */
+    public void show() {
         shown.forEach(Runnable::run);
     }
 

@@ -1,7 +1,8 @@
 package kalodyne.core.gear.shelf;
 
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import kalodyne.core.files.Table;
 import kalodyne.core.gear.Device;
@@ -36,17 +37,36 @@ public record Beginning(Asks asks, String picture, String words, List<Profile<De
         kinds = List.copyOf(kinds);
     }
 
+    private static final class Shipped {
+        static final Map<Asks, List<Beginning>> BEGINNINGS = Stream.of(Asks.values())
+                .collect(Collectors.toMap(
+                        asks -> asks,
+                        asks -> rows(asks.word).map(row -> of(asks, row)).toList()));
+        static final List<Usual> LEADS = rows("leads")
+                .map(row -> new Usual(
+                        row.get("words"),
+                        Catalogue.shipped().lead(row.get("kinds")).orElseThrow()))
+                .toList();
+
+        private static Stream<CSVRecord> rows(String asks) {
+            return Table.rows(Beginning.class, "beginnings.csv").stream()
+                    .filter(row -> row.get("asks").equals(asks));
+        }
+
+        private static Beginning of(Asks asks, CSVRecord row) {
+            return new Beginning(
+                    asks,
+                    row.get("picture"),
+                    row.get("words"),
+                    Stream.of(row.get("kinds").split(" ", -1))
+                            .map(kind -> Catalogue.shipped().device(kind).orElseThrow())
+                            .toList());
+        }
+    }
+
     /** Answers to a question, as they are offered. */
     public static List<Beginning> of(Asks asks) {
-        return rows(asks.word)
-                .map(row -> new Beginning(
-                        asks,
-                        row.get("picture"),
-                        row.get("words"),
-                        kinds(row)
-                                .map(kind -> Catalogue.shipped().device(kind).orElseThrow())
-                                .toList()))
-                .toList();
+        return Shipped.BEGINNINGS.get(asks);
     }
 
     /**
@@ -57,26 +77,13 @@ public record Beginning(Asks asks, String picture, String words, List<Profile<De
     public record Usual(String words, Profile<Lead> kind) {}
 
     public static List<Usual> leads() {
-        return rows("leads")
-                .map(row -> new Usual(
-                        row.get("words"),
-                        Catalogue.shipped().lead(row.get("kinds")).orElseThrow()))
-                .toList();
+        return Shipped.LEADS;
     }
 
     /** Whether a device is one of these. */
     public boolean has(Device device) {
         return kinds.stream()
-                .anyMatch(
-                        kind -> device.profile().equals(Optional.of(kind.gear().id())));
-    }
-
-    private static Stream<CSVRecord> rows(String asks) {
-        return Table.rows(Beginning.class, "beginnings.csv").stream()
-                .filter(row -> row.get("asks").equals(asks));
-    }
-
-    private static Stream<String> kinds(CSVRecord row) {
-        return Stream.of(row.get("kinds").split(" ", -1));
+                .map(kind -> kind.gear().id())
+                .anyMatch(device.profile().orElse("")::equals);
     }
 }

@@ -57,7 +57,7 @@ public final class GearSearch {
             return new Known(
                     offer,
                     both(offer.kind()),
-                    offer instanceof Offer.OfLead ? List.of() : both(noun(offer.name())),
+                    offer.isLead() ? List.of() : both(noun(offer.name())),
                     both(offer.name()),
                     offer.words().stream()
                             .flatMap(words -> both(words).stream())
@@ -81,7 +81,7 @@ public final class GearSearch {
         }
 
         OptionalDouble cost(List<Thesaurus.Said> wanted) {
-            double sum = offer instanceof Offer.OfLead ? LENGTH * name.size() : 0;
+            double sum = offer.isLead() ? LENGTH * name.size() : 0;
             for (Thesaurus.Said said : wanted) {
                 boolean isCalledSo =
                         offer.words().contains(String.join(" ", said.meanings().get(0)));
@@ -134,32 +134,39 @@ public final class GearSearch {
 
     /** Over devices, then leads, in the order in which the catalogue offers them. */
     public static GearSearch of(Catalogue catalogue) {
-        return new GearSearch(Stream.<Offer>concat(
-                        catalogue.devices().stream().map(Offer.OfDevice::new),
-                        catalogue.leads().stream().map(Offer.OfLead::new))
+        return new GearSearch(Stream.concat(
+                        catalogue.devices().stream().map(Offer::of),
+                        catalogue.leads().stream().map(Offer::ofLead))
                 .toList());
+    }
+
+    /** Something that was found. */
+    private record Hit(Known known, double cost) {
+        String group() {
+            return known.offer().group();
+        }
     }
 
     /** What is found, likeliest first, what is of one group together; everything for no words. */
     public List<Offer> find(String words) {
         List<Thesaurus.Said> wanted = Thesaurus.read(words);
-        Map<Known, Double> costs = new HashMap<>();
-        Map<String, Double> groups = new HashMap<>();
+        List<Hit> hits = all.stream()
+                .flatMap(known -> known.cost(wanted).stream().mapToObj(cost -> new Hit(known, cost)))
+                .sorted(Comparator.comparingDouble(Hit::cost)
+                        .thenComparingInt(hit -> hit.known().order()))
+                .toList();
+        // Of groups that cost the same the one that the catalogue begins with.
+        Map<String, Hit> first = new HashMap<>();
         Map<String, Integer> orders = new HashMap<>();
-        for (Known known : all) {
-            known.cost(wanted).ifPresent(cost -> {
-                costs.put(known, cost);
-                groups.merge(known.offer().group(), cost, Math::min);
-                orders.merge(known.offer().group(), known.order(), Math::min);
-            });
+        for (Hit hit : hits) {
+            first.putIfAbsent(hit.group(), hit);
+            orders.merge(hit.group(), hit.known().order(), Math::min);
         }
-        return costs.keySet().stream()
-                .sorted(Comparator.<Known>comparingDouble(
-                                known -> groups.get(known.offer().group()))
-                        .thenComparingInt(known -> orders.get(known.offer().group()))
-                        .thenComparingDouble(costs::get)
-                        .thenComparingInt(Known::order))
-                .map(Known::offer)
+        return hits.stream()
+                .sorted(Comparator.comparingDouble(
+                                (Hit hit) -> first.get(hit.group()).cost())
+                        .thenComparingInt(hit -> orders.get(hit.group())))
+                .map(hit -> hit.known().offer())
                 .toList();
     }
 }

@@ -29,7 +29,10 @@ public final class SearchIndex<T> {
 
     /** Everything in which each of the words stands, or what they mean; everything at all for no words. */
     public List<T> find(String words) {
-        List<Thesaurus.Said> wanted = Thesaurus.read(words);
+        return find(Thesaurus.read(words));
+    }
+
+    private List<T> find(List<Thesaurus.Said> wanted) {
         List<T> found = new ArrayList<>();
         for (int i = 0; i < texts.length; i++) {
             if (matches(texts[i], wanted)) {
@@ -42,7 +45,7 @@ public final class SearchIndex<T> {
     /** The same, those first whose names have the words. */
     public List<T> find(String words, Function<T, String> name) {
         List<Thesaurus.Said> wanted = Thesaurus.read(words);
-        List<T> found = new ArrayList<>(find(words));
+        List<T> found = find(wanted);
         found.sort(Comparator.comparing(item -> !matches(plain(name.apply(item)), wanted)));
         return found;
     }
