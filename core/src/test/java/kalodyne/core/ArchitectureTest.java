@@ -58,6 +58,7 @@ class ArchitectureTest {
             "lineup",
             "lineup.tidy",
             "runsheet",
+            "rigmap",
             "paper",
             "studio.setup",
             "studio",

@@ -11,6 +11,7 @@ import kalodyne.desktop.convert.ConvertModel;
 import kalodyne.desktop.convert.ConvertRoom;
 import kalodyne.desktop.hookup.HookupRoom;
 import kalodyne.desktop.hookup.JointsModel;
+import kalodyne.desktop.hookup.MapModel;
 import kalodyne.desktop.hookup.PlugModel;
 import kalodyne.desktop.hookup.WayModel;
 import kalodyne.desktop.job.Jobs;
@@ -83,7 +84,11 @@ public final class Workbench implements AutoCloseable {
                 appearance,
                 List.of(
                         new ShelfRoom(this::shelf),
-                        new HookupRoom(this::joints, this::plugs, () -> new WayModel(studio, joints(), jobs)),
+                        new HookupRoom(
+                                this::joints,
+                                () -> new MapModel(studio, joints(), jobs),
+                                this::plugs,
+                                () -> new WayModel(studio, joints(), jobs)),
                         new LevelsRoom(studio),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),

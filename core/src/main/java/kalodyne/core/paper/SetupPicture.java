@@ -11,10 +11,13 @@ import java.util.stream.IntStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import kalodyne.core.paper.SetupLayout.Box;
-import kalodyne.core.paper.SetupLayout.Corner;
-import kalodyne.core.paper.SetupLayout.Line;
-import kalodyne.core.paper.SetupLayout.Placed;
+import kalodyne.core.rigmap.Letters;
+import kalodyne.core.rigmap.MapLayout;
+import kalodyne.core.rigmap.MapLayout.Box;
+import kalodyne.core.rigmap.MapLayout.Corner;
+import kalodyne.core.rigmap.MapLayout.Line;
+import kalodyne.core.rigmap.MapLayout.Placed;
+import kalodyne.core.rigmap.RigMap;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.units.Print;
 import org.apache.fontbox.ttf.TTFParser;
@@ -34,6 +37,9 @@ public final class SetupPicture {
     private static final double TEXT_SIZE = 12;
     private static final double LEAST_WIDTH = 480;
 
+    /** Programs that do not take the typeface from the drawing put a wider one in its place. */
+    private static final double SLACK = 1.15;
+
     private final XMLStreamWriter xml;
 
     private SetupPicture(XMLStreamWriter xml) {
@@ -41,11 +47,11 @@ public final class SetupPicture {
     }
 
     /** The drawing as a text in UTF-8. */
-    public static String of(List<PatchList.Row> rows, String studio, String setup) {
+    public static String of(RigMap map, String studio, String setup) {
         StringWriter text = new StringWriter();
         try {
             XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-            new SetupPicture(xml).write(rows, studio, setup);
+            new SetupPicture(xml).write(map, studio, setup);
             xml.close();
         } catch (XMLStreamException e) {
             // Nothing is written anywhere but into memory.
@@ -54,8 +60,9 @@ public final class SetupPicture {
         return text + "\n";
     }
 
-    private void write(List<PatchList.Row> rows, String studio, String setup) throws XMLStreamException {
-        Placed placed = new SetupLayout().place(rows);
+    private void write(RigMap map, String studio, String setup) throws XMLStreamException {
+        Placed placed = new MapLayout(letters(), SetupPicture::words).place(map);
+        List<PatchList.Row> rows = map.lines().stream().map(RigMap.Line::row).toList();
         List<PatchList.Row> noticed =
                 rows.stream().filter(row -> row.caution().isPresent()).toList();
         double width = Math.max(LEAST_WIDTH, placed.width());
@@ -99,14 +106,27 @@ public final class SetupPicture {
         xml.writeEndDocument();
     }
 
+    private static Letters letters() {
+        Letters shipped = TextWidth.letters();
+        return (words, size, isStrong) -> SLACK * shipped.width(words, size, isStrong);
+    }
+
+    /** "7 blue", and how bad the worst is that was noticed, as a word: a line has no room for more. */
+    private static String words(RigMap.Line line) {
+        PatchList.Row row = line.row();
+        return row.number()
+                + (row.colour().isEmpty() ? "" : " " + row.colour())
+                + row.caution().map(worst -> " · " + worst.severity().word()).orElse("");
+    }
+
     private void style() throws XMLStreamException {
         xml.writeStartElement("style");
         xml.writeCharacters(font(Pages.Weight.REGULAR, 400) + font(Pages.Weight.STRONG, 600)
                 + "text{font-family:'IBM Plex Sans',sans-serif;fill:" + INK + ";font-size:" + TEXT_SIZE + "px}"
                 + ".title{font-size:" + TITLE_SIZE + "px;font-weight:600}.second{fill:" + SECOND + "}"
-                + ".name{font-size:" + SetupLayout.NAME_SIZE + "px;font-weight:600}"
-                + ".socket{font-size:" + SetupLayout.SOCKET_SIZE + "px}"
-                + ".lead{font-size:" + SetupLayout.LABEL_SIZE + "px}"
+                + ".name{font-size:" + MapLayout.NAME_SIZE + "px;font-weight:600}"
+                + ".socket{font-size:" + MapLayout.SOCKET_SIZE + "px}"
+                + ".lead{font-size:" + MapLayout.LABEL_SIZE + "px}"
                 + ".caution{fill:" + CAUTION + ";font-weight:600}");
         xml.writeEndElement();
     }
@@ -148,12 +168,13 @@ public final class SetupPicture {
                 PAPER,
                 "stroke",
                 INK);
-        text(box.name(), "name", box.x() + box.width() / 2, box.y() + 20, "middle");
-        for (SetupLayout.Port port : box.ports()) {
-            double x = port.isGiving() ? box.x() + box.width() : box.x();
+        text(box.card().name(), "name", box.x() + box.width() / 2, box.y() + 20, "middle");
+        for (MapLayout.Port port : box.ports()) {
+            boolean isGiving = port.port().isGiving();
+            double x = isGiving ? box.x() + box.width() : box.x();
             double y = box.y() + port.y();
             empty("circle", "cx", number(x), "cy", number(y), "r", "3.5", "fill", PAPER, "stroke", INK);
-            text(port.name(), "socket", x + (port.isGiving() ? -10 : 10), y + 4, port.isGiving() ? "end" : "start");
+            text(port.port().name(), "socket", x + (isGiving ? -10 : 10), y + 4, isGiving ? "end" : "start");
         }
     }
 
@@ -167,7 +188,7 @@ public final class SetupPicture {
                 "fill",
                 "none",
                 "stroke",
-                line.row().caution().isPresent() ? CAUTION : INK,
+                line.line().row().caution().isPresent() ? CAUTION : INK,
                 "stroke-width",
                 "1.5");
     }
@@ -188,9 +209,9 @@ public final class SetupPicture {
                 PAPER);
         text(
                 line.words(),
-                line.row().caution().isPresent() ? "lead caution" : "lead",
+                line.line().row().caution().isPresent() ? "lead caution" : "lead",
                 at.x() + line.width() / 2,
-                at.y() + SetupLayout.LABEL_SIZE,
+                at.y() + MapLayout.LABEL_SIZE,
                 "middle");
     }
 

@@ -2,13 +2,14 @@ package kalodyne.core.paper;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import kalodyne.core.rigmap.Letters;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /** How wide a text is in the shipped typeface. */
-final class TextWidth {
+public final class TextWidth {
     private final TrueTypeFont font;
     private final CmapLookup glyphs;
     private final int unitsPerEm;
@@ -25,6 +26,13 @@ final class TextWidth {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Both weights of it. */
+    public static Letters letters() {
+        TextWidth regular = of(Pages.Weight.REGULAR);
+        TextWidth strong = of(Pages.Weight.STRONG);
+        return (words, size, isStrong) -> (isStrong ? strong : regular).of(words, size);
     }
 
     /** In the unit of the size. */

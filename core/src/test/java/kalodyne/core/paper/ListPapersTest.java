@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import kalodyne.core.demo.Boathouse;
-import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.rigmap.RigMap;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.studio.Studio;
 import org.apache.pdfbox.Loader;
@@ -21,7 +21,6 @@ import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.junit.jupiter.params.provider.ValueSource;
 import org.w3c.dom.Document;
 import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
@@ -101,49 +100,13 @@ class ListPapersTest {
         assertThat(left.side()).isEqualTo("left");
     }
 
-    /** Each device once and apart from all others, each lead from an edge of one to an edge of another. */
-    @ParameterizedTest
-    @ValueSource(ints = {0, 1})
-    void the_picture_shows_every_device_and_lead(int which) throws Exception {
-        Studio studio = Boathouse.studio();
-        Patch patch = studio.patch(studio.setups().get(which));
-        List<PatchList.Row> rows = PatchList.of(patch, JointRules.check(patch));
-        SetupLayout.Placed placed = new SetupLayout().place(rows);
-        assertThat(placed.boxes())
-                .extracting(SetupLayout.Box::name)
-                .containsExactlyInAnyOrderElementsOf(
-                        patch.devices().values().stream().map(Device::name).toList());
-        for (SetupLayout.Box one : placed.boxes()) {
-            assertThat(one.x() + one.width()).isLessThan(placed.width());
-            assertThat(one.y() + one.height()).isLessThan(placed.height());
-            assertThat(placed.boxes())
-                    .filteredOn(other -> !other.equals(one))
-                    .noneMatch(other -> one.x() < other.x() + other.width()
-                            && other.x() < one.x() + one.width()
-                            && one.y() < other.y() + other.height()
-                            && other.y() < one.y() + one.height());
-        }
-        for (SetupLayout.Line line : placed.lines()) {
-            SetupLayout.Corner from = line.corners().get(0);
-            SetupLayout.Corner to = line.corners().get(line.corners().size() - 1);
-            assertThat(placed.boxes())
-                    .anyMatch(box -> box.name().equals(line.row().from().device())
-                            && Math.abs(box.x() + box.width() - from.x()) < 0.1
-                            && box.ports().stream().anyMatch(port -> Math.abs(box.y() + port.y() - from.y()) < 0.1));
-            assertThat(placed.boxes())
-                    .anyMatch(box -> line.row().to().stream()
-                                    .anyMatch(end -> end.device().equals(box.name()))
-                            && Math.abs(box.x() - to.x()) < 0.1);
-        }
-        assertThat(placed.lines())
-                .hasSize(rows.stream().mapToInt(row -> row.to().size()).sum());
-    }
-
     /** Names with what means something in XML come out as they are; nothing plugged is a picture too. */
     @Test
     void the_picture_is_a_whole_document() throws Exception {
-        for (List<PatchList.Row> rows : List.of(ROWS, List.<PatchList.Row>of())) {
-            String svg = SetupPicture.of(rows, "Bed & <Breakfast>", "Sunday \"trio\"");
+        Studio studio = Boathouse.studio();
+        RigMap whole = RigMap.of(ROWS, studio.patch(studio.setups().get(0)));
+        for (RigMap map : List.of(whole, whole.only(line -> false))) {
+            String svg = SetupPicture.of(map, "Bed & <Breakfast>", "Sunday \"trio\"");
             Document document = DocumentBuilderFactory.newInstance()
                     .newDocumentBuilder()
                     .parse(new InputSource(new StringReader(svg)));
@@ -154,7 +117,7 @@ class ListPapersTest {
             assertThat(words).contains("Sunday \"trio\"").anyMatch(word -> word.startsWith("Bed & <Breakfast> · "));
             assertThat(words)
                     .filteredOn("5 wrong: This lead only charges"::equals)
-                    .hasSize(rows.isEmpty() ? 0 : 1);
+                    .hasSize(map.lines().isEmpty() ? 0 : 1);
         }
     }
 

@@ -21,6 +21,7 @@ import kalodyne.desktop.shell.Room;
 /** The Hook-up room: what is plugged into what. */
 public final class HookupRoom implements Room {
     private final Supplier<JointsModel> made;
+    private final Supplier<MapModel> madeMap;
     private final Supplier<PlugModel> madePlugs;
     private final Supplier<WayModel> madeWays;
     private final ReadOnlyBooleanWrapper onRun = new ReadOnlyBooleanWrapper(this, "onRun", true);
@@ -37,8 +38,10 @@ public final class HookupRoom implements Room {
      *
      * @param joints is asked for when the room is first entered: until then nothing needs to be computed
      */
-    public HookupRoom(Supplier<JointsModel> joints, Supplier<PlugModel> plugs, Supplier<WayModel> ways) {
+    public HookupRoom(
+            Supplier<JointsModel> joints, Supplier<MapModel> map, Supplier<PlugModel> plugs, Supplier<WayModel> ways) {
         this.made = joints;
+        this.madeMap = map;
         this.madePlugs = plugs;
         this.madeWays = ways;
     }
@@ -100,7 +103,7 @@ public final class HookupRoom implements Room {
 
     private HookupView view() {
         if (view == null) {
-            view = new HookupView(joints(), plugs(), madeWays.get(), overlay);
+            view = new HookupView(joints(), madeMap.get(), plugs(), madeWays.get(), overlay);
         }
         return view;
     }
@@ -111,7 +114,9 @@ public final class HookupRoom implements Room {
             aside = new VBox(
                     4,
                     head("How to read the picture"),
-                    line("Each box is a socket or a plug, a line for each contact."),
+                    line(
+                            "On the map a lead is drawn in its colour, the thicker the louder; dotted is data, dashed is power."),
+                    line("Among the contacts each box is a socket or a plug, a line for each contact."),
                     line("Thick line: a plug touches a socket. Thin line: a wire in a lead."),
                     line("Volts and milliamperes: direct, with everything on that can be switched on."));
             aside.getStyleClass().add("legend");
@@ -144,6 +149,7 @@ public final class HookupRoom implements Room {
     public void show(Place place) {
         if (place instanceof Place.Plugged here) {
             joints().choose(here);
+            view().showContacts();
         }
     }
 
@@ -152,6 +158,8 @@ public final class HookupRoom implements Room {
         return List.of(
                 Command.of("Find a way to record…", "Shortcut+Shift+P", () -> view().findWay()),
                 Command.of("Plug something…", "Shortcut+P", () -> view().plug()),
+                Command.of("Show the map", "Shortcut+M", () -> view().showMap()),
+                Command.of("Show list and contacts", "Shortcut+J", () -> view().showContacts()),
                 Command.of("Unplug this joint", "Shortcut+Delete", () -> plugs().unplug()));
     }
 

@@ -3,19 +3,31 @@ package kalodyne.desktop.hookup;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
-/** The joints of the setup in a list; of the one that is chosen, what touches what, and what arrives. */
+/** The setup as a map, or its joints in a list; of the one that is chosen, what touches what, and what arrives. */
 final class HookupView extends VBox {
     /** In the size of the text. */
     private static final double LIST_WIDTH = 18.5;
@@ -24,6 +36,7 @@ final class HookupView extends VBox {
     private static final double DETAIL_WIDTH = 30;
 
     private final JointsModel joints;
+    private final MapModel map;
     private final PlugModel plugs;
     private final WayModel ways;
     private final Overlay overlay;
@@ -36,14 +49,22 @@ final class HookupView extends VBox {
     private final ResponseCurve curve = new ResponseCurve();
     private final SwitchesRow switches;
     private final AlternativesPane alternatives;
+    private final Label chosen = new Label();
     private final Label title = new Label();
     private final Label arrives = new Label();
+    private final ToggleButton mapTab = new ToggleButton("Map");
+    private final ToggleButton contactsTab = new ToggleButton("List and contacts");
+    private final CheckBox onlyRun = new CheckBox("Only this run");
+    private final CheckBox withFree = new CheckBox("Free sockets too");
+    private final BooleanProperty onMap = new SimpleBooleanProperty(this, "onMap", true);
+    private final MapView picture;
     private final BesideOrBelow work;
     private final VBox empty = empty();
     private boolean showing;
 
-    HookupView(JointsModel joints, PlugModel plugs, WayModel ways, Overlay overlay) {
+    HookupView(JointsModel joints, MapModel map, PlugModel plugs, WayModel ways, Overlay overlay) {
         this.joints = joints;
+        this.map = map;
         this.plugs = plugs;
         this.ways = ways;
         this.overlay = overlay;
@@ -54,20 +75,77 @@ final class HookupView extends VBox {
         Styled.of(plug).id("plug").whole().action(() -> plug());
         Styled.of(unplug).id("unplug").whole().action(() -> plugs.unplug());
         sentence.setId("hookup-sentence");
+        Styled.of(chosen).id("map-chosen").as("second", "small").wrap();
+        chosen.setMinHeight(USE_PREF_SIZE);
         list.setId("joints");
-        list.setCellFactory(view -> new MarkedCell<>(Checked::title, JointsModel::through, Checked::worst));
+        list.setCellFactory(view -> new MarkedCell<>(joints::title, JointsModel::through, Checked::worst));
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
             if (!showing && now != null) {
                 joints.choose(now);
             }
         });
         work = new BesideOrBelow(list, detail(), LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
+        picture = new MapView(map, () -> showContacts(), plugs::unplug, this::plug);
         VBox.setVgrow(work, Priority.ALWAYS);
-        getChildren().addAll(new RoomHeader(sentence, unplug, plug, way), empty, work);
+        VBox.setVgrow(picture, Priority.ALWAYS);
+        getChildren().addAll(new RoomHeader(sentence, unplug, plug, way), tools(), empty, picture, chosen, work);
+        // Before the list, which takes the key for itself.
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE && !onMap.get()) {
+                showMap();
+                event.consume();
+            }
+        });
+        sceneProperty().addListener(change -> watch());
+        onMap.addListener(change -> {
+            watch();
+            show();
+        });
         joints.jointsProperty().addListener(change -> show());
         joints.chosenProperty().addListener(change -> show());
         alternatives.chosenProperty().addListener(change -> showCurves());
+        mapTab.setSelected(true);
         show();
+    }
+
+    /** The map or the contacts, and what of the map is shown. */
+    private FlowPane tools() {
+        ToggleGroup views = new ToggleGroup();
+        Stream.of(mapTab, contactsTab).forEach(tab -> tab.setToggleGroup(views));
+        Styled.of(mapTab).id("as-map").action(this::showMap);
+        Styled.of(contactsTab).id("as-contacts").action(this::showContacts);
+        Styled.of(onlyRun).id("only-run").tip("Show only the leads of the run that is looked at");
+        Styled.of(withFree).id("free-sockets").tip("Show every socket, to draw a lead from one to another");
+        onlyRun.selectedProperty().bindBidirectional(map.onlyRunProperty());
+        withFree.selectedProperty().bindBidirectional(map.withFreeProperty());
+        Stream.of(onlyRun, withFree).forEach(box -> {
+            box.visibleProperty().bind(onMap);
+            box.managedProperty().bind(onMap);
+        });
+        withFree.disableProperty().bind(onlyRun.selectedProperty());
+        HBox tabs = Styled.of(new HBox(mapTab, contactsTab)).as("tabs").node();
+        FlowPane tools = new FlowPane(16, 6, tabs, onlyRun, withFree);
+        tools.setAlignment(Pos.CENTER_LEFT);
+        tools.setMinHeight(USE_PREF_SIZE);
+        return tools;
+    }
+
+    /** The whole setup as a picture. */
+    void showMap() {
+        onMap.set(true);
+        mapTab.setSelected(true);
+        picture.focus();
+    }
+
+    /** The joint that is chosen, contact by contact, beside the list of all. */
+    void showContacts() {
+        onMap.set(false);
+        contactsTab.setSelected(true);
+        list.requestFocus();
+    }
+
+    private void watch() {
+        map.watch(getScene() != null && onMap.get());
     }
 
     private VBox detail() {
@@ -103,28 +181,40 @@ final class HookupView extends VBox {
         new PlugPage(plugs, overlay).open();
     }
 
+    private void plug(Spot from, Spot to) {
+        new PlugPage(plugs, overlay).open(from, to);
+    }
+
     private void show() {
         List<Checked> all = joints.joints();
         sentence.setText(sentence(all));
-        empty.setVisible(all.isEmpty());
-        empty.setManaged(all.isEmpty());
+        shown(empty, all.isEmpty());
         unplug.setDisable(joints.chosen().isEmpty());
-        work.setVisible(!all.isEmpty());
-        work.setManaged(!all.isEmpty());
+        shown(picture, onMap.get());
+        shown(chosen, onMap.get() && joints.chosen().isPresent());
+        chosen.setText(joints.chosen().map(this::inShort).orElse(""));
+        shown(work, !onMap.get() && !all.isEmpty());
+        contactsTab.setDisable(all.isEmpty());
         showing = true;
         if (!list.getItems().equals(all)) {
             list.getItems().setAll(all);
         }
-        joints.chosen().ifPresent(chosen -> {
-            list.getSelectionModel().select(chosen);
+        joints.chosen().ifPresent(joint -> {
+            list.getSelectionModel().select(joint);
             // With one above it, so that one sees that there are more.
-            list.scrollTo(Math.max(0, all.indexOf(chosen) - 1));
+            list.scrollTo(Math.max(0, all.indexOf(joint) - 1));
         });
         showing = false;
+        picture.showChosen();
         drawing.show(joints.chosen());
-        title.setText(joints.chosen().map(HookupView::title).orElse(""));
+        title.setText(joints.chosen().map(this::title).orElse(""));
         switches.show();
         showCurves();
+    }
+
+    private static void shown(Node node, boolean isShown) {
+        node.setVisible(isShown);
+        node.setManaged(isShown);
     }
 
     private void showCurves() {
@@ -136,10 +226,8 @@ final class HookupView extends VBox {
                 .toList());
         arrives.setText(joint.map(Arriving::inWords).orElse(""));
         // Joints without a signal, as of data, have nothing to draw.
-        curve.setVisible(isSignal);
-        curve.setManaged(isSignal);
-        arrives.setVisible(isSignal);
-        arrives.setManaged(isSignal);
+        shown(curve, isSignal);
+        shown(arrives, isSignal);
     }
 
     private static String sentence(List<Checked> all) {
@@ -151,7 +239,16 @@ final class HookupView extends VBox {
         return bad == 0 ? count + ", and each does its job" : count + ", of which " + bad + " cannot work as plugged";
     }
 
-    private static String title(Checked joint) {
-        return joint.title() + " · " + JointsModel.through(joint);
+    /** "Laptop → Interface · Lead 14. This lead only charges. Enter or a click shows its contacts." */
+    private String inShort(Checked joint) {
+        String noticed = joint.findings().stream()
+                .findFirst()
+                .map(worst -> worst.title() + ". ")
+                .orElse("Nothing is wrong with it. ");
+        return title(joint) + ". " + noticed + "Enter or a click on the line shows its contacts.";
+    }
+
+    private String title(Checked joint) {
+        return joints.title(joint) + " · " + JointsModel.through(joint);
     }
 }

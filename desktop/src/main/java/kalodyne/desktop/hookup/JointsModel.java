@@ -15,6 +15,7 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Trace;
+import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.model.StudioModel;
 
@@ -163,10 +164,30 @@ public final class JointsModel {
                         finding.severity() != Severity.NOTE && finding.remedy().isPresent())
                 .findFirst();
         return first.flatMap(finding -> with(finding, joints())
-                .map(joint -> joint.title() + ": "
+                .map(joint -> title(joint) + ": "
                         + Print.withinSentence(best.filter(
                                         words -> chosen().filter(joint::equals).isPresent())
                                 .orElse(finding.remedy().orElseThrow().words()))));
+    }
+
+    /**
+     * "Bass synth → Interface"; of several joints between the same devices, with what tells them apart: "Interface → Subwoofer,
+     * left", or the socket that it comes from.
+     */
+    public String title(Checked joint) {
+        String title = joint.title();
+        boolean isOnly =
+                joints().stream().filter(each -> each.title().equals(title)).count() == 1;
+        return isOnly ? title : title + apart(joint).map(words -> ", " + words).orElse("");
+    }
+
+    private static Optional<String> apart(Checked joint) {
+        List<PatchList.Row> rows = PatchList.of(joint.patch(), List.of());
+        return rows.stream()
+                .map(PatchList.Row::side)
+                .filter(side -> !side.isEmpty())
+                .findFirst()
+                .or(() -> rows.stream().findFirst().map(row -> row.from().socket()));
     }
 
     /** "Lead 7", "Lead 4, Little adapter", "plugged straight in". */

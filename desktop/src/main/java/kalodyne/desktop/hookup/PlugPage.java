@@ -81,6 +81,24 @@ final class PlugPage extends VBox {
         from.requestFocus();
     }
 
+    /** With both sockets chosen, as far as they are free. */
+    void open(Spot giving, Spot taking) {
+        open();
+        choose(from, giving);
+        choose(to, taking);
+        showOffers();
+        offers.requestFocus();
+    }
+
+    private void choose(Chooser<End> chooser, Spot spot) {
+        chooser.getItems().stream()
+                .filter(end -> end.spot().equals(spot))
+                .findFirst()
+                .ifPresentOrElse(
+                        chooser::setValue,
+                        () -> offers.setPlaceholder(new Label("One of the two is in use. Choose another socket.")));
+    }
+
     /** All free sockets but those that only go one way. */
     private List<End> ends(Direction except) {
         return plugs.devices().stream()

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import kalodyne.core.paper.SetupPicture;
+import kalodyne.core.rigmap.RigMap;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.Parcel;
@@ -64,10 +65,10 @@ final class HandingOn {
     }
 
     void writePicture(Path file) {
-        List<PatchList.Row> rows = rows();
+        RigMap map = RigMap.of(studio.levels(), studio.joints());
         String name = studio.studio().name();
         String setup = name();
-        saving.write(file, () -> Saving.write(file, SetupPicture.of(rows, name, setup)));
+        saving.write(file, () -> Saving.write(file, SetupPicture.of(map, name, setup)));
     }
 
     private List<PatchList.Row> rows() {

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -13,12 +14,16 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.rigmap.MapLayout;
 import kalodyne.desktop.control.ManyChooser;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** The Hook-up room in a real window: what is plugged, what is wrong with it, and what follows when gear changes. */
 class HookupRoomTest {
@@ -27,6 +32,111 @@ class HookupRoomTest {
 
     private static void enter(Desk desk) {
         desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        if (!desk.find("#as-contacts").isDisabled()) {
+            desk.press(KeyCode.CONTROL, KeyCode.J);
+        }
+    }
+
+    private static void enterMap(Desk desk) {
+        desk.press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        Desk.until(() -> !desk.find("#rig-map").lookupAll(".map-line").isEmpty());
+        desk.rest();
+    }
+
+    private static String focused(Desk desk) {
+        return Desk.onScreen(() -> desk.stage().getScene().getFocusOwner().getId());
+    }
+
+    /** Where a socket of a card is on the screen. */
+    private static Point2D socket(Desk desk, String card, String name) {
+        MapCard shown = desk.find("#map-card-" + card);
+        return Desk.onScreen(() -> shown.getParent()
+                .localToScreen(shown.middle(shown.card().ports().stream()
+                        .filter(port -> port.name().equals(name))
+                        .findFirst()
+                        .orElseThrow())));
+    }
+
+    /** The whole setup is what one sees first; a click on a lead opens its contacts, Escape leads back. */
+    @Test
+    void opens_on_a_map_of_the_setup() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enterMap(desk);
+            assertThat(desk.find("#rig-map").lookupAll(".map-line")).hasSize(10);
+            assertThat(desk.text("#map-chosen")).startsWith("Laptop → Interface · Lead 14. This lead only charges.");
+            MapLine synth = desk.find("#map-line-1");
+            assertThat(synth.getAccessibleText())
+                    .startsWith("Bass synth to Interface, Lead 7, loudest peak ")
+                    .endsWith(", nothing wrong");
+            MapLayout.Corner start = synth.placed().corners().get(0);
+            Point2D there = Desk.onScreen(() -> synth.localToScreen(start.x() + 12, start.y()));
+            desk.robot().clickOn(there, MouseButton.PRIMARY);
+            desk.rest();
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
+            desk.press(KeyCode.ESCAPE);
+            assertThat(desk.shows("#rig-map")).isTrue();
+            assertThat(desk.text("#map-chosen"))
+                    .startsWith("Bass synth → Interface · Lead 7. Nothing is wrong with it.");
+        }
+    }
+
+    /** Arrows lead along the signal, and ribbon and list follow; the two leads to the subwoofer are told apart. */
+    @Test
+    void arrows_lead_along_the_signal() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enterMap(desk);
+            desk.press(KeyCode.CONTROL, KeyCode.M);
+            assertThat(focused(desk)).isEqualTo("map-line-5");
+            desk.press(KeyCode.LEFT);
+            assertThat(focused(desk)).isEqualTo("map-card-laptop");
+            for (int i = 0; i < 4; i++) {
+                desk.press(KeyCode.UP);
+            }
+            assertThat(focused(desk)).isEqualTo("map-card-bass-synth");
+            desk.press(KeyCode.RIGHT);
+            desk.press(KeyCode.RIGHT);
+            assertThat(focused(desk)).isEqualTo("map-card-interface");
+            ToggleButton station = desk.find("#station-2");
+            assertThat(station.isSelected()).isTrue();
+            desk.press(KeyCode.RIGHT);
+            assertThat(desk.text("#map-chosen")).startsWith("Interface → Subwoofer, left · Lead 15");
+            desk.press(KeyCode.DOWN);
+            assertThat(desk.text("#map-chosen")).startsWith("Interface → Subwoofer, right · Lead 15");
+            desk.press(KeyCode.ENTER);
+            assertThat(desk.text("#joint-title")).isEqualTo("Interface → Subwoofer, right · Lead 15");
+        }
+    }
+
+    /** Free sockets are there when they are wanted; a lead is drawn from one to another, whichever way round. */
+    @ParameterizedTest
+    @CsvSource({"mixer, Main out L, interface, Line in 3", "interface, Line in 3, mixer, Main out L"})
+    void a_lead_is_drawn_from_socket_to_socket(String from, String out, String to, String in) throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            Desk.onScreen(() -> {
+                desk.stage().setWidth(1900);
+                desk.stage().setHeight(1150);
+                return null;
+            });
+            enterMap(desk);
+            desk.press(KeyCode.CONTROL, KeyCode.J);
+            choose(desk, 0);
+            desk.click("#unplug");
+            desk.press(KeyCode.CONTROL, KeyCode.M);
+            desk.click("#free-sockets");
+            Desk.until(() -> !desk.find("#rig-map").lookupAll("#map-card-mixer").isEmpty());
+            desk.rest();
+            desk.robot()
+                    .drag(socket(desk, from, out), MouseButton.PRIMARY)
+                    .moveTo(socket(desk, to, in))
+                    .drop();
+            desk.rest();
+            ComboBox<Object> giving = desk.find("#plug-from");
+            assertThat(giving.getConverter().toString(giving.getValue())).startsWith("Mixer · Main out L");
+            Desk.until(() -> !desk.find("#plug-in").isDisabled());
+            desk.press(KeyCode.ESCAPE);
+            desk.click("#only-run");
+            Desk.until(() -> desk.find("#rig-map").lookupAll("#map-card-mixer").isEmpty());
+        }
     }
 
     private static void choose(Desk desk, int index) {

@@ -68,6 +68,9 @@ public final class Offers {
 
     /** The best first; one of each kind of lead; two leads behind each other only where no single one will do and they do. */
     public List<Offer> between(Spot from, Spot to) {
+        if (from.equals(to)) {
+            return List.of();
+        }
         List<Offer> offers = new ArrayList<>();
         straight(from, to).ifPresent(offers::add);
         List<String> free = owned.stream().flatMap(lead -> free(lead).stream()).toList();
