@@ -4,8 +4,11 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
+import kalodyne.core.findings.Place;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.recording.Speakers;
 import kalodyne.core.recording.SystemInputs;
+import kalodyne.core.studio.Whereabouts;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.desktop.convert.ConvertModel;
 import kalodyne.desktop.convert.ConvertRoom;
@@ -83,7 +86,7 @@ public final class Workbench implements AutoCloseable {
                 jobs,
                 appearance,
                 List.of(
-                        new ShelfRoom(this::shelf),
+                        new ShelfRoom(this::shelf, this::showPlugged),
                         new HookupRoom(
                                 this::joints,
                                 () -> new MapModel(studio, joints(), jobs),
@@ -96,6 +99,12 @@ public final class Workbench implements AutoCloseable {
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
+    }
+
+    private void showPlugged(Whereabouts there) {
+        studio.showSetup(there.setup().id());
+        Spot socket = there.row().from().spot();
+        window().show("hookup", new Place.Plugged(socket.item(), socket.part()));
     }
 
     private void showTake(Entry entry) {

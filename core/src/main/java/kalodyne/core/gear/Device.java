@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
  * @param kind what it is
  * @param profile the generic profile that it was made from, if any
  * @param note whatever its owner wants to remember; may be empty
+ * @param photo a picture of it, beside the studio: "photos/synth.jpg"
  * @param sockets each with a mark of its own
  * @param stages each with a mark of its own; they and the sockets form no circle
  * @param controls each with a mark of its own
@@ -34,6 +35,7 @@ public record Device(
         DeviceKind kind,
         Optional<String> profile,
         String note,
+        Optional<String> photo,
         List<Socket> sockets,
         List<Stage> stages,
         List<DeviceControl> controls,
@@ -49,6 +51,7 @@ public record Device(
         id = Marks.checked(id);
         name = Names.checked(name);
         note = Names.checkedNote(note);
+        photo = photo.map(Names::checkedPhoto);
         sockets = List.copyOf(sockets);
         stages = List.copyOf(stages);
         controls = List.copyOf(controls);

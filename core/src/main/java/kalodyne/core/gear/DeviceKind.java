@@ -12,17 +12,17 @@ public enum DeviceKind implements Coded {
     MIXER("mixer", "Mixers"),
     PREAMP("preamp", "Preamps"),
     BOX("box", "Boxes"),
+    WIRELESS("wireless", "Wireless"),
     INTERFACE("interface", "Interfaces"),
     RECORDER("recorder", "Recorders"),
     PHONE("phone", "Phones"),
     TABLET("tablet", "Tablets"),
     COMPUTER("computer", "Computers"),
     CAMERA("camera", "Cameras"),
-    WIRELESS("wireless", "Wireless"),
-    HUB("hub or power", "Hubs and power"),
-    MIDI("MIDI", "MIDI"),
     SPEAKER("speaker", "Speakers"),
-    HEADPHONES("headphones", "Headphones");
+    HEADPHONES("headphones", "Headphones"),
+    HUB("hub or power", "Hubs and power"),
+    MIDI("MIDI", "MIDI");
 
     private final String word;
     private final String plural;
@@ -35,6 +35,17 @@ public enum DeviceKind implements Coded {
     /** As a heading above several. */
     public String plural() {
         return plural;
+    }
+
+    /** What it is for, as a heading above several kinds. */
+    public String purpose() {
+        return switch (this) {
+            case INSTRUMENT, MICROPHONE, SYNTH, DRUM_MACHINE, PIANO, TURNTABLE, DJ -> "To play and to sing";
+            case MIXER, PREAMP, BOX, WIRELESS -> "To mix, amplify and match";
+            case INTERFACE, RECORDER, PHONE, TABLET, COMPUTER, CAMERA -> "To record with";
+            case SPEAKER, HEADPHONES -> "To listen with";
+            case HUB, MIDI -> "For power and control";
+        };
     }
 
     /** Whether others hang on it by USB and it records what they send. */

@@ -17,6 +17,7 @@ import kalodyne.core.units.Length;
  * @param wires between contacts that its ends have
  * @param colour as a word, to find it by; may be empty
  * @param note whatever its owner wants to remember; may be empty
+ * @param photo a picture of it, beside the studio: "photos/lead-7.jpg"
  * @param owned how many of these there are, 0 to 999
  * @param facts {@link Fact.Of#LEAD}
  */
@@ -30,6 +31,7 @@ public record Lead(
         List<Wire> wires,
         String colour,
         String note,
+        Optional<String> photo,
         int owned,
         Facts facts)
         implements LeadBuilder.With {
@@ -42,6 +44,7 @@ public record Lead(
         wires = List.copyOf(wires);
         colour = colour.isBlank() ? "" : Names.checked(colour);
         note = Names.checkedNote(note);
+        photo = photo.map(Names::checkedPhoto);
         if (ends.size() < 2) {
             throw new IllegalArgumentException("a lead has two ends or more, got " + ends.size());
         }

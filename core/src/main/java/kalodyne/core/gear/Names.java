@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import kalodyne.core.units.UnreadableQuantity;
 
 /** What names, notes and short marks may be. */
@@ -12,6 +13,11 @@ public final class Names {
     public static final int LONGEST_NAME = 120;
 
     public static final int LONGEST_NOTE = 2000;
+
+    private static final int LONGEST_PATH = 400;
+
+    /** What some systems take for another drive or folder, or for no name at all. */
+    private static final Pattern UNSAFE = Pattern.compile("[\\\\:*?\"<>|\\p{Cntrl}]");
 
     private static final int LONGEST_SHOWN = 40;
 
@@ -44,6 +50,29 @@ public final class Names {
                     "A note has at most " + LONGEST_NOTE + " letters" + had(note) + ".", "Shorten it.");
         }
         return note;
+    }
+
+    /**
+     * Where a photograph lies, beside the studio and nowhere else.
+     *
+     * @throws UnreadableQuantity where it would lie elsewhere
+     */
+    static String checkedPhoto(String path) {
+        boolean isBeside = path.length() <= LONGEST_PATH
+                && List.of(path.split("/", -1)).stream().allMatch(Names::isPlain);
+        if (!isBeside) {
+            throw new UnreadableQuantity(
+                    "“" + shown(path) + "” is not a file beside the studio.",
+                    "Photographs are named as in “photos/synth.jpg”.");
+        }
+        return path;
+    }
+
+    private static boolean isPlain(String folder) {
+        return !folder.isBlank()
+                && !folder.equals(".")
+                && !folder.equals("..")
+                && UNSAFE.matcher(folder).results().findAny().isEmpty();
     }
 
     private static String had(String text) {

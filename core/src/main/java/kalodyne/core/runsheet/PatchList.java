@@ -20,13 +20,16 @@ public final class PatchList {
      * A lead with its adapters.
      *
      * @param number from 1
+     * @param leads what they are on the shelf: the ids of the lead and its adapters
      * @param lead "Lead 4 with Little adapter"; empty where a device has a plug of its own
      * @param colour as a word; may be empty
      * @param ends the sockets that it joins, what gives first
      * @param noticed what is to be known of it, worst first
      */
-    public record Row(int number, String lead, String colour, List<End> ends, List<Finding> noticed) {
+    public record Row(
+            int number, List<String> leads, String lead, String colour, List<End> ends, List<Finding> noticed) {
         public Row {
+            leads = List.copyOf(leads);
             ends = List.copyOf(ends);
             noticed = List.copyOf(noticed);
         }
@@ -87,6 +90,7 @@ public final class PatchList {
                         .toList();
                 rows.add(new Row(
                         rows.size() + 1,
+                        leads.stream().map(Lead::id).toList(),
                         leads.stream().map(Lead::name).collect(Collectors.joining(" with ")),
                         leads.stream()
                                 .map(Lead::colour)

@@ -113,6 +113,19 @@ public record Studio(String name, List<Device> devices, List<Lead> leads, List<S
         return withLeads(put(leads, lead, Lead::id));
     }
 
+    /** With its recordings and its photographs under other names. */
+    public Studio withFiles(UnaryOperator<String> takeFile, UnaryOperator<String> photo) {
+        return withSetups(setups.stream()
+                        .map(setup -> setup.withFiles(takeFile, photo))
+                        .toList())
+                .withDevices(devices.stream()
+                        .map(device -> device.withPhoto(device.photo().map(photo)))
+                        .toList())
+                .withLeads(leads.stream()
+                        .map(lead -> lead.withPhoto(lead.photo().map(photo)))
+                        .toList());
+    }
+
     /** With a setup added, or put in the place of the one with its id. */
     public Studio with(Setup setup) {
         return withSetups(put(setups, setup, Setup::id));

@@ -71,6 +71,7 @@ public final class Typed {
                 wires,
                 lead.colour(),
                 lead.note(),
+                lead.photo(),
                 lead.owned(),
                 lead.facts());
     }

@@ -51,11 +51,11 @@ public final class ConvertRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         Label words = new Label(
                 "The same sums are done for you in Levels and in the run sheet, with the values of your gear. Here they are for anything else.");
         Styled.of(words).as("finding-text").wrap();
-        return words;
+        return Optional.of(words);
     }
 
     @Override

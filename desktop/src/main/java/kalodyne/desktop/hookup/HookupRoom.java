@@ -109,7 +109,7 @@ public final class HookupRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         if (aside == null) {
             aside = new VBox(
                     4,
@@ -121,7 +121,7 @@ public final class HookupRoom implements Room {
                     line("Volts and milliamperes: direct, with everything on that can be switched on."));
             aside.getStyleClass().add("legend");
         }
-        return aside;
+        return Optional.of(aside);
     }
 
     private static Label head(String words) {

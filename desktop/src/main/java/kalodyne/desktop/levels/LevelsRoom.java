@@ -42,11 +42,11 @@ public final class LevelsRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         if (aside == null) {
             aside = new LevelsAside(studio);
         }
-        return aside;
+        return Optional.of(aside);
     }
 
     @Override

@@ -80,11 +80,11 @@ public final class LineupRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         VBox aside = new VBox(10);
         fill(aside);
         report.addListener(change -> fill(aside));
-        return aside;
+        return Optional.of(aside);
     }
 
     private void fill(VBox aside) {

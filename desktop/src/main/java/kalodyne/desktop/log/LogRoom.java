@@ -59,11 +59,11 @@ public final class LogRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         if (aside == null) {
             aside = new LogAside(log);
         }
-        return aside;
+        return Optional.of(aside);
     }
 
     @Override

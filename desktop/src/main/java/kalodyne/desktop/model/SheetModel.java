@@ -396,7 +396,7 @@ public final class SheetModel {
     /** Copies a photograph beside the studio and keeps it with a step. */
     public void addPhoto(Step step, Path photo) {
         try {
-            String kept = StepPhotos.add(studio.folder(), photo);
+            String kept = Photos.add(studio.folder(), photo);
             change(
                     "add a photograph",
                     session -> session.changing(step, clock.instant(), tick -> {

@@ -1,6 +1,7 @@
 package kalodyne.desktop.runsheet;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -59,11 +60,11 @@ public final class SheetRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         if (aside == null) {
             aside = new SheetAside(sheet, plan, this::plan);
         }
-        return aside;
+        return Optional.of(aside);
     }
 
     @Override

@@ -1,6 +1,5 @@
 package kalodyne.desktop.runsheet;
 
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +16,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import kalodyne.core.runsheet.Act;
 import kalodyne.core.runsheet.Order;
 import kalodyne.core.runsheet.SheetProgress;
@@ -27,6 +25,8 @@ import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.PhotoThumb;
+import kalodyne.desktop.control.PictureChooser;
 import kalodyne.desktop.control.SeverityMark;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.SheetModel;
@@ -247,19 +247,13 @@ final class StepCard {
         row.getChildren().add(link("Photograph…", "step-add-photo", () -> choosePhoto(step, row)));
         tick.map(Tick::photos)
                 .orElse(List.of())
-                .forEach(photo -> row.getChildren().add(PhotoThumb.of(sheet.fileOf(photo))));
+                .forEach(photo -> row.getChildren().add(PhotoThumb.of(sheet.fileOf(photo), PhotoThumb.SMALL)));
         box.getChildren().add(row);
         return box;
     }
 
     private void choosePhoto(Step step, Node owner) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A photograph of this step");
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
-        Optional.ofNullable(chooser.showOpenDialog(owner.getScene().getWindow()))
-                .map(file -> Path.of(file.getPath()))
-                .ifPresent(file -> sheet.addPhoto(step, file));
+        PictureChooser.choose("A photograph of this step", owner).ifPresent(file -> sheet.addPhoto(step, file));
     }
 
     private static Button link(String words, String id, Runnable action) {

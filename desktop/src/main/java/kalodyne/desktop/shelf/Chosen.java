@@ -1,6 +1,7 @@
 package kalodyne.desktop.shelf;
 
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.Part;
@@ -13,6 +14,8 @@ public sealed interface Chosen {
     String name();
 
     String note();
+
+    Optional<String> photo();
 
     List<Part> parts();
 
@@ -30,6 +33,11 @@ public sealed interface Chosen {
         @Override
         public String note() {
             return device.note();
+        }
+
+        @Override
+        public Optional<String> photo() {
+            return device.photo();
         }
 
         @Override
@@ -52,6 +60,11 @@ public sealed interface Chosen {
         @Override
         public String note() {
             return lead.note();
+        }
+
+        @Override
+        public Optional<String> photo() {
+            return lead.photo();
         }
 
         @Override

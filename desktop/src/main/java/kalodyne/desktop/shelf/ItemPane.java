@@ -2,13 +2,12 @@ package kalodyne.desktop.shelf;
 
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
-import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -22,24 +21,19 @@ import kalodyne.core.gear.LeadEnd;
 import kalodyne.core.gear.Part;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.gear.Stage;
+import kalodyne.core.studio.Whereabouts;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.ContactWords;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.control.TwoColumns;
 import kalodyne.desktop.shell.Overlay;
 
 /** The thing that is chosen: its names, a drawing of one of its plugs, and its values, all to be corrected in place. */
-final class ItemPane extends Pane {
+final class ItemPane extends VBox {
     /** Narrower than this, in the size of its text, it stands in one column. */
     private static final double TWO_COLUMNS = 44;
-
-    /** In the size of its text: the least and the usual height beside each other, of the values beneath, the gap. */
-    private static final double LEAST_HEIGHT = 22;
-
-    private static final double USUAL_HEIGHT = 26;
-    private static final double VALUES = 20;
-    private static final double GAP = 1.1;
 
     private final ShelfModel shelf;
     private final QuantityField name;
@@ -50,8 +44,7 @@ final class ItemPane extends Pane {
     private final Label problem = new Label();
     private final Label wiring = new Label();
     private final ValueGrid values;
-    private final VBox left;
-    private final VBox right;
+    private final ItemExtras extras;
     private String shownId = "";
     private boolean showing;
 
@@ -77,7 +70,13 @@ final class ItemPane extends Pane {
         }
     }
 
-    ItemPane(ShelfModel shelf, Overlay overlay) {
+    /**
+     * A pane.
+     *
+     * @param goTo shows where something is plugged
+     */
+    ItemPane(ShelfModel shelf, Overlay overlay, Consumer<Whereabouts> goTo) {
+        super(8);
         this.shelf = shelf;
         getStyleClass().add("item-pane");
         setId("item-pane");
@@ -94,80 +93,42 @@ final class ItemPane extends Pane {
                 showFace();
             }
         });
-        left = left();
-        right = right();
-        getChildren().addAll(left, right);
+        extras = new ItemExtras(shelf, problem::setText, goTo);
+        DownScroll scroll = new DownScroll(new TwoColumns(left(), right(), TWO_COLUMNS));
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(problem, scroll, buttons());
         shelf.chosenProperty().addListener(change -> show());
         show();
     }
 
-    private double em() {
-        return kind.getFont().getSize() / 0.857;
-    }
-
-    private boolean isWide(double width) {
-        return width >= TWO_COLUMNS * em();
-    }
-
-    @Override
-    public Orientation getContentBias() {
-        return Orientation.HORIZONTAL;
-    }
-
-    @Override
-    protected double computeMinHeight(double width) {
-        double shown = width < 0 ? getWidth() : width;
-        return insets() + (isWide(shown) ? LEAST_HEIGHT * em() : left.minHeight(shown) + GAP * em() + VALUES * em());
-    }
-
-    @Override
-    protected double computePrefHeight(double width) {
-        double shown = width < 0 ? getWidth() : width;
-        return isWide(shown) ? insets() + USUAL_HEIGHT * em() : computeMinHeight(shown);
-    }
-
-    private double insets() {
-        return getInsets().getTop() + getInsets().getBottom();
-    }
-
-    @Override
-    protected void layoutChildren() {
-        double width = getWidth();
-        double top = getInsets().getTop();
-        double height = getHeight() - insets();
-        double gap = snapSpaceX(GAP * em());
-        if (isWide(width)) {
-            double leftWidth = snapSizeX(Math.min(25 * em(), 0.46 * width));
-            left.resizeRelocate(0, top, leftWidth, height);
-            right.resizeRelocate(leftWidth + gap, top, width - leftWidth - gap, height);
-        } else {
-            double leftHeight = snapSizeY(left.minHeight(width));
-            left.resizeRelocate(0, top, width, leftHeight);
-            right.resizeRelocate(0, top + leftHeight + gap, width, height - leftHeight - gap);
-        }
-    }
-
-    private VBox left() {
+    private HBox buttons() {
         Button duplicate = new Button("Duplicate");
         Styled.of(duplicate).id("duplicate").whole().action(() -> shelf.duplicate());
         Button remove = new Button("Remove");
         Styled.of(remove).id("remove-item").whole().action(() -> shelf.remove());
         HBox buttons = new HBox(8, change, duplicate, remove);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        VBox.setVgrow(drawing, Priority.ALWAYS);
-        VBox box = Styled.of(new VBox(6, name, kind, faces, drawing, buttons))
+        buttons.setMinHeight(USE_PREF_SIZE);
+        return buttons;
+    }
+
+    private VBox left() {
+        return Styled.of(new VBox(6, name, kind, faces, drawing, wiring, extras))
                 .as("item-left")
                 .node();
-        return box;
     }
 
     private VBox right() {
-        DownScroll scroll = new DownScroll(values);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
         Styled.of(wiring).as("second", "small").id("wiring").wrap();
         wiring.setMinHeight(Region.USE_PREF_SIZE);
         wiring.managedProperty().bind(wiring.textProperty().isNotEmpty());
-        return new VBox(4, problem, scroll, wiring);
+        Label legend = Styled.of(
+                        new Label(
+                                "Typical: what such gear usually has. Datasheet: read in its manual. Measured: measured on it."))
+                .as("second", "small")
+                .wrap()
+                .node();
+        return new VBox(8, values, legend);
     }
 
     private void show() {

@@ -1,11 +1,16 @@
 package kalodyne.desktop.shelf;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -30,8 +35,10 @@ import kalodyne.core.gear.shelf.Offer;
 import kalodyne.core.gear.shelf.Plausible;
 import kalodyne.core.gear.shelf.SearchText;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.Whereabouts;
 import kalodyne.core.units.Print;
 import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.model.Photos;
 import kalodyne.desktop.model.StudioModel;
 
 /** The shelf: what is searched for, what is chosen, and every command that changes gear and leads. */
@@ -108,19 +115,25 @@ public final class ShelfModel {
 
     /** What is looked at before anything was chosen, or when what was chosen is gone. */
     private String first() {
+        Shown all = shown.get();
         return Stream.concat(
-                        document().devices().stream().map(Device::id),
-                        document().leads().stream().map(Lead::id))
+                        all.devices().stream().map(Device::id),
+                        all.leads().stream().map(Lead::id))
                 .findFirst()
                 .orElse("");
     }
 
     private void search() {
         shown.set(new Shown(
-                devices.find(query.get()),
-                leads.find(query.get()),
+                byKind(devices.find(query.get()), Device::kind),
+                byKind(leads.find(query.get()), Lead::kind),
                 document().devices().size(),
                 document().leads().size()));
+    }
+
+    /** What is of one kind together. */
+    private static <T, K extends Comparable<K>> List<T> byKind(List<T> found, Function<T, K> kindOf) {
+        return found.stream().sorted(Comparator.comparing(kindOf)).toList();
     }
 
     private Optional<Chosen> find(String id) {
@@ -216,12 +229,20 @@ public final class ShelfModel {
 
     /** Takes what is chosen off the shelf. */
     public void remove() {
-        chosen().ifPresent(present -> studio.change(
-                null,
-                "remove " + present.name(),
-                present instanceof Chosen.OfDevice
-                        ? document().withoutDevice(present.id())
-                        : document().withoutLead(present.id())));
+        chosen().ifPresent(present -> remove(List.of(present.id())));
+    }
+
+    /** Takes several things off the shelf in one step. */
+    public void remove(Collection<String> ids) {
+        List<Chosen> all = ids.stream().flatMap(id -> find(id).stream()).toList();
+        Studio after = document();
+        for (Chosen each : all) {
+            after = each instanceof Chosen.OfDevice ? after.withoutDevice(each.id()) : after.withoutLead(each.id());
+        }
+        if (!all.isEmpty()) {
+            String what = all.size() == 1 ? all.get(0).name() : all.size() + " things";
+            studio.change(null, "remove " + what, after);
+        }
     }
 
     /**
@@ -242,6 +263,44 @@ public final class ShelfModel {
     public void note(String typed) {
         String note = Names.checkedNote(typed);
         change("change the note", device -> device.withNote(note), lead -> lead.withNote(note));
+    }
+
+    // --- photographs and whereabouts ---------------------------------------------------------------------------
+
+    /** Copies a photograph beside the studio and keeps it with what is chosen. */
+    public void addPhoto(Path file) {
+        try {
+            String kept = Photos.add(studio.folder(), file);
+            photo("add a photograph", Optional.of(kept));
+        } catch (IOException e) {
+            studio.notice(
+                    "The photograph was not added",
+                    file + " could not be copied beside the studio: " + e.getMessage()
+                            + ". See that it is still there and that the disk has room.");
+        }
+    }
+
+    /** Keeps none any more; the file stays where it is, so that undo can bring it back. */
+    public void removePhoto() {
+        photo("remove the photograph", Optional.empty());
+    }
+
+    private void photo(String description, Optional<String> kept) {
+        change(description, device -> device.withPhoto(kept), lead -> lead.withPhoto(kept));
+    }
+
+    /** Where a photograph lies. */
+    public Path fileOf(String photo) {
+        return studio.folder().resolve(photo);
+    }
+
+    /** Where what is chosen is plugged, setup by setup. */
+    public List<Whereabouts> whereabouts() {
+        return chosen().map(present -> Whereabouts.of(document(), present.id())).orElse(List.of());
+    }
+
+    public boolean hasOneSetup() {
+        return document().setups().size() == 1;
     }
 
     /**

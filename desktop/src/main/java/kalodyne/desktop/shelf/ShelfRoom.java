@@ -2,12 +2,14 @@ package kalodyne.desktop.shelf;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
+import kalodyne.core.studio.Whereabouts;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -15,19 +17,21 @@ import kalodyne.desktop.shell.Room;
 /** The Shelf room: my gear and my leads. */
 public final class ShelfRoom implements Room {
     private final Supplier<ShelfModel> made;
+    private final Consumer<Whereabouts> goTo;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private ShelfModel shelf;
     private Overlay overlay;
     private ShelfView view;
-    private ShelfAside aside;
 
     /**
      * A room.
      *
      * @param shelf is asked for when the room is first entered: until then nobody needs it searched
+     * @param goTo shows where something is plugged
      */
-    public ShelfRoom(Supplier<ShelfModel> shelf) {
+    public ShelfRoom(Supplier<ShelfModel> shelf, Consumer<Whereabouts> goTo) {
         this.made = shelf;
+        this.goTo = goTo;
         report.set(new Report("", List.of(), "", Optional.empty(), ""));
     }
 
@@ -67,17 +71,14 @@ public final class ShelfRoom implements Room {
 
     private ShelfView view() {
         if (view == null) {
-            view = new ShelfView(shelf(), overlay);
+            view = new ShelfView(shelf(), overlay, goTo);
         }
         return view;
     }
 
     @Override
-    public Node aside() {
-        if (aside == null) {
-            aside = new ShelfAside(shelf());
-        }
-        return aside;
+    public Optional<Node> aside() {
+        return Optional.empty();
     }
 
     @Override

@@ -1,86 +1,122 @@
 package kalodyne.desktop.shelf;
 
+import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.studio.Whereabouts;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.LeadSketch;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Overlay;
 
-/** Gear and leads side by side, what is searched for, and the thing that is chosen beneath. */
+/** Gear and leads by kind in a list as high as the room, what is searched for, and beside it the thing that is chosen. */
 final class ShelfView extends VBox {
+    /** In the size of the text. */
+    private static final double LIST_WIDTH = 25;
+
+    private static final double LIST_HEIGHT = 17;
+    private static final double DETAIL_WIDTH = 27;
+
     private final ShelfModel shelf;
     private final Overlay overlay;
     private final Label sentence = new Label();
     private final TextField search = new TextField();
-    private final Label deviceTitle = title("device-title");
-    private final Label leadTitle = title("lead-title");
+    private final ToggleButton gearTab = new ToggleButton();
+    private final ToggleButton leadTab = new ToggleButton();
     private final ListView<Device> devices = new ListView<>();
     private final ListView<Lead> leads = new ListView<>();
-    private final HBox lists;
-    private final ItemPane item;
+    private final BesideOrBelow work;
     private final VBox empty = empty();
+    private String turnedTo = "";
     private boolean showing;
 
-    ShelfView(ShelfModel shelf, Overlay overlay) {
+    /**
+     * A shelf.
+     *
+     * @param goTo shows where something is plugged
+     */
+    ShelfView(ShelfModel shelf, Overlay overlay, Consumer<Whereabouts> goTo) {
         this.shelf = shelf;
         this.overlay = overlay;
         getStyleClass().addAll("room", "shelf");
-        item = new ItemPane(shelf, overlay);
-        lists = new HBox(16, column(deviceTitle, devices), column(leadTitle, leads));
-        VBox.setVgrow(item, Priority.ALWAYS);
-        VBox.setVgrow(lists, Priority.ALWAYS);
+        ItemPane item = new ItemPane(shelf, overlay, goTo);
+        work = new BesideOrBelow(lists(), item, LIST_WIDTH, LIST_HEIGHT, DETAIL_WIDTH);
+        VBox.setVgrow(work, Priority.ALWAYS);
         VBox.setVgrow(empty, Priority.ALWAYS);
-        devices.setId("devices");
+        prepare(devices, "devices", "No gear has these words.", Device::id);
         devices.setCellFactory(list -> new DeviceCell());
-        devices.setPlaceholder(quiet("No gear has these words."));
-        devices.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
-            if (!showing && now != null) {
-                shelf.choose(now.id());
-            }
-        });
-        leads.setId("leads");
+        prepare(leads, "leads", "No lead has these words.", Lead::id);
         leads.setCellFactory(list -> new LeadCell());
-        leads.setPlaceholder(quiet("No lead has these words."));
-        leads.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
-            if (!showing && now != null) {
-                shelf.choose(now.id());
-            }
-        });
-        getChildren().addAll(header(), searchRow(), empty, lists, item);
+        getChildren().addAll(header(), empty, work);
         shelf.shownProperty().addListener(change -> show());
         shelf.chosenProperty().addListener(change -> show());
         show();
     }
 
-    private static Label title(String id) {
-        Label label = Styled.of(new Label()).as("section").id(id).node();
-        return label;
-    }
-
-    private static Label quiet(String words) {
-        Label label = Styled.of(new Label(words)).as("second").node();
-        return label;
-    }
-
-    private static VBox column(Label title, ListView<?> list) {
-        VBox column = new VBox(4, title, list);
-        HBox.setHgrow(column, Priority.ALWAYS);
-        column.setPrefWidth(0);
+    private <T> void prepare(ListView<T> list, String id, String none, Function<T, String> idOf) {
+        list.setId(id);
+        list.setPlaceholder(Styled.of(new Label(none)).as("second").wrap().node());
+        list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
+            if (!showing && now != null) {
+                shelf.choose(idOf.apply(now));
+            }
+        });
+        Runnable remove = () -> shelf.remove(
+                list.getSelectionModel().getSelectedItems().stream().map(idOf).toList());
+        MenuItem duplicate = new MenuItem("Duplicate");
+        duplicate.setOnAction(event -> shelf.duplicate());
+        MenuItem removing = new MenuItem("Remove");
+        removing.setOnAction(event -> remove.run());
+        list.setContextMenu(new ContextMenu(duplicate, removing));
+        list.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.DELETE && !event.isShortcutDown()) {
+                remove.run();
+                event.consume();
+            }
+        });
         VBox.setVgrow(list, Priority.ALWAYS);
-        return column;
+    }
+
+    private VBox lists() {
+        ToggleGroup tabs = new ToggleGroup();
+        tab(gearTab, "shelf-gear", tabs, devices);
+        tab(leadTab, "shelf-leads", tabs, leads);
+        gearTab.setSelected(true);
+        tabs.selectedToggleProperty().addListener((property, before, now) -> {
+            if (now == null) {
+                tabs.selectToggle(before);
+            }
+        });
+        HBox row = Styled.of(new HBox(gearTab, leadTab)).as("tabs").node();
+        return new VBox(6, searchRow(), row, devices, leads);
+    }
+
+    private static void tab(ToggleButton tab, String id, ToggleGroup tabs, ListView<?> list) {
+        tab.setId(id);
+        tab.setToggleGroup(tabs);
+        list.visibleProperty().bind(tab.selectedProperty());
+        list.managedProperty().bind(tab.selectedProperty());
     }
 
     private RoomHeader header() {
@@ -115,7 +151,7 @@ final class ShelfView extends VBox {
                 search.clear();
                 event.consume();
             } else if (event.getCode() == KeyCode.DOWN) {
-                (devices.getItems().isEmpty() ? leads : devices).requestFocus();
+                (gearTab.isSelected() ? devices : leads).requestFocus();
                 event.consume();
             }
         });
@@ -167,12 +203,11 @@ final class ShelfView extends VBox {
         boolean isEmpty = shown.deviceCount() + shown.leadCount() == 0;
         empty.setVisible(isEmpty);
         empty.setManaged(isEmpty);
-        lists.setVisible(!isEmpty);
-        lists.setManaged(!isEmpty);
-        search.setDisable(isEmpty);
+        work.setVisible(!isEmpty);
+        work.setManaged(!isEmpty);
         sentence.setText(isEmpty ? "Your shelf is empty" : sentence(shown));
-        deviceTitle.setText(count("My gear", shown.devices().size(), shown.deviceCount()));
-        leadTitle.setText(count("My leads", shown.leads().size(), shown.leadCount()));
+        gearTab.setText(count("Gear", shown.devices().size(), shown.deviceCount()));
+        leadTab.setText(count("Leads", shown.leads().size(), shown.leadCount()));
         if (!devices.getItems().equals(shown.devices())) {
             devices.getItems().setAll(shown.devices());
         }
@@ -180,7 +215,22 @@ final class ShelfView extends VBox {
             leads.getItems().setAll(shown.leads());
         }
         select();
+        turn(shown);
         showing = false;
+    }
+
+    /** To the list in which something is: what is chosen, or the only one in which anything was found. */
+    private void turn(ShelfModel.Shown shown) {
+        String id = shelf.chosen().map(Chosen::id).orElse("");
+        boolean isChosenLead =
+                shelf.chosen().filter(Chosen.OfLead.class::isInstance).isPresent();
+        boolean isAnother = !id.equals(turnedTo);
+        turnedTo = id;
+        if (shown.devices().isEmpty() != shown.leads().isEmpty()) {
+            (shown.devices().isEmpty() ? leadTab : gearTab).setSelected(true);
+        } else if (isAnother) {
+            (isChosenLead ? leadTab : gearTab).setSelected(true);
+        }
     }
 
     private static String sentence(ShelfModel.Shown shown) {
@@ -207,69 +257,109 @@ final class ShelfView extends VBox {
                 .orElse(null);
         if (wanted == null) {
             list.getSelectionModel().clearSelection();
-        } else if (list.getSelectionModel().getSelectedItem() != wanted) {
+        } else if (!list.getSelectionModel().getSelectedItems().contains(wanted)) {
+            list.getSelectionModel().clearSelection();
             list.getSelectionModel().select(wanted);
             list.scrollTo(wanted);
         }
     }
 
-    /** A device in the list. */
-    private static final class DeviceCell extends ListCell<Device> {
-        private final Label name = new Label();
-        private final Label detail = new Label();
-        private final VBox box = new VBox(1, name, detail);
+    /** A thing in a list; above the first of its kind the heading of that kind. */
+    private abstract static class KindCell<T> extends ListCell<T> {
+        private final Label heading =
+                Styled.of(new Label()).as("section", "list-heading").node();
+        private final VBox box;
+        private final Label name = Styled.of(new Label()).as("medium").node();
+        private final Label detail =
+                Styled.of(new Label()).as("second", "small").wrap().node();
 
-        DeviceCell() {
-            name.getStyleClass().add("medium");
-            detail.getStyleClass().addAll("second", "small");
+        KindCell(Node... beside) {
+            VBox words = new VBox(1, name, detail);
+            words.setMinWidth(0);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(8, words);
+            row.getChildren().addAll(beside);
+            row.setAlignment(Pos.CENTER_LEFT);
+            box = new VBox(3, heading, row);
             setPrefWidth(0);
         }
 
+        abstract String kind(T item);
+
+        abstract String name(T item);
+
+        abstract String detail(T item);
+
         @Override
-        protected void updateItem(Device device, boolean isEmpty) {
-            super.updateItem(device, isEmpty);
-            setGraphic(isEmpty || device == null ? null : box);
-            if (!isEmpty && device != null) {
-                name.setText(device.name());
-                detail.setText(ShelfWords.of(device));
+        protected void updateItem(T item, boolean isEmpty) {
+            super.updateItem(item, isEmpty);
+            setGraphic(isEmpty || item == null ? null : box);
+            if (!isEmpty && item != null) {
+                List<T> all = getListView().getItems();
+                boolean isFirst = getIndex() == 0
+                        || (getIndex() < all.size()
+                                && !kind(all.get(getIndex() - 1)).equals(kind(item)));
+                heading.setText(kind(item));
+                heading.setVisible(isFirst);
+                heading.setManaged(isFirst);
+                name.setText(name(item));
+                detail.setText(detail(item));
+                setAccessibleText(name(item) + ", " + detail(item));
             }
         }
     }
 
-    /** A lead in the list, with its plugs. */
-    private static final class LeadCell extends ListCell<Lead> {
-        private static final double SKETCH_ROOM = 25;
+    /** A device in the list. */
+    private static final class DeviceCell extends KindCell<Device> {
+        @Override
+        String kind(Device device) {
+            return device.kind().purpose();
+        }
 
-        private final Label name = new Label();
-        private final Label detail = new Label();
-        private final LeadSketch sketch = new LeadSketch();
-        private final HBox box;
+        @Override
+        String name(Device device) {
+            return device.name();
+        }
+
+        @Override
+        String detail(Device device) {
+            return ShelfWords.of(device);
+        }
+    }
+
+    /** A lead in the list, with its plugs. */
+    private static final class LeadCell extends KindCell<Lead> {
+        private final LeadSketch sketch;
 
         LeadCell() {
-            name.getStyleClass().add("medium");
-            detail.getStyleClass().addAll("second", "small");
+            this(new LeadSketch());
+        }
+
+        private LeadCell(LeadSketch sketch) {
+            super(sketch);
+            this.sketch = sketch;
             sketch.getStyleClass().add("lead-sketch");
-            VBox words = new VBox(1, name, detail);
-            words.setMinWidth(0);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            box = new HBox(8, words, sketch);
-            box.setAlignment(Pos.CENTER_LEFT);
-            setPrefWidth(0);
-            // Where there is no room for both, the words matter more.
-            widthProperty().addListener(change -> {
-                boolean hasRoom = getWidth() > SKETCH_ROOM * detail.getFont().getSize();
-                sketch.setVisible(hasRoom);
-                sketch.setManaged(hasRoom);
-            });
+        }
+
+        @Override
+        String kind(Lead lead) {
+            return lead.kind().plural();
+        }
+
+        @Override
+        String name(Lead lead) {
+            return lead.name() + (lead.owned() == 1 ? "" : "  × " + lead.owned());
+        }
+
+        @Override
+        String detail(Lead lead) {
+            return ShelfWords.of(lead);
         }
 
         @Override
         protected void updateItem(Lead lead, boolean isEmpty) {
             super.updateItem(lead, isEmpty);
-            setGraphic(isEmpty || lead == null ? null : box);
             if (!isEmpty && lead != null) {
-                name.setText(lead.name() + (lead.owned() == 1 ? "" : "  × " + lead.owned()));
-                detail.setText(ShelfWords.of(lead));
                 sketch.show(lead);
             }
         }

@@ -1,6 +1,7 @@
 package kalodyne.desktop.shell;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
@@ -58,8 +59,8 @@ final class FindingsPane extends DownScroll {
         }
     }
 
-    void showAside(Node node) {
-        aside.getChildren().setAll(node);
+    void showAside(Optional<Node> node) {
+        aside.getChildren().setAll(node.stream().toList());
     }
 
     private Node card(Finding finding) {

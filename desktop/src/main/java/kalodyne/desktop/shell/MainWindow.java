@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
+import kalodyne.core.findings.Place;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.control.Styled;
@@ -289,6 +290,14 @@ public final class MainWindow {
         room(id).ifPresent(this::enter);
     }
 
+    /** Enters the room of this name and shows a place in it. */
+    public void show(String id, Place place) {
+        room(id).ifPresent(room -> {
+            enter(room);
+            room.show(place);
+        });
+    }
+
     private Optional<Room> room(String id) {
         return rooms.stream().filter(room -> room.id().equals(id)).findFirst();
     }
@@ -307,8 +316,6 @@ public final class MainWindow {
         if (ribboned) {
             run.follow(entered.onRunProperty());
         }
-        findings.setVisible(!empty);
-        findings.setManaged(!empty);
         if (studio.isAwaited()) {
             page.setContent(waiting);
         } else if (empty) {
@@ -406,7 +413,13 @@ public final class MainWindow {
 
     private void showReport() {
         if (entered != null) {
-            findings.show(entered.reportProperty().getValue());
+            Room.Report report = entered.reportProperty().getValue();
+            findings.show(report);
+            boolean isSilent =
+                    report.findingsTitle().isEmpty() && entered.aside().isEmpty();
+            boolean isShown = !isSilent && !studio.isAwaited() && !isWelcoming();
+            findings.setVisible(isShown);
+            findings.setManaged(isShown);
             showNext();
         }
     }

@@ -20,8 +20,8 @@ public interface Room {
 
     Node node();
 
-    /** What stands beside the room, under the findings. */
-    Node aside();
+    /** What stands beside the room, under the findings; empty where there is nothing more to say. */
+    Optional<Node> aside();
 
     /** What the shell shows of this room. */
     ObservableValue<Report> reportProperty();

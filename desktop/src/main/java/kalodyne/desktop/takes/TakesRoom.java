@@ -69,11 +69,11 @@ public final class TakesRoom implements Room {
     }
 
     @Override
-    public Node aside() {
+    public Optional<Node> aside() {
         if (aside == null) {
             aside = new TakesAside(studio, takes);
         }
-        return aside;
+        return Optional.of(aside);
     }
 
     @Override

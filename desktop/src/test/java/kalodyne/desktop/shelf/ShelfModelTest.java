@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.Device;
@@ -57,6 +59,63 @@ class ShelfModelTest {
         assertThat(!shelf.shownProperty().get().leads().isEmpty()).isEqualTo(leads);
         assertThat(shelf.shownProperty().get().deviceCount())
                 .isEqualTo(models.studio().studio().devices().size());
+    }
+
+    /** A copy is kept beside the studio, a second of the same name under another one; a restart and undo keep both. */
+    @Test
+    void a_photograph_is_kept_with_gear_and_leads() throws IOException {
+        Path picture = Files.writeString(
+                Files.createDirectories(folder.resolve("camera")).resolve("img.png"), "one");
+        shelf.choose("bass-synth");
+        shelf.addPhoto(picture);
+        Files.writeString(picture, "another");
+        shelf.choose("lead-7");
+        shelf.addPhoto(picture);
+        assertThat(shelf.fileOf(shelf.chosen().orElseThrow().photo().orElseThrow()))
+                .hasContent("another");
+        shelf.choose("bass-synth");
+        assertThat(shelf.fileOf(chosen().photo().orElseThrow())).hasContent("one");
+        shelf.removePhoto();
+        models.studio().undo();
+        assertThat(chosen().photo()).contains("photos/img.png");
+        shelf.addPhoto(folder.resolve("nowhere.png"));
+        assertThat(chosen().photo()).contains("photos/img.png");
+        assertThat(models.studio().noticeProperty().get().orElseThrow().title())
+                .isEqualTo("The photograph was not added");
+        models.close();
+        models = Models.on(folder.resolve("mine.kalodyne"), Boathouse.studio());
+        assertThat(models.studio().studio().lead("lead-7").orElseThrow().photo())
+                .contains("photos/img 2.png");
+    }
+
+    /** In which setup, from where to where, as somebody would say it who looks at the back of the gear. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "bass-synth | Sunday trio: Output → Interface, Line in 3, with Lead 7",
+                "lead-7 | Sunday trio: Bass synth, Output → Interface, Line in 3",
+                "headphones | Sunday trio: Interface, Headphones → Plug",
+                "camera | nowhere"
+            })
+    void tells_where_something_is_plugged(String id, String words) {
+        shelf.choose(id);
+        assertThat(shelf.whereabouts().stream()
+                        .findFirst()
+                        .map(each -> each.setup().name() + ": " + each.words(id))
+                        .orElse("nowhere"))
+                .isEqualTo(words);
+    }
+
+    @Test
+    void several_things_are_removed_in_one_step() {
+        int before = models.studio().studio().devices().size();
+        shelf.remove(List.of("bass-synth", "cello", "lead-7"));
+        assertThat(models.studio().studio().devices()).hasSize(before - 2);
+        assertThat(models.studio().studio().lead("lead-7")).isEmpty();
+        assertThat(models.studio().undoable()).contains("remove 3 things");
+        models.studio().undo();
+        assertThat(models.studio().studio().devices()).hasSize(before);
     }
 
     /** What is added has a mark of its own, is looked at, and is seen whatever was searched for. */

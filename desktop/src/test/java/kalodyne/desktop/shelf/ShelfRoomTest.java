@@ -184,9 +184,23 @@ class ShelfRoomTest {
                             () -> devices.getItems().stream().map(Device::name).toList()))
                     .contains("Mixer", "Interface")
                     .doesNotContain("Drum box", "Bass synth");
-            assertThat(desk.text("#device-title")).startsWith("My gear · ").endsWith(" of 15");
+            assertThat(desk.text("#shelf-gear")).startsWith("Gear · ").endsWith(" of 15");
             desk.press(KeyCode.ESCAPE);
-            assertThat(desk.text("#device-title")).isEqualTo("My gear · 15");
+            assertThat(desk.text("#shelf-gear")).isEqualTo("Gear · 15");
+            desk.robot().write("stereo lead 9");
+            desk.rest();
+            assertThat(desk.shows("#leads")).as("only leads were found").isTrue();
+        }
+    }
+
+    /** From the thing in the hand to the place where it is plugged. */
+    @Test
+    void leads_to_where_something_is_plugged() throws IOException {
+        try (Desk desk = Desk.demo(folder)) {
+            enter(desk);
+            choose(desk, "lead-7");
+            desk.click("#where-plugged .action-link");
+            assertThat(desk.text("#joint-title")).isEqualTo("Bass synth → Interface · Lead 7");
         }
     }
 

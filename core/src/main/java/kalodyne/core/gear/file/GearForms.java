@@ -131,6 +131,7 @@ public final class GearForms {
                 f.value("kind", choice(DeviceKind.class), Device::kind),
                 f.maybe("profile", JsonForm.TEXT, Device::profile),
                 f.textIfAny("note", Device::note),
+                f.maybe("photo", JsonForm.TEXT, Device::photo),
                 f.list("sockets", socket, Device::sockets),
                 f.listIfAny("stages", stage, Device::stages),
                 f.listIfAny("controls", CONTROL, Device::controls),
@@ -149,6 +150,7 @@ public final class GearForms {
                 f.list("wires", wire, Lead::wires),
                 f.textIfAny("colour", Lead::colour),
                 f.textIfAny("note", Lead::note),
+                f.maybe("photo", JsonForm.TEXT, Lead::photo),
                 f.maybe("owned", JsonForm.WHOLE, each -> Optional.of(each.owned()))
                         .orElse(1),
                 f.valueOr("values", ofLead, Facts.NONE, Lead::facts)));

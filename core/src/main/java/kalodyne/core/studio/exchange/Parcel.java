@@ -136,7 +136,7 @@ public final class Parcel {
             files.add(name);
             return name;
         };
-        studio.setups().forEach(setup -> setup.withFiles(look, look));
+        studio.withFiles(look, look);
         return files;
     }
 
@@ -176,8 +176,7 @@ public final class Parcel {
             unpackInto(own, progress);
         }
         UnaryOperator<String> now = name -> own.getFileName() + "/" + name;
-        return studio.withSetups(
-                studio.setups().stream().map(setup -> setup.withFiles(now, now)).toList());
+        return studio.withFiles(now, now);
     }
 
     private void unpackInto(Path own, Progress progress) throws IOException {

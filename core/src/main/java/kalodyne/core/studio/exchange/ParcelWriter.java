@@ -42,9 +42,9 @@ public final class ParcelWriter {
     public static List<Path> write(Path target, Studio studio, Setup setup, Path folder, Progress progress)
             throws IOException {
         Packing packing = new Packing(folder);
-        Setup packed =
-                setup.withFiles(take -> packing.name(Parcel.TAKES, take), photo -> packing.name(Parcel.PHOTOS, photo));
-        Studio alone = used(studio, setup).withSetups(List.of(packed));
+        Studio alone = used(studio, setup)
+                .withSetups(List.of(setup))
+                .withFiles(take -> packing.name(Parcel.TAKES, take), photo -> packing.name(Parcel.PHOTOS, photo));
         WholeFile.write(target, out -> packing.write(out, StudioWriter.write(alone), progress));
         return packing.missing;
     }

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -20,6 +21,7 @@ import java.util.zip.ZipOutputStream;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.Tick;
@@ -27,6 +29,7 @@ import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.ImportPlan.Mode;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
+import kalodyne.core.units.UnreadableQuantity;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -68,6 +71,47 @@ class ParcelTest {
                 file,
                 Instant.EPOCH,
                 Map.of(Spot.read("bass-synth.volume"), 1.0, Spot.read("interface.gain-3"), 0.35));
+    }
+
+    /** A photograph of gear goes along, and only of what is plugged. */
+    @Test
+    void photographs_of_gear_arrive() throws IOException {
+        Files.writeString(here.resolve("photos/synth.jpg"), "a synth");
+        studio = studio.with(studio.device("bass-synth").orElseThrow().withPhoto(Optional.of("photos/synth.jpg")))
+                .with(studio.lead("lead-7").orElseThrow().withPhoto(Optional.of(PHOTO)))
+                .with(studio.device("camera").orElseThrow().withPhoto(Optional.of("photos/not-there.jpg")));
+        assertThat(write(setup)).isEmpty();
+        Path there = Files.createDirectories(folder.resolve("there"));
+        Studio unpacked = Parcel.open(parcel).unpack(there, Progress.NONE);
+        assertThat(there.resolve(
+                        unpacked.device("bass-synth").orElseThrow().photo().orElseThrow()))
+                .hasContent("a synth");
+        assertThat(there.resolve(unpacked.lead("lead-7").orElseThrow().photo().orElseThrow()))
+                .hasContent("a picture");
+    }
+
+    /** Nobody's files outside the folder of the studio are named by its gear: such a name would be handed on with its content. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/etc/passwd",
+                "../secret.jpg",
+                "photos/../../secret.jpg",
+                "C:/secret.jpg",
+                "photos\\..\\secret.jpg",
+                "",
+                "photos//x.jpg",
+                "~/./x.jpg"
+            })
+    void a_photograph_lies_beside_the_studio(String path) {
+        assertThatThrownBy(() -> studio.devices().get(0).withPhoto(Optional.of(path)))
+                .isInstanceOf(UnreadableQuantity.class)
+                .hasMessageContaining("beside the studio");
+        Device pictured = studio.devices().get(0).withPhoto(Optional.of("photos/HERE"));
+        String json = StudioWriter.write(studio.with(pictured)).replace("photos/HERE", path.replace("\\", "\\\\"));
+        assertThatThrownBy(() -> StudioReader.read(json, Path.of("given.json")))
+                .isInstanceOf(UnreadableFile.class)
+                .hasMessageContaining("photo");
     }
 
     private List<Path> write(Setup what) throws IOException {

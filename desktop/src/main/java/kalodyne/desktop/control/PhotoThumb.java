@@ -1,4 +1,4 @@
-package kalodyne.desktop.runsheet;
+package kalodyne.desktop.control;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -7,22 +7,22 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
-import kalodyne.desktop.control.Styled;
 
 /** A photograph, small; its name where it cannot be shown. */
-final class PhotoThumb {
-    private static final double HEIGHT = 54;
+public final class PhotoThumb {
+    /** Usual, in lists of steps. */
+    public static final double SMALL = 54;
 
     private PhotoThumb() {}
 
-    static Node of(Path file) {
+    public static Node of(Path file, double height) {
         if (!Files.isReadable(file)) {
             return label(file.getFileName() + " is not there any more");
         }
         // In the background: a photograph of a phone has tens of megapixels.
-        Image image = new Image(file.toUri().toString(), 0, 2 * HEIGHT, true, true, true);
+        Image image = new Image(file.toUri().toString(), 0, 2 * height, true, true, true);
         ImageView view = new ImageView(image);
-        view.setFitHeight(HEIGHT);
+        view.setFitHeight(height);
         view.setPreserveRatio(true);
         Tooltip.install(view, new Tooltip(file.toString()));
         Label box = new Label("", view);

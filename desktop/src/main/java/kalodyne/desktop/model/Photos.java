@@ -5,14 +5,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import kalodyne.core.files.FileNames;
 
-/** Photographs that are kept with steps: copies in a folder beside the studio. */
-final class StepPhotos {
+/** Photographs that are kept with steps and gear: copies in a folder beside the studio. */
+public final class Photos {
     private static final String PHOTOS = "photos";
 
-    private StepPhotos() {}
+    private Photos() {}
 
     /** Copies one beside a studio; the name by which the studio keeps it. */
-    static String add(Path studio, Path photo) throws IOException {
+    public static String add(Path studio, Path photo) throws IOException {
         Path folder = Files.createDirectories(studio.resolve(PHOTOS));
         Path target = free(folder, photo.getFileName().toString());
         Files.copy(photo, target);
