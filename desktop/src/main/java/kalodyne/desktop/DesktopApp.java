@@ -8,13 +8,21 @@ import java.util.concurrent.Callable;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import kalodyne.desktop.job.Jobs;
 
 /** The window's life: built, shown, closed. */
 public final class DesktopApp extends Application {
     /** For measuring the start: leaves when this is shown, the "window" or the "studio" in it. */
     private static final String LEAVE_WHEN_SHOWN = System.getProperty("kalodyne.leave-when-shown", "");
+
+    private static final double USUAL_WIDTH = 1280;
+    private static final double USUAL_HEIGHT = 800;
+
+    /** So much of the window must be on a screen, that a hand can hold it. */
+    private static final double GRIP = 40;
 
     private static Path dataFolder;
     private static AwaitedStudio awaited;
@@ -44,18 +52,18 @@ public final class DesktopApp extends Application {
         workbench = new Workbench(
                 dataFolder,
                 isThere ? awaited.take() : OpenedStudio.awaited(dataFolder, Clock.system(ZoneId.systemDefault())));
-        ViewSettings settings = new ViewSettings(dataFolder);
+        ViewSettings settings = workbench.settings();
         var look = workbench.appearance().lookProperty();
-        look.set(settings.read());
-        look.addListener((property, before, now) -> settings.write(now));
+        look.set(settings.look());
+        look.addListener((property, before, now) -> settings.keep(now));
         stage.setTitle("Kalodyne");
+        workbench.jobs().statusProperty().addListener((property, before, now) -> stage.setTitle(title(now)));
         stage.setScene(workbench.window().scene());
-        var screen = Screen.getPrimary().getVisualBounds();
-        stage.setWidth(Math.min(1280, screen.getWidth()));
-        stage.setHeight(Math.min(800, screen.getHeight()));
         stage.setMinWidth(900);
         stage.setMinHeight(600);
+        place(stage, settings);
         stage.show();
+        followSystem();
         leaveIfShown("window");
         if (isThere) {
             leaveIfShown("studio");
@@ -63,6 +71,52 @@ public final class DesktopApp extends Application {
             // A large studio takes longer than the window, which does not wait for it.
             awaited.whenThere(this::arrived, Platform::exit);
         }
+    }
+
+    /** Long work shows how far it is, also where the window is only a name in a list. */
+    private static String title(Jobs.Status status) {
+        return status.isIdle()
+                ? "Kalodyne"
+                : Math.round(100 * status.done()) + " % · " + status.title() + " · Kalodyne";
+    }
+
+    /** Where it stood last, if that is still on a screen; one goes on in the room in which one left. */
+    private void place(Stage stage, ViewSettings settings) {
+        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+        stage.setWidth(Math.min(USUAL_WIDTH, screen.getWidth()));
+        stage.setHeight(Math.min(USUAL_HEIGHT, screen.getHeight()));
+        settings.place()
+                .filter(place ->
+                        Screen.getScreensForRectangle(
+                                        place.getMinX(), place.getMinY(), place.getWidth(), place.getHeight())
+                                .stream()
+                                .anyMatch(each -> each.getVisualBounds()
+                                        .contains(place.getMinX() + GRIP, place.getMinY() + GRIP)))
+                .ifPresent(place -> {
+                    stage.setX(place.getMinX());
+                    stage.setY(place.getMinY());
+                    stage.setWidth(place.getWidth());
+                    stage.setHeight(place.getHeight());
+                });
+        stage.setMaximized(settings.isMaximized());
+        workbench.window().enter(settings.room());
+        stage.setOnHiding(event -> settings.keep(
+                new Rectangle2D(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight()),
+                stage.isMaximized(),
+                workbench.window().room()));
+    }
+
+    /** The system is asked off the screen's thread: it may take its time. */
+    private void followSystem() {
+        Thread asking = new Thread(
+                () -> {
+                    boolean isDark = SystemTheme.isDark();
+                    Platform.runLater(
+                            () -> workbench.appearance().systemDarkProperty().set(isDark));
+                },
+                "system theme");
+        asking.setDaemon(true);
+        asking.start();
     }
 
     private void arrived() {

@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import kalodyne.command.Output;
 import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.desktop.shell.Appearance.Look;
+import kalodyne.desktop.shell.Appearance.Theme;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -94,7 +95,7 @@ final class PictureCommand implements Callable<Integer> {
                     after,
                     Integer.parseInt(dimensions.group(1)),
                     Integer.parseInt(dimensions.group(2)),
-                    new Look(theme.equals("dark"), (int) Math.round(100 * text)),
+                    new Look(theme.equals("dark") ? Theme.DARK : Theme.LIGHT, (int) Math.round(100 * text)),
                     file.toAbsolutePath()));
         } catch (UnreadableFile e) {
             output.complain(e.getMessage());

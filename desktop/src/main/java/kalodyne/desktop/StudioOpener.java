@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import kalodyne.core.demo.Boathouse;
@@ -19,9 +20,11 @@ final class StudioOpener implements MainWindow.Opener {
     private final StudioModel studio;
     private final Jobs jobs;
     private final Path demoFolder;
+    private final ViewSettings settings;
     private final Clock clock;
 
-    StudioOpener(StudioModel studio, Jobs jobs, Path dataFolder, Clock clock) {
+    StudioOpener(StudioModel studio, Jobs jobs, Path dataFolder, ViewSettings settings, Clock clock) {
+        this.settings = settings;
         this.studio = studio;
         this.jobs = jobs;
         this.demoFolder = dataFolder.resolve("demo");
@@ -70,6 +73,14 @@ final class StudioOpener implements MainWindow.Opener {
     void show(OpenedStudio opened) {
         studio.show(opened.studio());
         studio.noticeProperty().set(opened.notice());
+        settings.opened(studio.file());
+    }
+
+    @Override
+    public List<Path> recent() {
+        return settings.recent().stream()
+                .filter(file -> !file.equals(studio.file()))
+                .toList();
     }
 
     private static Path demoFile(Path folder) {

@@ -5,37 +5,126 @@ import java.io.Reader;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Properties;
+import java.util.stream.IntStream;
+import javafx.geometry.Rectangle2D;
 import kalodyne.desktop.shell.Appearance.Look;
+import kalodyne.desktop.shell.Appearance.Theme;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** How the window last looked, from one start to the next. Losing it loses no work, so that failures are only logged. */
+/**
+ * How the window last looked and where it stood, and what was open in it, from one start to the next. Losing it loses no work, so
+ * that failures are only logged.
+ */
 final class ViewSettings {
     private static final Logger LOG = LoggerFactory.getLogger(ViewSettings.class);
+    private static final int MOST_RECENT = 8;
+    private static final int USUAL_PERCENT = 100;
 
     private final Path file;
+    private final Properties properties = new Properties();
 
+    /** Of the program whose data lies in a folder. */
     ViewSettings(Path folder) {
         this.file = folder.resolve("view.properties");
-    }
-
-    Look read() {
-        Properties properties = new Properties();
         try (Reader reader = Files.newBufferedReader(file)) {
             properties.load(reader);
-            return new Look(
-                    Boolean.parseBoolean(properties.getProperty("dark")),
-                    Integer.parseInt(properties.getProperty("text", "100")));
         } catch (IOException | IllegalArgumentException e) {
-            return new Look(false, 100);
+            // There is none yet, or it is damaged: everything is as at first.
+            properties.clear();
         }
     }
 
-    void write(Look look) {
-        Properties properties = new Properties();
-        properties.setProperty("dark", String.valueOf(look.dark()));
+    /** Light or dark as the system is, where nobody chose. */
+    Look look() {
+        // Until there was a choice of three, light or dark was kept as whether it is dark.
+        String before = properties.getProperty("dark", "");
+        String theme =
+                properties.getProperty("theme", before.isEmpty() ? "system" : before.equals("true") ? "dark" : "light");
+        return new Look(Theme.of(theme).orElse(Theme.SYSTEM), (int)
+                number("text").orElse((double) USUAL_PERCENT).doubleValue());
+    }
+
+    void keep(Look look) {
+        properties.remove("dark");
+        properties.setProperty("theme", look.theme().name().toLowerCase(Locale.ROOT));
         properties.setProperty("text", String.valueOf(look.textPercent()));
+        write();
+    }
+
+    /** Where the window stood when it was closed. */
+    Optional<Rectangle2D> place() {
+        List<Optional<Double>> sides = List.of("x", "y", "width", "height").stream()
+                .map(side -> number("window." + side))
+                .toList();
+        boolean isWhole = sides.stream().allMatch(Optional::isPresent)
+                && sides.get(2).get() >= 0
+                && sides.get(3).get() >= 0;
+        return isWhole
+                ? Optional.of(new Rectangle2D(
+                        sides.get(0).get(),
+                        sides.get(1).get(),
+                        sides.get(2).get(),
+                        sides.get(3).get()))
+                : Optional.empty();
+    }
+
+    boolean isMaximized() {
+        return Boolean.parseBoolean(properties.getProperty("window.maximized"));
+    }
+
+    void keep(Rectangle2D place, boolean isMaximized, String room) {
+        properties.setProperty("window.x", String.valueOf(place.getMinX()));
+        properties.setProperty("window.y", String.valueOf(place.getMinY()));
+        properties.setProperty("window.width", String.valueOf(place.getWidth()));
+        properties.setProperty("window.height", String.valueOf(place.getHeight()));
+        properties.setProperty("window.maximized", String.valueOf(isMaximized));
+        properties.setProperty("room", room);
+        write();
+    }
+
+    /** The room that one was in last; empty before the first time. */
+    String room() {
+        return properties.getProperty("room", "");
+    }
+
+    /** Studios that were open lately and are still there, the last one first. */
+    List<Path> recent() {
+        return recentNames().stream().map(Path::of).filter(Files::isRegularFile).toList();
+    }
+
+    private List<String> recentNames() {
+        return IntStream.range(0, MOST_RECENT)
+                .mapToObj(i -> properties.getProperty("recent." + i, ""))
+                .filter(name -> !name.isEmpty() && name.indexOf('\0') < 0)
+                .toList();
+    }
+
+    void opened(Path studio) {
+        List<String> now = new ArrayList<>(recentNames());
+        now.remove(studio.toString());
+        now.add(0, studio.toString());
+        for (int i = 0; i < Math.min(MOST_RECENT, now.size()); i++) {
+            properties.setProperty("recent." + i, now.get(i));
+        }
+        write();
+    }
+
+    private Optional<Double> number(String key) {
+        try {
+            double value = Double.parseDouble(properties.getProperty(key, ""));
+            return Double.isFinite(value) && Math.abs(value) < 100_000 ? Optional.of(value) : Optional.empty();
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+
+    private void write() {
         try {
             Files.createDirectories(file.getParent());
             try (Writer writer = Files.newBufferedWriter(file)) {

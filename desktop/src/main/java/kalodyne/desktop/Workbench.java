@@ -57,6 +57,7 @@ public final class Workbench implements AutoCloseable {
     private final TidyModel tidy;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
+    private final ViewSettings settings;
     private final StudioOpener opener;
     private final MainWindow window;
 
@@ -66,6 +67,7 @@ public final class Workbench implements AutoCloseable {
      * @param dataFolder for the demonstration studio, should it be asked for
      */
     public Workbench(Path dataFolder, OpenedStudio opened) {
+        this.settings = new ViewSettings(dataFolder);
         this.studio = new StudioModel(opened.studio(), clock);
         studio.noticeProperty().set(opened.notice());
         jobs.onBriefFailure(failure -> studio.notice(
@@ -80,7 +82,7 @@ public final class Workbench implements AutoCloseable {
         this.playback = new PlaybackModel(studio, Speakers.system());
         this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
         this.tidy = new TidyModel(studio, takes, jobs);
-        opener = new StudioOpener(studio, jobs, dataFolder, clock);
+        opener = new StudioOpener(studio, jobs, dataFolder, settings, clock);
         this.window = new MainWindow(
                 studio,
                 jobs,
@@ -119,6 +121,11 @@ public final class Workbench implements AutoCloseable {
     /** Shows another studio than the present one, which is closed. */
     public void show(OpenedStudio opened) {
         opener.show(opened);
+    }
+
+    /** What is kept of the window from one start to the next. */
+    ViewSettings settings() {
+        return settings;
     }
 
     public MainWindow.Opener opener() {

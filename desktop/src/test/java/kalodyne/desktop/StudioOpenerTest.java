@@ -42,7 +42,7 @@ class StudioOpenerTest {
                 () -> new StudioModel(OpenedStudio.named(demo, clock).studio(), clock));
         Jobs jobs = Desk.onScreen(Jobs::new);
         Desk.onScreen(() -> {
-            new StudioOpener(studio, jobs, data, clock).openDemo(true);
+            new StudioOpener(studio, jobs, data, new ViewSettings(data), clock).openDemo(true);
             assertThat(studio.isReadOnly()).as("while it is made").isTrue();
             studio.change(null, "name it", called("Meanwhile"));
             assertThat(studio.studio().name()).isEqualTo("Mine");

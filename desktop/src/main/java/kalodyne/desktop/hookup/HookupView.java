@@ -166,6 +166,7 @@ final class HookupView extends VBox {
                 .node();
         Label how = new Label("Choose two sockets; the leads that fit are offered, each with what would come of it.");
         Styled.of(how).as("second").wrap();
+        how.setMinHeight(USE_PREF_SIZE);
         VBox box = Styled.of(new VBox(what, how))
                 .as("drop-zone")
                 .id("nothing-plugged")

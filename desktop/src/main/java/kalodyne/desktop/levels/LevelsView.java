@@ -82,7 +82,7 @@ final class LevelsView extends VBox {
 
     private RoomHeader header() {
         sentence.setId("levels-sentence");
-        aim.setId("aim");
+        Styled.of(aim).id("aim").spoken("Where the loudest peaks should lie");
         aim.getItems().setAll(AimSchool.values());
         aim.setConverter(Words.of(each -> "Aim: " + aimWords(each)));
         aim.setButtonCell(aimCell);
@@ -99,7 +99,7 @@ final class LevelsView extends VBox {
     }
 
     private Node tools() {
-        school.setId("gain-school");
+        Styled.of(school).id("gain-school").spoken("How much room above the loudest peaks");
         school.getItems().setAll(GainSchool.values());
         school.setConverter(Words.of(GainSchool::title));
         Styled.of(school)
@@ -108,6 +108,8 @@ final class LevelsView extends VBox {
                 .whole();
         Styled.of(reason).as("second", "small").id("school-reason");
         reason.setMinWidth(0);
+        reason.setWrapText(true);
+        reason.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(reason, Priority.ALWAYS);
         reason.setMaxWidth(Double.MAX_VALUE);
         others.setId("overlay-runs");

@@ -28,9 +28,9 @@ final class IntentionPane extends VBox {
     IntentionPane(SheetModel sheet, PlanModel plan, Runnable more) {
         super(6);
         this.plan = plan;
-        minutes = field("planned-minutes", "30", plan::minutes);
-        tempo = field("planned-tempo", "none", plan::tempo);
-        parts = field("planned-parts", "all at once", plan::parts);
+        minutes = field("planned-minutes", "Minutes in all", "30", plan::minutes);
+        tempo = field("planned-tempo", "Beats a minute", "none", plan::tempo);
+        parts = field("planned-parts", "Parts, one by one", "all at once", plan::parts);
         Label title = Styled.of(new Label("What is planned")).as("section").node();
         Styled.of(refused).as("problem", "small").wrap();
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
@@ -48,9 +48,11 @@ final class IntentionPane extends VBox {
         show();
     }
 
-    private QuantityField field(String id, String prompt, Consumer<String> take) {
-        QuantityField field =
-                Styled.of(new QuantityField(take, refused::setText)).id(id).node();
+    private QuantityField field(String id, String name, String prompt, Consumer<String> take) {
+        QuantityField field = Styled.of(new QuantityField(take, refused::setText))
+                .id(id)
+                .spoken(name)
+                .node();
         field.setPromptText(prompt);
         field.setPrefColumnCount(COLUMNS);
         return field;

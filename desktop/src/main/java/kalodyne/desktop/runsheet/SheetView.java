@@ -82,6 +82,7 @@ final class SheetView extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(new VBox(2, new RoomHeader(sentence, print, begin, close), second, brief), scroll);
         setFocusTraversable(true);
+        setAccessibleText("Run sheet");
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         clock.getKeyFrames().add(new KeyFrame(javafx.util.Duration.millis(TENTH_OF_SECOND), event -> tickOn()));
         clock.setCycleCount(Timeline.INDEFINITE);

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -39,6 +40,8 @@ final class ItemPane extends VBox {
     private final QuantityField name;
     private final Label kind = new Label();
     private final Chooser<Face> faces = new Chooser<>(Face::words);
+    private final Label about =
+            Styled.of(new Label()).as("second", "small").id("face-about").wrap().node();
     private final ChangeMenu change;
     private final PlugDrawing drawing = new PlugDrawing();
     private final Label problem = new Label();
@@ -52,13 +55,19 @@ final class ItemPane extends VBox {
      * One of its sockets or ends.
      *
      * @param id its mark
-     * @param words as offered
+     * @param about which connector it is, and what it is for
      */
-    private record Face(String id, String words, Connector connector, Form form, Map<Contact, String> contacts) {
+    private record Face(
+            String id, String name, String about, Connector connector, Form form, Map<Contact, String> contacts) {
+        String words() {
+            return name + " · " + about;
+        }
+
         static Face of(Socket socket) {
             return new Face(
                     socket.id(),
-                    socket.name() + " · " + socket.words(),
+                    socket.name(),
+                    socket.words(),
                     socket.connector(),
                     // A socket is told by the plug that goes in.
                     socket.form(),
@@ -66,7 +75,7 @@ final class ItemPane extends VBox {
         }
 
         static Face of(LeadEnd end) {
-            return new Face(end.id(), "End " + end.id() + " · " + end.words(), end.connector(), end.form(), Map.of());
+            return new Face(end.id(), "End " + end.id(), end.words(), end.connector(), end.form(), Map.of());
         }
     }
 
@@ -87,7 +96,9 @@ final class ItemPane extends VBox {
         Styled.of(kind).as("second", "small").id("item-kind");
         change = new ChangeMenu(shelf, overlay, problem::setText);
         values = new ValueGrid(shelf, overlay, problem::setText);
-        faces.setId("faces");
+        Styled.of(faces).id("faces").spoken("Socket or end");
+        // There is not always room for all of it in one line: that stands beneath.
+        faces.setButtonCell(new NameCell());
         faces.setOnAction(event -> {
             if (!showing) {
                 showFace();
@@ -113,7 +124,7 @@ final class ItemPane extends VBox {
     }
 
     private VBox left() {
-        return Styled.of(new VBox(6, name, kind, faces, drawing, wiring, extras))
+        return Styled.of(new VBox(6, name, kind, faces, about, drawing, wiring, extras))
                 .as("item-left")
                 .node();
     }
@@ -188,6 +199,7 @@ final class ItemPane extends VBox {
     private void showFace() {
         Chosen chosen = shelf.chosen().orElseThrow();
         Face face = faces.getValue();
+        about.setText(face == null ? "" : face.about());
         if (face != null) {
             drawing.show(face.connector(), face.form(), face.contacts());
         }
@@ -247,5 +259,14 @@ final class ItemPane extends VBox {
         return device.controls().stream()
                 .filter(control -> here.contains(control.id()) || !elsewhere.contains(control.id()))
                 .toList();
+    }
+
+    /** The name alone. */
+    private static final class NameCell extends ListCell<Face> {
+        @Override
+        protected void updateItem(Face face, boolean isEmpty) {
+            super.updateItem(face, isEmpty);
+            setText(face == null ? "" : face.name());
+        }
     }
 }

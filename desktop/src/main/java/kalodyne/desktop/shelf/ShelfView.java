@@ -74,7 +74,7 @@ final class ShelfView extends VBox {
     }
 
     private <T> void prepare(ListView<T> list, String id, String none, Function<T, String> idOf) {
-        list.setId(id);
+        Styled.of(list).id(id).spoken("My " + id);
         list.setPlaceholder(Styled.of(new Label(none)).as("second").wrap().node());
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
@@ -143,7 +143,7 @@ final class ShelfView extends VBox {
     }
 
     private HBox searchRow() {
-        search.setId("shelf-search");
+        Styled.of(search).id("shelf-search").spoken("Find on the shelf");
         search.setPromptText("Find on the shelf: a name, a plug, a colour, “balanced”, “phone”…");
         search.textProperty().bindBidirectional(shelf.queryProperty());
         search.setOnKeyPressed(event -> {
@@ -271,16 +271,16 @@ final class ShelfView extends VBox {
         private final VBox box;
         private final Label name = Styled.of(new Label()).as("medium").node();
         private final Label detail =
-                Styled.of(new Label()).as("second", "small").wrap().node();
+                Styled.of(new Label()).as("second", "small").node();
 
-        KindCell(Node... beside) {
-            VBox words = new VBox(1, name, detail);
-            words.setMinWidth(0);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = new HBox(8, words);
-            row.getChildren().addAll(beside);
-            row.setAlignment(Pos.CENTER_LEFT);
-            box = new VBox(3, heading, row);
+        /**
+         * A cell.
+         *
+         * @param beneath what stands beneath the words
+         */
+        KindCell(Node... beneath) {
+            box = new VBox(1, heading, name, detail);
+            box.getChildren().addAll(beneath);
             setPrefWidth(0);
         }
 

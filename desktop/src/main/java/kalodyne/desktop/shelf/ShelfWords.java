@@ -7,21 +7,15 @@ import kalodyne.core.gear.Connector;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.Lead;
+import kalodyne.core.units.Print;
 
 /** Gear in a line, for lists. */
 final class ShelfWords {
     private ShelfWords() {}
 
-    /** "synth · 3 sockets · Sixteen steps". */
+    /** "synth · 3 sockets". */
     static String of(Device device) {
-        List<String> words = new ArrayList<>();
-        words.add(device.kind().word());
-        int sockets = device.sockets().size();
-        words.add(sockets + (sockets == 1 ? " socket" : " sockets"));
-        if (!device.note().isEmpty()) {
-            words.add(device.note().lines().findFirst().orElse(""));
-        }
-        return String.join(" · ", words);
+        return device.kind().word() + " · " + Print.counted(device.sockets().size(), "socket");
     }
 
     /** "blue · 3 m · 6.35 mm two-pole". */

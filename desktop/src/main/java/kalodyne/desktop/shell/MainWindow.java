@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
@@ -57,6 +58,8 @@ public final class MainWindow {
     private final RibbonView run;
     private final StackPane ribbon = new StackPane();
     private Room entered;
+    private Folding folding;
+    private Menus menus;
 
     /** Opens other studios in this window. */
     public interface Opener {
@@ -64,6 +67,9 @@ public final class MainWindow {
 
         /** Builds the demonstration studio where it is not there yet, and opens it. */
         void openDemo(boolean afresh);
+
+        /** Studios that were open lately, the last one first. */
+        List<Path> recent();
     }
 
     public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, Opener opener) {
@@ -72,7 +78,10 @@ public final class MainWindow {
         this.appearance = appearance;
         this.rooms = List.copyOf(rooms);
         this.opener = opener;
-        findings = new FindingsPane(studio::apply, place -> entered.show(place));
+        findings = new FindingsPane(studio::apply, place -> {
+            entered.show(place);
+            folding.showRoom();
+        });
         nextBar = new NextBar(jobs, studio.keptProperty());
         roomList = new RoomList(rooms, this::enter);
         beginning = new StartModel(studio);
@@ -84,6 +93,9 @@ public final class MainWindow {
         scene = new Scene(root, 1280, 800);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         appearance.dress(scene);
+        scene.widthProperty().addListener(change -> fold());
+        appearance.lookProperty().addListener(change -> fold());
+        fold();
         FocusInView.keep(scene);
         rooms.forEach(room -> {
             room.useOverlay(veil);
@@ -117,21 +129,29 @@ public final class MainWindow {
     private BorderPane frame() {
         Command find = Command.of("Find anything", "Shortcut+K", this::openFinder);
         Command help = Command.of("Help on this room", "F1", this::openHelp);
-        List<Command> file = new ArrayList<>(fileCommands());
-        file.addAll(exchange.commands());
-        file.addAll(handingOn.commands());
-        List<Command> view = viewCommands();
-        commands.addAll(roomCommands());
-        commands.addAll(file);
-        commands.addAll(view);
-        commands.addAll(editCommands());
-        commands.add(find);
-        commands.add(help);
+        List<Command> setups = setupCommands();
+        Menus.Groups groups = new Menus.Groups(
+                List.of(studioCommands(), exchange.commands(), handingOn.commands(), windowCommands()),
+                List.of(editCommands(), List.of(find)),
+                List.of(viewCommands()),
+                List.of(roomCommands()),
+                List.of(
+                        List.of(help),
+                        List.of(
+                                Command.of("Open the demonstration studio", null, () -> opener.openDemo(false)),
+                                Command.of("Start the demonstration afresh", null, () -> opener.openDemo(true))),
+                        List.of(Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")))));
+        Stream.of(groups.file(), groups.editing(), groups.view(), groups.go(), groups.help())
+                .flatMap(List::stream)
+                .forEach(commands::addAll);
+        commands.addAll(setups);
+        menus = new Menus(groups, Menus.recent(opener::recent, opener::open));
+        TopBar bar = new TopBar(studio, setups, find, help);
         ribbon.getChildren().add(run);
         // A room that wants more height than there is scrolls; the run above it stays whole.
         ribbon.setMinHeight(Region.USE_PREF_SIZE);
         BorderPane frame = new BorderPane();
-        frame.setTop(new TopBar(studio, file, view, find, help));
+        frame.setTop(new VBox(menus, bar));
         frame.setLeft(roomList);
         VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), ribbon, page);
         VBox.setVgrow(page, Priority.ALWAYS);
@@ -139,9 +159,13 @@ public final class MainWindow {
         page.setFitToWidth(true);
         page.setFitToHeight(true);
         frame.setCenter(middle);
-        frame.setRight(findings);
         frame.setBottom(nextBar);
+        folding = new Folding(frame, middle, page, findings, roomList, bar);
         return frame;
+    }
+
+    private void fold() {
+        folding.fit(scene.getWidth() / appearance.lookProperty().get().em());
     }
 
     // --- commands ----------------------------------------------------------------------------------------------
@@ -155,7 +179,7 @@ public final class MainWindow {
         return list;
     }
 
-    private List<Command> fileCommands() {
+    private List<Command> setupCommands() {
         return List.of(
                 Command.of("Add a setup", null, studio.setups()::add),
                 Command.of("Duplicate this setup", null, studio.setups()::duplicate),
@@ -163,15 +187,22 @@ public final class MainWindow {
                 Command.of(
                         "Rename this setup…",
                         null,
-                        () -> rename("Rename this setup", studio.setup().name(), studio.setups()::rename)),
+                        () -> rename("Rename this setup", studio.setup().name(), studio.setups()::rename)));
+    }
+
+    private List<Command> studioCommands() {
+        return List.of(
                 Command.of("Open a studio…", "Shortcut+O", this::openStudio),
                 Command.of(
                         "Rename the studio…",
                         null,
-                        () -> rename("Rename the studio", studio.studio().name(), studio.setups()::renameStudio)),
-                Command.of("Open the demonstration studio", null, () -> opener.openDemo(false)),
-                Command.of("Start the demonstration afresh", null, () -> opener.openDemo(true)),
-                Command.of("About Kalodyne and its licences", null, () -> openPage("about.txt")));
+                        () -> rename("Rename the studio", studio.studio().name(), studio.setups()::renameStudio)));
+    }
+
+    private List<Command> windowCommands() {
+        return List.of(
+                Command.of("Preferences…", "Shortcut+Comma", this::openPreferences),
+                Command.of("Quit", "Shortcut+Q", () -> scene().getWindow().hide()));
     }
 
     private List<Command> viewCommands() {
@@ -290,6 +321,11 @@ public final class MainWindow {
         room(id).ifPresent(this::enter);
     }
 
+    /** The name of the room that one is in. */
+    public String room() {
+        return entered.id();
+    }
+
     /** Enters the room of this name and shows a place in it. */
     public void show(String id, Place place) {
         room(id).ifPresent(room -> {
@@ -305,6 +341,8 @@ public final class MainWindow {
     private void enter(Room room) {
         entered = room;
         roomList.select(room);
+        menus.showRoom(room.commands());
+        folding.showRoom();
         showRoom();
     }
 
@@ -417,9 +455,7 @@ public final class MainWindow {
             findings.show(report);
             boolean isSilent =
                     report.findingsTitle().isEmpty() && entered.aside().isEmpty();
-            boolean isShown = !isSilent && !studio.isAwaited() && !isWelcoming();
-            findings.setVisible(isShown);
-            findings.setManaged(isShown);
+            folding.show(entered.title(), report.findings().size(), !isSilent && !studio.isAwaited() && !isWelcoming());
             showNext();
         }
     }
@@ -433,6 +469,12 @@ public final class MainWindow {
 
     private void openHelp() {
         openPage(entered.helpResource());
+    }
+
+    private void openPreferences() {
+        PreferencesPage page = new PreferencesPage(appearance, String.valueOf(studio.file()), veil::lift);
+        veil.lay(page, Pos.CENTER);
+        page.focus();
     }
 
     private void openPage(String resource) {

@@ -89,6 +89,8 @@ final class RibbonView extends ScrollPane {
         Label name = Styled.of(new Label()).as("strong", "card-title").node();
         Label detail = Styled.of(new Label()).as("second", "small").node();
         SeverityMark mark = new SeverityMark();
+        name.setMinWidth(USE_PREF_SIZE);
+        detail.setMinWidth(USE_PREF_SIZE);
         HBox head = new HBox(6, name, mark);
         head.setAlignment(Pos.CENTER_LEFT);
         add(station, new VBox(2, head, detail), name, detail, mark, "station");
@@ -102,9 +104,11 @@ final class RibbonView extends ScrollPane {
         content.setAlignment(Pos.CENTER);
         Piece piece = add(station, content, name, new Label(), mark, "joint");
         HBox.setHgrow(piece.button(), Priority.ALWAYS);
-        piece.button().setPrefWidth(WIRE_WIDTH);
-        piece.button().setMinWidth(WIRE_WIDTH);
-        content.prefWidthProperty().bind(piece.button().widthProperty());
+        // Wires share what is left; none is shorter than its words.
+        name.setMinWidth(USE_PREF_SIZE);
+        wire.setMinWidth(WIRE_WIDTH);
+        content.setMinWidth(USE_PREF_SIZE);
+        piece.button().setMinWidth(USE_PREF_SIZE);
     }
 
     private Piece add(Station station, Node content, Label name, Label detail, SeverityMark mark, String style) {
@@ -131,7 +135,8 @@ final class RibbonView extends ScrollPane {
         StackPane line = new StackPane(new RunLine());
         VBox wire = new VBox(3, name, line);
         wire.setAlignment(Pos.CENTER);
-        wire.setPrefWidth(WIRE_WIDTH);
+        name.setMinWidth(USE_PREF_SIZE);
+        wire.setMinWidth(WIRE_WIDTH);
         HBox.setHgrow(wire, Priority.ALWAYS);
         return wire;
     }

@@ -1,5 +1,6 @@
 package kalodyne.desktop.shell;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
@@ -21,6 +22,8 @@ final class RoomList extends VBox {
     private static final double DIGIT_WIDTH = 8;
 
     private final ToggleGroup group = new ToggleGroup();
+    private final List<Label> titles = new ArrayList<>();
+    private final List<Label> letters = new ArrayList<>();
 
     RoomList(List<Room> rooms, Consumer<Room> enter) {
         getStyleClass().add("room-list");
@@ -43,10 +46,15 @@ final class RoomList extends VBox {
     }
 
     private ToggleButton button(Room room, int number, String keys, Consumer<Room> enter) {
-        Label digit = new Label(room.isBeside() ? "" : String.valueOf(number));
+        Label digit = new Label(String.valueOf(number));
         digit.setMinWidth(DIGIT_WIDTH);
         digit.getStyleClass().addAll("second", "small");
         Label title = new Label(room.title());
+        titles.add(title);
+        if (room.isBeside()) {
+            digit.setText(room.title().substring(0, 1));
+            letters.add(digit);
+        }
         Label count = Styled.of(new Label()).as("strong", "small").whole().node();
         count.managedProperty().bind(count.textProperty().isNotEmpty());
         SeverityMark mark = new SeverityMark();
@@ -75,6 +83,19 @@ final class RoomList extends VBox {
         room.reportProperty().addListener((property, before, report) -> show(report, count, mark));
         show(room.reportProperty().getValue(), count, mark);
         return button;
+    }
+
+    /** With their titles, or the numbers and first letters alone. */
+    void showTitles(boolean areShown) {
+        titles.forEach(title -> {
+            title.setVisible(areShown);
+            title.setManaged(areShown);
+        });
+        letters.forEach(letter -> letter.setVisible(!areShown));
+        getStyleClass().remove("slim");
+        if (!areShown) {
+            getStyleClass().add("slim");
+        }
     }
 
     private static void show(Room.Report report, Label count, SeverityMark mark) {

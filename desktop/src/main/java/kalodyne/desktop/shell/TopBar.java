@@ -2,6 +2,7 @@ package kalodyne.desktop.shell;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
@@ -23,26 +24,31 @@ final class TopBar extends HBox {
     private final MenuButton studioMenu = quiet("studio-menu");
     private final MenuButton runMenu = quiet("run-menu");
     private final List<MenuItem> studioItems = new ArrayList<>();
+    private final Label brand = new Label("Kalodyne");
+    private final List<Node> tools;
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
 
-    TopBar(StudioModel studio, List<Command> fileCommands, List<Command> viewCommands, Command find, Command help) {
+    /**
+     * A bar.
+     *
+     * @param setupCommands what can be done with setups, beneath their names
+     */
+    TopBar(StudioModel studio, List<Command> setupCommands, Command find, Command help) {
         this.studio = studio;
         getStyleClass().add("top-bar");
-        Label brand = new Label("Kalodyne");
         Styled.of(brand).as("brand").whole();
         studioItems.add(new SeparatorMenuItem());
-        fileCommands.forEach(command -> studioItems.add(item(command)));
-        studioItems.add(new SeparatorMenuItem());
-        viewCommands.forEach(command -> studioItems.add(item(command)));
+        setupCommands.forEach(command -> studioItems.add(Menus.item(command)));
         Label run = new Label("run");
         Styled.of(run).as("crumb").whole();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         Styled.of(undo).as("quiet").id("undo").whole().action(() -> studio.undo());
         Styled.of(redo).as("quiet").id("redo").whole().action(() -> studio.redo());
-        getChildren()
-                .addAll(brand, studioMenu, run, runMenu, space, button(find, "Find"), undo, redo, button(help, "Help"));
+        tools = List.of(button(find, "Find"), undo, redo, button(help, "Help"));
+        getChildren().addAll(brand, studioMenu, run, runMenu, space);
+        getChildren().addAll(tools);
         run.visibleProperty().bind(studio.awaitedProperty().not());
         runMenu.visibleProperty().bind(studio.awaitedProperty().not());
         studio.revisionProperty().addListener(change -> show());
@@ -70,11 +76,15 @@ final class TopBar extends HBox {
         return button;
     }
 
-    private static MenuItem item(Command command) {
-        MenuItem item = new MenuItem(command.name());
-        item.setAccelerator(command.keys());
-        item.setOnAction(event -> command.run().run());
-        return item;
+    /** With its buttons and the program's name, or without what stands in the menus as well. */
+    void showTools(boolean areShown) {
+        tools.forEach(tool -> shown(tool, areShown));
+        shown(brand, areShown);
+    }
+
+    private static void shown(Node node, boolean isShown) {
+        node.setVisible(isShown);
+        node.setManaged(isShown);
     }
 
     private void show() {

@@ -36,7 +36,7 @@ final class TakesAside extends VBox {
         filter.setId("log-filter");
         filter.setPromptText("Find in the log");
         filter.textProperty().addListener(change -> showList());
-        note.setId("take-note");
+        Styled.of(note).id("take-note").spoken("Note");
         note.setPrefRowCount(NOTE_ROWS);
         note.setWrapText(true);
         note.setPromptText("Anything to remember");

@@ -177,7 +177,7 @@ final class TakesView extends VBox {
 
     private RoomHeader header() {
         sentence.setId("takes-sentence");
-        chooser.setId("take-chooser");
+        Styled.of(chooser).id("take-chooser").spoken("Take");
         chooser.setConverter(new TakeNames());
         chooser.setMinWidth(Region.USE_PREF_SIZE);
         chooser.setOnAction(event -> {
@@ -185,7 +185,7 @@ final class TakesView extends VBox {
                 takes.select(chooser.getValue());
             }
         });
-        other.setId("compare-chooser");
+        Styled.of(other).id("compare-chooser").spoken("Compared with");
         other.setConverter(new OtherNames());
         other.setMinWidth(Region.USE_PREF_SIZE);
         other.setOnAction(event -> {

@@ -367,6 +367,10 @@ class ShelfRoomTest {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk);
             choose(desk, "lead-7");
+            Desk.onScreen(() -> {
+                desk.find("#item-note").requestFocus();
+                return null;
+            });
             desk.click("#item-note");
             desk.robot().push(KeyCode.CONTROL, KeyCode.A);
             desk.robot().write("Crackles");
