@@ -33,6 +33,24 @@ final class ResistorSums {
                                     "H, balanced: four in series, each", Print.prefixed(pad.balancedSeriesOhms(), "Ω")),
                             new Answer("H, balanced: one across", Print.prefixed(pad.acrossOhms(), "Ω")));
                 },
+                given -> {
+                    Pad pad = new Pad(given.of(ohms).ohms(), given.of(loss));
+                    return List.of(
+                            new Sketch.Circuit(
+                                    "T pad",
+                                    false,
+                                    List.of(
+                                            series(pad.seriesOhms()),
+                                            across(pad.acrossOhms()),
+                                            series(pad.seriesOhms()))),
+                            new Sketch.Circuit(
+                                    "H pad, balanced",
+                                    true,
+                                    List.of(
+                                            series(pad.balancedSeriesOhms()),
+                                            across(pad.acrossOhms()),
+                                            series(pad.balancedSeriesOhms()))));
+                },
                 "Handbook formulas for symmetrical pads");
     }
 
@@ -56,6 +74,13 @@ final class ResistorSums {
                                     "The output sees",
                                     Print.prefixed(series + given.of(across).ohms(), "Ω")));
                 },
+                given -> {
+                    double shunt = given.of(across).ohms();
+                    double series = Pad.seriesOfDivider(shunt, given.of(loss));
+                    return List.of(
+                            new Sketch.Circuit("L pad", false, List.of(series(series), across(shunt))),
+                            new Sketch.Circuit("U pad, balanced", true, List.of(series(series / 2), across(shunt))));
+                },
                 "A divider of two resistances, between a low output and a high input");
     }
 
@@ -68,6 +93,17 @@ final class ResistorSums {
                 "Where does an RC filter cut?",
                 List.of(ohms, farads),
                 given -> List.of(new Answer("3 dB down at", hertz(given.of(farads), given.of(ohms)))),
+                given -> List.of(
+                        new Sketch.Circuit(
+                                "Low-pass",
+                                false,
+                                List.of(
+                                        series(given.of(ohms).ohms()),
+                                        new Sketch.Part(
+                                                true,
+                                                true,
+                                                Print.prefixed(given.of(farads).farads(), "F")))),
+                        Sketch.Curve.lowPass("What passes", given.of(farads).cornerHz(given.of(ohms)))),
                 "f = 1/(2π·R·C)");
     }
 
@@ -88,7 +124,18 @@ final class ResistorSums {
                             new Answer("Capacitance", Print.prefixed(whole.farads(), "F")),
                             new Answer("3 dB down at", hertz(whole, given.of(ohms))));
                 },
+                given -> List.of(Sketch.Curve.lowPass(
+                        "What the lead leaves",
+                        given.of(perMetre).times(given.of(length).metres()).cornerHz(given.of(ohms)))),
                 "f = 1/(2π·R·C); a coil's own resonance comes on top: see Levels");
+    }
+
+    private static Sketch.Part series(double ohms) {
+        return new Sketch.Part(false, false, Print.prefixed(ohms, "Ω"));
+    }
+
+    private static Sketch.Part across(double ohms) {
+        return new Sketch.Part(true, false, Print.prefixed(ohms, "Ω"));
     }
 
     private static String hertz(Capacitance farads, Impedance ohms) {

@@ -15,6 +15,7 @@ import kalodyne.core.units.UnreadableQuantity;
  * @param title what it answers: "How long does the disk last?"
  * @param fields what is typed
  * @param working works it out
+ * @param drawing draws it
  * @param source what it rests on: a standard, a law, common practice
  */
 public record Sum(
@@ -23,9 +24,21 @@ public record Sum(
         String title,
         List<Field<?>> fields,
         Function<Given, List<Answer>> working,
+        Function<Given, List<Sketch>> drawing,
         String source) {
     public Sum {
         fields = List.copyOf(fields);
+    }
+
+    /** A sum of which there is nothing to see. */
+    Sum(
+            String id,
+            Group group,
+            String title,
+            List<Field<?>> fields,
+            Function<Given, List<Answer>> working,
+            String source) {
+        this(id, group, title, fields, working, given -> List.of(), source);
     }
 
     /** Headings. */
@@ -50,17 +63,24 @@ public record Sum(
     }
 
     /** One line of the result. */
-    public record Answer(String label, String value) {}
+    public record Answer(String label, String value) {
+        /** "3 dB down at: 15.9 kHz". */
+        public String words() {
+            return label + ": " + value;
+        }
+    }
 
     /**
      * What came of it.
      *
      * @param answers empty where something could not be read
+     * @param sketches pictures of it, where there is something to see
      * @param problems by the ids of the fields
      */
-    public record Worked(List<Answer> answers, Map<String, String> problems) {
+    public record Worked(List<Answer> answers, List<Sketch> sketches, Map<String, String> problems) {
         public Worked {
             answers = List.copyOf(answers);
+            sketches = List.copyOf(sketches);
             problems = Map.copyOf(problems);
         }
     }
@@ -87,14 +107,16 @@ public record Sum(
             }
         }
         if (!problems.isEmpty()) {
-            return new Worked(List.of(), problems);
+            return new Worked(List.of(), List.of(), problems);
         }
         try {
-            return new Worked(working.apply(given), Map.of());
+            return new Worked(working.apply(given), drawing.apply(given), Map.of());
         } catch (IllegalArgumentException e) {
             String first = fields.get(0).id();
             return new Worked(
-                    List.of(), Map.of(first, "With these values there is no answer: " + e.getMessage() + "."));
+                    List.of(),
+                    List.of(),
+                    Map.of(first, "With these values there is no answer: " + e.getMessage() + "."));
         }
     }
 }

@@ -1,6 +1,10 @@
 package kalodyne.core.takes;
 
+import java.io.IOException;
 import java.util.Arrays;
+import java.util.concurrent.CancellationException;
+import kalodyne.core.files.Progress;
+import kalodyne.core.sound.SoundStream;
 
 /** The shape of one channel, for drawing: the lowest and the highest sample of each of many equal parts. */
 public final class Overview {
@@ -19,6 +23,34 @@ public final class Overview {
         this.framesPerPart = framesPerPart;
         this.lowest = lowest;
         this.highest = highest;
+    }
+
+    /**
+     * Reads a recording to its end: of all its channels the lowest and the highest.
+     *
+     * @throws CancellationException where the progress asked to stop
+     */
+    public static Overview of(SoundStream sound, Progress progress) throws IOException {
+        Maker maker = new Maker();
+        for (int count = sound.next(); count > 0; count = sound.next()) {
+            for (int at = 0; at < count; ) {
+                int end = at + Math.min(count - at, maker.room());
+                float low = Float.MAX_VALUE;
+                float high = -Float.MAX_VALUE;
+                for (float[] channel : sound.samples()) {
+                    for (int i = at; i < end; i++) {
+                        low = Math.min(low, channel[i]);
+                        high = Math.max(high, channel[i]);
+                    }
+                }
+                maker.add(low, high, end - at);
+                at = end;
+            }
+            if (!progress.report(0)) {
+                throw new CancellationException();
+            }
+        }
+        return maker.overview();
     }
 
     public long framesPerPart() {

@@ -103,4 +103,33 @@ class SumsTest {
     void spans_read_well(long seconds, String words) {
         assertThat(Spans.words(Duration.ofSeconds(seconds))).isEqualTo(words);
     }
+
+    /**
+     * What is drawn is what was worked out: the same handbook values; a first-order low-pass is 3.01 dB down at its corner, 20.04 dB a
+     * decade above, and 0.04 dB a decade below.
+     */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            pad     | ohms=600 Ω; loss=20 dB | T pad: in series 490.9 Ω, across 121.2 Ω, in series 490.9 Ω
+            pad     | ohms=600 Ω; loss=20 dB | H pad, balanced: in series 245.5 Ω in each wire, across 121.2 Ω, in series 245.5 Ω in each wire
+            divider | across=150 Ω; loss=40 dB | L pad: in series 14.85 kΩ, across 150 Ω
+            divider | across=150 Ω; loss=40 dB | U pad, balanced: in series 7.425 kΩ in each wire, across 150 Ω
+            corner  | ohms=15.915 kΩ; farads=10 nF | What passes: 0.0 dB at 100 Hz, −3.0 dB at 1 kHz, −20.0 dB at 10 kHz
+            lead    | ohms=10 kΩ; per-metre=100 pF/m; length=6 m | What the lead leaves: 0.0 dB at 100 Hz, 0.0 dB at 1 kHz, −0.6 dB at 10 kHz
+            """)
+    void what_is_drawn_is_what_was_worked_out(String id, String typed, String words) {
+        assertThat(work(id, typed).sketches()).extracting(Sketch::words).contains(words);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            pad    | ohms=0 Ω; loss=20 dB
+            corner | ohms=0 Ω; farads=10 nF
+            pad    | ohms=much; loss=20 dB
+            """)
+    void where_there_is_no_answer_nothing_is_drawn(String id, String typed) {
+        Sum.Worked worked = work(id, typed);
+        assertThat(worked.problems()).isNotEmpty();
+        assertThat(worked.sketches()).isEmpty();
+    }
 }

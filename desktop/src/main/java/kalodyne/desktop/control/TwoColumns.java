@@ -11,7 +11,7 @@ public final class TwoColumns extends Pane {
     private static final double GAP = 1.3;
 
     private static final double WIDEST_FIRST = 25;
-    private static final double SHARE_OF_FIRST = 0.46;
+    private static final double SHARE_OF_FIRST = 0.42;
 
     private final Region first;
     private final Region second;

@@ -1,6 +1,8 @@
 package kalodyne.desktop.convert;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -45,6 +47,14 @@ public final class ConvertModel {
     public void type(Field<?> field, String text) {
         typed.computeIfAbsent(sum(), key -> new HashMap<>()).put(field.id(), text);
         work();
+    }
+
+    /** What was asked, what is known, and what came of it, a line each. */
+    public String words() {
+        List<String> lines = new ArrayList<>(List.of(sum().title()));
+        sum().fields().forEach(field -> lines.add(field.label() + ": " + typed(field)));
+        worked.get().answers().forEach(answer -> lines.add(answer.words()));
+        return String.join("\n", lines);
     }
 
     private void work() {

@@ -4,10 +4,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -32,6 +36,8 @@ final class ConvertView extends VBox {
     private final Label sentence = new Label();
     private final GridPane known = new GridPane();
     private final GridPane answers = new GridPane();
+    private final Button copy = new Button("Copy the result");
+    private final FlowPane sketches = new FlowPane(12, 12);
     private final Label source = new Label();
     private final Map<String, TextField> fields = new HashMap<>();
     private final Map<String, Label> problems = new HashMap<>();
@@ -44,7 +50,11 @@ final class ConvertView extends VBox {
         known.getStyleClass().add("convert-known");
         Styled.of(answers).as("convert-answers").id("convert-answers");
         Styled.of(source).as("second", "small").wrap();
-        VBox sheet = new VBox(18, known, answers, source);
+        Styled.of(copy)
+                .id("copy-answers")
+                .tip("To paste them into a note or a message")
+                .action(this::copyAnswers);
+        VBox sheet = new VBox(18, known, answers, copy, sketches, source);
         sheet.getStyleClass().add("convert-sheet");
         BesideOrBelow both =
                 new BesideOrBelow(questions(), new DownScroll(sheet).shrinking(), LIST_EM, LIST_HIGH_EM, SHEET_EM);
@@ -124,6 +134,9 @@ final class ConvertView extends VBox {
         fields.forEach((id, field) ->
                 field.pseudoClassStateChanged(REFUSED, worked.problems().containsKey(id)));
         answers.getChildren().clear();
+        copy.setDisable(worked.answers().isEmpty());
+        sketches.getChildren()
+                .setAll(worked.sketches().stream().map(SketchView::new).toList());
         int row = 0;
         for (Sum.Answer answer : worked.answers()) {
             Label label = new Label(answer.label());
@@ -134,5 +147,12 @@ final class ConvertView extends VBox {
             value.setWrapText(true);
             answers.addRow(row++, label, value);
         }
+    }
+
+    /** What was asked and what came of it, as text. */
+    private void copyAnswers() {
+        ClipboardContent content = new ClipboardContent();
+        content.putString(model.words());
+        Clipboard.getSystemClipboard().setContent(content);
     }
 }

@@ -6,8 +6,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -37,6 +39,9 @@ public final class LineupModel implements AutoCloseable {
 
     private static final Pattern RECORDING =
             Pattern.compile("(?i).*\\.(wav|wave|aiff?|flac|mp3|m4a|aac|ogg|opus|mp4|mov|mkv)");
+    /** By its ending, or by what people call it. */
+    private static final Pattern FILM = Pattern.compile("(?i).*(\\.(mp4|mov|mkv)|film.*|video.*|camera.*)");
+
     private static final int MOST_OFFERED = 60;
     private final StudioModel studio;
     private final TakesModel takes;
@@ -111,6 +116,29 @@ public final class LineupModel implements AutoCloseable {
         return all;
     }
 
+    /** Begins with what plainly belongs together: of two recordings that are no takes the film, and its sound from elsewhere. */
+    public void begin() {
+        Set<Path> recorded = studio.studio().setups().stream()
+                .flatMap(setup -> setup.takes().stream())
+                .map(takes::fileOf)
+                .map(Path::toAbsolutePath)
+                .collect(Collectors.toSet());
+        List<Path> others = offered().stream()
+                .map(Offered::file)
+                .filter(file -> !recorded.contains(file.toAbsolutePath()))
+                .toList();
+        List<Path> films = others.stream().filter(LineupModel::isFilm).toList();
+        boolean isUntouched = state().reference().isEmpty() && state().other().isEmpty();
+        if (isUntouched && others.size() == 2 && films.size() == 1) {
+            chooseReference(films.get(0));
+            chooseOther(others.get(1 - others.indexOf(films.get(0))));
+        }
+    }
+
+    private static boolean isFilm(Path file) {
+        return FILM.matcher(file.getFileName().toString()).matches();
+    }
+
     public void chooseReference(Path file) {
         choose(state().of(Optional.of(file), state().other()));
     }
@@ -119,8 +147,12 @@ public final class LineupModel implements AutoCloseable {
         choose(state().of(state().reference(), Optional.of(file)));
     }
 
-    /** Takes files as they were dropped: the first is what stays, unless it is there already. */
+    /** Takes files as they were dropped: of two the first is what stays; of one it does unless something is there already. */
     public void drop(List<Path> files) {
+        if (files.size() == 2) {
+            choose(state().of(Optional.of(files.get(0)), Optional.of(files.get(1))));
+            return;
+        }
         for (Path file : files) {
             if (state().reference().isEmpty()) {
                 chooseReference(file);

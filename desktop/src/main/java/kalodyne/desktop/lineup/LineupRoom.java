@@ -64,6 +64,7 @@ public final class LineupRoom implements Room {
     private LineupPages pages() {
         if (pages == null) {
             view = new LineupView(model);
+            model.begin();
             pages = new LineupPages(view, new TidyView(tidy, model), () -> report.set(report()));
         }
         return pages;

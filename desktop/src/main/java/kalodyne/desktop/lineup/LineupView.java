@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -91,7 +92,7 @@ final class LineupView extends VBox {
     // --- parts -------------------------------------------------------------------------------------------------
 
     private RoomHeader header() {
-        format.setId("lineup-format");
+        Styled.of(format).id("lineup-format").spoken("Kind of file");
         format.offering(List.of(CopyFormat.values()), CopyFormat.WAV_24);
         format.setMinWidth(Region.USE_PREF_SIZE);
         write.setId("lineup-write");
@@ -169,8 +170,8 @@ final class LineupView extends VBox {
         start.setPrefWidth(1);
         end.setPrefWidth(1);
         VBox.setVgrow(both, Priority.ALWAYS);
-        both.setMinHeight(0);
         Styled.of(facts).id("lineup-facts").as("second").wrap();
+        Stream.of(facts, typed, editor).forEach(words -> words.setMinHeight(Region.USE_PREF_SIZE));
         return new VBox(10, legend(), both, byHand(), factsOrProblem(), forEditor());
     }
 
@@ -185,8 +186,11 @@ final class LineupView extends VBox {
                 filled,
                 small("reference"),
                 line,
-                small("other recording, as loud. Drag it to move it; at the end, to change its drift"));
+                Styled.of(small("other recording, as loud. Drag it to move it; at the end, to change its drift"))
+                        .wrap()
+                        .node());
         row.setAlignment(Pos.CENTER_LEFT);
+        row.setMinHeight(Region.USE_PREF_SIZE);
         return row;
     }
 
@@ -196,9 +200,9 @@ final class LineupView extends VBox {
     }
 
     private FlowPane byHand() {
-        offset.setId("lineup-offset");
+        Styled.of(offset).id("lineup-offset").spoken("Offset");
         offset.setPrefColumnCount(OFFSET_COLUMNS);
-        drift.setId("lineup-drift");
+        Styled.of(drift).id("lineup-drift").spoken("Drift");
         drift.setPrefColumnCount(DRIFT_COLUMNS);
         corrected.setId("lineup-corrected");
         corrected.getStyleClass().add("wave-tool");
@@ -221,6 +225,7 @@ final class LineupView extends VBox {
                 corrected,
                 asFound);
         row.setAlignment(Pos.CENTER_LEFT);
+        row.setMinHeight(Region.USE_PREF_SIZE);
         return row;
     }
 

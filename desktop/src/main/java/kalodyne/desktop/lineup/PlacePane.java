@@ -49,6 +49,7 @@ final class PlacePane extends VBox {
         VBox.setVgrow(wave, Priority.ALWAYS);
         FlowPane tools = new FlowPane(6, 4);
         tools.setAlignment(Pos.CENTER_LEFT);
+        tools.setMinHeight(USE_PREF_SIZE);
         voice(Voice.REFERENCE, "Reference", id + "-hear-reference", "Only the reference, over and over");
         voice(Voice.OTHER, "Other", id + "-hear-other", "Only the other recording");
         voice(Voice.BOTH, "Both: echo?", id + "-hear-both", "Both together: what is off sounds like an echo");

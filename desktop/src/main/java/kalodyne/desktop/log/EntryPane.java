@@ -2,18 +2,23 @@ package kalodyne.desktop.log;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.studio.log.Entry;
+import kalodyne.core.studio.log.Trend;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.ClockFace;
 import kalodyne.desktop.control.Paragraphs;
 import kalodyne.desktop.control.Styled;
 
@@ -40,7 +45,10 @@ final class EntryPane extends Paragraphs {
         LogModel.State state = log.state();
         state.chosen().ifPresent(entry -> {
             head(entry);
+            entry.take().ifPresent(take -> wave(entry));
             back(state);
+            dials(entry);
+            trend(entry);
             points(entry);
             compare(state, entry);
         });
@@ -58,6 +66,42 @@ final class EntryPane extends Paragraphs {
             Styled.of(look).id("log-to-take").action(() -> showTake.accept(entry));
             getChildren().add(look);
         });
+    }
+
+    private void wave(Entry entry) {
+        SmallWave wave = new SmallWave();
+        getChildren().add(wave);
+        log.shape(entry, wave::show);
+    }
+
+    /** The knobs as clocks: a look says more than a list of times. */
+    private void dials(Entry entry) {
+        FlowPane row = new FlowPane(10, 6);
+        log.knobs(entry).forEach((name, control) -> {
+            ClockFace face = new ClockFace((gesture, position) -> {});
+            face.show(control, control, false);
+            face.setAccessibleText(name + ", " + control.reading());
+            face.setFocusTraversable(false);
+            face.setMouseTransparent(true);
+            Label words = Styled.of(new Label(name)).as("small").wrap().node();
+            Label place =
+                    Styled.of(new Label(control.place())).as("second", "small").node();
+            VBox dial =
+                    Styled.of(new VBox(1, face, words, place)).as("log-dial").node();
+            row.getChildren().add(dial);
+        });
+        if (!row.getChildren().isEmpty()) {
+            section("How the knobs stood");
+            getChildren().add(row);
+        }
+    }
+
+    private void trend(Entry entry) {
+        Trend trend = log.trend();
+        if (trend.points().size() > 1) {
+            section("From take to take, dBFS");
+            getChildren().add(new TrendView(trend, entry.name()));
+        }
     }
 
     private void back(LogModel.State state) {
@@ -82,9 +126,13 @@ final class EntryPane extends Paragraphs {
     }
 
     private void points(Entry entry) {
-        if (!entry.points().isEmpty()) {
-            section(entry.isTake() ? "What was wrong, how the knobs stood" : "Anything to remember");
-            entry.points().forEach(point -> line(point, "finding-text"));
+        Set<String> dials = log.knobs(entry).keySet();
+        List<String> points = entry.points().stream()
+                .filter(point -> dials.stream().noneMatch(point::startsWith))
+                .toList();
+        if (!points.isEmpty()) {
+            section(entry.isTake() ? "What was wrong" : "Anything to remember");
+            points.forEach(point -> line(point, "finding-text"));
         }
     }
 
@@ -98,7 +146,7 @@ final class EntryPane extends Paragraphs {
         }
         section("Compare with");
         Chooser<Entry> chooser = new Chooser<>(each -> EntryCell.words(each) + ", " + EntryCell.time(each.at()));
-        chooser.setId("log-compare");
+        Styled.of(chooser).id("log-compare").spoken("Compare with");
         chooser.offering(others, state.other().orElse(null));
         chooser.setPromptText("another take or session");
         chooser.valueProperty().addListener((property, before, chosen) -> log.compareWith(Optional.ofNullable(chosen)));

@@ -1,19 +1,29 @@
 package kalodyne.desktop.log;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import kalodyne.core.gear.Control;
 import kalodyne.core.runsheet.Recall;
+import kalodyne.core.sound.SoundFiles;
+import kalodyne.core.sound.SoundStream;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.LogBook;
+import kalodyne.core.studio.log.Trend;
 import kalodyne.core.studio.log.UnreadTakes;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.takes.Overview;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 
@@ -31,6 +41,7 @@ public final class LogModel {
     private LogBook book;
     private List<Entry> shown = List.of();
     private Habits habits;
+    private final AtomicReference<Path> wantedShape = new AtomicReference<>();
 
     /** While these are the same the log is. */
     private Object madeOf;
@@ -176,6 +187,43 @@ public final class LogModel {
     public void compareWith(Optional<Entry> entry) {
         other = entry;
         refresh();
+    }
+
+    /** How the takes of the run came out of which one is looked at. */
+    public Trend trend() {
+        return chosen.map(entry -> Trend.of(book.entries(), entry)).orElse(new Trend(List.of()));
+    }
+
+    /** The knobs as they stood when it was done, as far as they are still there: by the device and the knob. */
+    public Map<String, Control> knobs(Entry entry) {
+        Map<String, Control> knobs = new TreeMap<>();
+        entry.stand()
+                .positions()
+                .forEach((spot, position) -> studio.studio()
+                        .device(spot.item())
+                        .ifPresent(device -> device.control(spot.part())
+                                .flatMap(control -> control.at(position))
+                                .ifPresent(control -> knobs.put(device.name() + ", " + control.name(), control))));
+        return knobs;
+    }
+
+    /** Reads the shape of a take; nothing where it cannot be read. What nobody looks at any more is not read to its end. */
+    public void shape(Entry entry, Consumer<Optional<Overview>> delivered) {
+        Path file = studio.folder().resolve(entry.take().orElseThrow().file());
+        wantedShape.set(file);
+        jobs.runBriefly(
+                progress -> {
+                    try (SoundStream sound = SoundFiles.open(file)) {
+                        return Optional.of(Overview.of(sound, done -> file.equals(wantedShape.get())));
+                    } catch (IOException | CancellationException e) {
+                        return Optional.<Overview>empty();
+                    }
+                },
+                read -> {
+                    if (file.equals(wantedShape.get())) {
+                        delivered.accept(read);
+                    }
+                });
     }
 
     // --- going back --------------------------------------------------------------------------------------------

@@ -42,7 +42,7 @@ final class LogView extends VBox {
         this.log = log;
         getStyleClass().add("room");
         sentence.setId("log-sentence");
-        search.setId("log-search");
+        Styled.of(search).id("log-search").spoken("Find in the log");
         search.setPromptText("Find: a run, a knob, a fault");
         search.setPrefColumnCount(SEARCH_COLUMNS);
         search.textProperty().addListener((property, before, typed) -> log.search(typed));
@@ -56,7 +56,7 @@ final class LogView extends VBox {
         read.setOnAction(event -> log.readAll());
         print = new PrintMenu(
                 "log-print", paper, () -> paper.recallSheets(log.state().chosen()));
-        list.setId("log-list");
+        Styled.of(list).id("log-list").spoken("Takes and sessions");
         list.setCellFactory(view -> new EntryCell());
         list.setMinHeight(0);
         Styled.of(nothing).wrap().as("second");

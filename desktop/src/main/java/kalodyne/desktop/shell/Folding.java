@@ -64,7 +64,7 @@ final class Folding {
     void fit(double ems) {
         isFolded = ems < BESIDE;
         rooms.showTitles(ems >= WITH_TITLES);
-        bar.showTools(ems >= WITH_TITLES);
+        bar.showTools(ems >= BESIDE);
         show();
     }
 

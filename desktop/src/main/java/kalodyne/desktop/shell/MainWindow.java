@@ -146,12 +146,12 @@ public final class MainWindow {
                 .forEach(commands::addAll);
         commands.addAll(setups);
         menus = new Menus(groups, Menus.recent(opener::recent, opener::open));
-        TopBar bar = new TopBar(studio, setups, find, help);
+        TopBar bar = new TopBar(studio, menus, setups, find, help);
         ribbon.getChildren().add(run);
         // A room that wants more height than there is scrolls; the run above it stays whole.
         ribbon.setMinHeight(Region.USE_PREF_SIZE);
         BorderPane frame = new BorderPane();
-        frame.setTop(new VBox(menus, bar));
+        frame.setTop(bar);
         frame.setLeft(roomList);
         VBox middle = new VBox(new NoticeBar(studio.noticeProperty()), ribbon, page);
         VBox.setVgrow(page, Priority.ALWAYS);

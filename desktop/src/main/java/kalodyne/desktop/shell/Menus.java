@@ -29,6 +29,7 @@ final class Menus extends MenuBar {
     Menus(Groups groups, Menu recent) {
         setId("menus");
         setUseSystemMenuBar(true);
+        setMinWidth(USE_PREF_SIZE);
         always = groups.editing();
         Menu file = menu("File", groups.file());
         file.getItems().add(1, recent);

@@ -38,13 +38,17 @@ final class PreferencesPage extends VBox {
         GridPane grid = new GridPane();
         grid.setHgap(14);
         grid.setVgap(8);
-        grid.addRow(0, new Label("Light or dark"), theme);
-        grid.addRow(1, new Label("Size of text"), text);
-        grid.addRow(2, new Label("This studio is kept in"), kept);
+        grid.addRow(0, name("Light or dark"), theme);
+        grid.addRow(1, name("Size of text"), text);
+        grid.addRow(2, name("This studio is kept in"), kept);
         Button done = Styled.of(new Button("Done")).as("primary").action(leave).node();
         done.setDefaultButton(true);
         getChildren()
                 .addAll(Styled.of(new Label("Preferences")).as("card-title").node(), grid, done);
+    }
+
+    private static Label name(String words) {
+        return Styled.of(new Label(words)).whole().node();
     }
 
     void focus() {

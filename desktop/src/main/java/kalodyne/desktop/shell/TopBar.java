@@ -13,28 +13,32 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.RunChoice;
 import kalodyne.desktop.model.StudioModel;
 
 /** The bar at the top: which studio, setup and run this is, finding, undo and redo, help. */
-final class TopBar extends HBox {
+final class TopBar extends VBox {
     private final StudioModel studio;
     private final MenuButton studioMenu = quiet("studio-menu");
     private final MenuButton runMenu = quiet("run-menu");
     private final List<MenuItem> studioItems = new ArrayList<>();
     private final Label brand = new Label("Kalodyne");
     private final List<Node> tools;
+    private final HBox row = new HBox();
+    private final Menus menus;
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
 
     /**
      * A bar.
      *
+     * @param menus stand in front, or above where there is little room
      * @param setupCommands what can be done with setups, beneath their names
      */
-    TopBar(StudioModel studio, List<Command> setupCommands, Command find, Command help) {
+    TopBar(StudioModel studio, Menus menus, List<Command> setupCommands, Command find, Command help) {
         this.studio = studio;
         getStyleClass().add("top-bar");
         Styled.of(brand).as("brand").whole();
@@ -47,8 +51,11 @@ final class TopBar extends HBox {
         Styled.of(undo).as("quiet").id("undo").whole().action(() -> studio.undo());
         Styled.of(redo).as("quiet").id("redo").whole().action(() -> studio.redo());
         tools = List.of(button(find, "Find"), undo, redo, button(help, "Help"));
-        getChildren().addAll(brand, studioMenu, run, runMenu, space);
-        getChildren().addAll(tools);
+        row.getChildren().addAll(brand, menus, studioMenu, run, runMenu, space);
+        row.getChildren().addAll(tools);
+        row.getStyleClass().add("top-row");
+        getChildren().add(row);
+        this.menus = menus;
         run.visibleProperty().bind(studio.awaitedProperty().not());
         runMenu.visibleProperty().bind(studio.awaitedProperty().not());
         studio.revisionProperty().addListener(change -> show());
@@ -80,6 +87,13 @@ final class TopBar extends HBox {
     void showTools(boolean areShown) {
         tools.forEach(tool -> shown(tool, areShown));
         shown(brand, areShown);
+        row.getChildren().remove(menus);
+        getChildren().remove(menus);
+        if (areShown) {
+            row.getChildren().add(1, menus);
+        } else {
+            getChildren().add(0, menus);
+        }
     }
 
     private static void shown(Node node, boolean isShown) {

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.Test;
@@ -36,6 +37,16 @@ class ConvertRoomTest {
             desk.typeInto("#field-one", "0 dBu");
             desk.typeInto("#field-other", "0 dBu");
             assertThat(values(desk)).containsExactly("+3.0 dBu", "+6.0 dBu", "nothing is left");
+            desk.click("#copy-answers");
+            assertThat(Desk.onScreen(() -> Clipboard.getSystemClipboard().getString()))
+                    .endsWith(
+                            "Of two players: +3.0 dBu\nOf the same signal: +6.0 dBu\nThe same, one inverted: nothing is left");
+            desk.click("#sum-divider");
+            assertThat(desk.robot().lookup(".sum-sketch").queryAllAs(SketchView.class))
+                    .extracting(SketchView::getAccessibleText)
+                    .containsExactly(
+                            "L pad: in series 14.85 kΩ, across 150 Ω",
+                            "U pad, balanced: in series 7.425 kΩ in each wire, across 150 Ω");
             // What was typed before is still there.
             desk.click("#sum-level");
             assertThat(desk.text("#field-level")).isEqualTo("loud");

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.lineup.ClockLine;
 import kalodyne.core.recording.Speakers;
@@ -26,6 +27,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Lining up without a window: pairs that are written down by formula, so that offset and drift are known. */
 class LineupModelTest {
@@ -70,6 +73,27 @@ class LineupModelTest {
 
     private ClockLine clock() {
         return lineup.state().clock().orElseThrow();
+    }
+
+    /** A film and one recording that belongs to no run: that is the pair. Of three nobody knows. */
+    @ParameterizedTest
+    @CsvSource({
+        "trio film.wav; sound.wav, trio film.wav, sound.wav",
+        "a.wav; VIDEO_0001.wav, VIDEO_0001.wav, a.wav",
+        "a.wav; b.wav, , ",
+        "film.wav; a.wav; b.wav, , ",
+        "film 1.wav; film 2.wav, , "
+    })
+    void begins_with_what_plainly_belongs_together(String files, String reference, String other) throws IOException {
+        Path beside = Files.createDirectories(folder.resolve("takes"));
+        for (String file : files.split("; ", -1)) {
+            Files.writeString(beside.resolve(file), "no sound, which only reading it would tell");
+        }
+        lineup.begin();
+        assertThat(lineup.state().reference().map(file -> file.getFileName().toString()))
+                .isEqualTo(Optional.ofNullable(reference));
+        assertThat(lineup.state().other().map(file -> file.getFileName().toString()))
+                .isEqualTo(Optional.ofNullable(other));
     }
 
     @Test

@@ -71,6 +71,20 @@ class LogRoomTest {
         assertThat(words("#log-list")).contains("No entry has these words.");
     }
 
+    /** How it sounded, how the knobs stood, how it went from take to take: told to those who do not see it too. */
+    @Test
+    void a_take_is_seen_at_a_glance() {
+        Desk.until(() -> desk.find("#log-wave").getAccessibleText().equals("Shape of the recording"));
+        assertThat(Desk.onScreen(() -> desk.find("#log-entry").lookupAll(".clock-face").stream()
+                        .map(Node::getAccessibleText)
+                        .toList()))
+                .containsExactlyInAnyOrder("Bass synth, volume, 0.0 dB · 5:00", "Interface, gain 3, +12.0 dB · 12:00");
+        assertThat(desk.find("#log-trend").getAccessibleText())
+                .startsWith("Peak and noise from take to take: Take 1 peak −8.8 dBFS, noise −")
+                .contains("; Take 2 peak 0.0 dBFS")
+                .endsWith("with a fault");
+    }
+
     /** Last month's knobs come back as steps for the hands, and one press tells the program; undo takes that back. */
     @Test
     void what_was_right_last_month_is_brought_back() {

@@ -27,6 +27,7 @@ public final class SetupForms {
 
     private static final ObjectForm<FirstVerdict> JUDGED = ObjectForm.of(f -> new FirstVerdict(
             f.maybeNumber("peakDbfs", FirstVerdict::peakDbfs),
+            f.maybeNumber("noiseDbfs", FirstVerdict::noiseDbfs),
             f.text("sentence", FirstVerdict::sentence),
             f.list("faults", FAULT, FirstVerdict::faults)));
 

@@ -64,6 +64,7 @@ class LogBookTest {
         return new Take("Take " + number, run, number + ".wav", day(number), Map.of(Spot.read("interface.gain-3"), 0.5))
                 .with(new FirstVerdict(
                         OptionalDouble.of(-6),
+                        OptionalDouble.of(-70),
                         "It was so",
                         Stream.of(faults)
                                 .map(code -> new FirstVerdict.Fault(
@@ -89,6 +90,26 @@ class LogBookTest {
         assertThat(book.find("hum cello")).extracting(Entry::name).containsExactly("Take 4", "Take 2", "Take 1");
         assertThat(book.find("gain 10:30")).extracting(Entry::name).containsExactly("Take 8");
         assertThat(book.find("nowhere")).isEmpty();
+    }
+
+    /** Of one run in its order; takes that nobody has read have nothing to show. */
+    @Test
+    void takes_of_a_run_are_a_trend() {
+        List<Entry> entries = book(with(List.of(session(1, List.of())))).entries();
+        Entry synth = entries.stream()
+                .filter(entry -> entry.name().equals("Take 8"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(Trend.of(entries, synth).points())
+                .extracting(
+                        Trend.Point::name,
+                        Trend.Point::peakDbfs,
+                        point -> point.noiseDbfs().getAsDouble(),
+                        Trend.Point::isClean)
+                .containsExactly(tuple("Take 3", -6.0, -70.0, false), tuple("Take 7", -6.0, -70.0, true));
+        Entry session =
+                entries.stream().filter(entry -> !entry.isTake()).findFirst().orElseThrow();
+        assertThat(Trend.of(entries, session).points()).isEmpty();
     }
 
     @Test

@@ -41,7 +41,9 @@ class UnreadTakesTest {
             takes.add(take("Take " + i, file));
         }
         takes.add(take("Gone", "gone.wav"));
-        takes.add(take("Judged", "0.wav").with(new FirstVerdict(java.util.OptionalDouble.of(-3), "Fine.", List.of())));
+        takes.add(take("Judged", "0.wav")
+                .with(new FirstVerdict(
+                        java.util.OptionalDouble.of(-3), java.util.OptionalDouble.empty(), "Fine.", List.of())));
         Studio empty = Boathouse.studio();
         setup = empty.setups().get(0).withTakes(takes);
         studio = empty.with(setup);
