@@ -3,6 +3,7 @@ package kalodyne.core.sums;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Print;
 
 /** What a sum comes to as a picture: a circuit of resistors, or a curve. */
@@ -63,7 +64,10 @@ public sealed interface Sketch {
             double step = Math.log(HIGHEST_HZ / LOWEST_HZ) / (COUNT - 1);
             List<Point> points = IntStream.range(0, COUNT)
                     .mapToDouble(i -> LOWEST_HZ * Math.exp(i * step))
-                    .mapToObj(hertz -> new Point(hertz, -10 * Math.log10(1 + Math.pow(hertz / cornerHz, 2))))
+                    .mapToObj(hertz -> new Point(
+                            hertz,
+                            Gain.ofPowerRatio(1 / (1 + Math.pow(hertz / cornerHz, 2)))
+                                    .db()))
                     .toList();
             return new Curve(title, points, cornerHz);
         }

@@ -14,6 +14,8 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -79,12 +81,23 @@ final class MapView extends ScrollPane {
         contacts.setOnAction(event -> open.run());
         MenuItem pull = new MenuItem("Unplug");
         pull.setOnAction(event -> unplug.run());
-        menu.getItems().addAll(contacts, pull);
+        menu.getItems().addAll(contacts, pull, copying());
+        setContextMenu(new ContextMenu(copying()));
         model.placedProperty().addListener(change -> show());
         viewportBoundsProperty().addListener(change -> fit());
         measure.fontProperty().addListener(change -> fit());
         sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         show();
+    }
+
+    private MenuItem copying() {
+        MenuItem copy = new MenuItem("Copy the map as a picture");
+        copy.setOnAction(event -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putImage(sheet.snapshot(null, null));
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        return copy;
     }
 
     private void show() {
@@ -124,11 +137,14 @@ final class MapView extends ScrollPane {
         line.setOnMouseClicked(event -> {
             line.requestFocus();
             model.choose(line.line());
-            if (event.getButton() == MouseButton.SECONDARY) {
-                menu.show(line, event.getScreenX(), event.getScreenY());
-            } else {
+            if (event.getButton() == MouseButton.PRIMARY) {
                 open.run();
             }
+        });
+        line.setOnContextMenuRequested(event -> {
+            model.choose(line.line());
+            menu.show(line, event.getScreenX(), event.getScreenY());
+            event.consume();
         });
         lines.add(line);
     }

@@ -1,6 +1,7 @@
 package kalodyne.desktop.hookup;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -10,6 +11,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Socket;
+import kalodyne.core.route.ImpliedSockets;
 import kalodyne.core.route.Obvious;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.Chooser;
@@ -43,7 +45,8 @@ final class ObviousPane extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren()
                 .addAll(
-                        WayPane.wrapped("Plugs that fit are not yet a way that works. Choose two sockets."),
+                        WayPane.wrapped(
+                                "Plugs that fit are not yet a way that works. These two come to mind; choose others to try them."),
                         from,
                         to,
                         scroll);
@@ -65,6 +68,18 @@ final class ObviousPane extends VBox {
                                 .toList(),
                 null);
         told.getChildren().clear();
+        imply();
+    }
+
+    /** The two that the sentence has in mind are chosen already. */
+    private void imply() {
+        Optional<Device> one = from.getItems().stream().findFirst().map(End::device);
+        Optional<Device> other = to.getItems().stream().findFirst().map(End::device);
+        one.flatMap(source -> other.flatMap(target -> ImpliedSockets.of(source, target)))
+                .ifPresent(implied -> {
+                    from.setValue(new End(one.orElseThrow(), implied.out()));
+                    to.setValue(new End(other.orElseThrow(), implied.in()));
+                });
     }
 
     private static Stream<End> ends(Device device, Direction except) {

@@ -32,6 +32,8 @@ final class WishPage extends VBox {
     private final ListView<Way> list = new ListView<>();
     private final WayPane detail;
     private final ObviousPane obvious;
+    private final WayColumns columns = new WayColumns(this::choose);
+    private final ToggleButton compare = new ToggleButton("Compare side by side");
     private final ToggleButton why = new ToggleButton("Why not the obvious one?");
     private final Button use = new Button("Use this");
 
@@ -58,7 +60,10 @@ final class WishPage extends VBox {
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> show(now));
         obvious.visibleProperty().bind(why.selectedProperty());
         detail.visibleProperty().bind(why.selectedProperty().not());
-        BesideOrBelow results = new BesideOrBelow(list, new StackPane(detail, obvious), 30, 14, 30);
+        BesideOrBelow listed = new BesideOrBelow(list, new StackPane(detail, obvious), 30, 14, 30);
+        listed.visibleProperty().bind(compare.selectedProperty().not());
+        columns.visibleProperty().bind(compare.selectedProperty());
+        StackPane results = new StackPane(listed, columns);
         VBox.setVgrow(results, Priority.ALWAYS);
         // Large text in a small window: what does not fit is scrolled to.
         ScrollPane body = new ScrollPane(new VBox(8, sentence, new HBox(10, told, stop), results));
@@ -73,8 +78,10 @@ final class WishPage extends VBox {
     private HBox buttons() {
         Styled.of(use).id("use-way").as("primary").action(() -> use());
         Styled.of(why).id("why-obvious").as("plain");
+        Styled.of(compare).id("compare-ways").as("plain").action(this::showColumns);
         why.setOnAction(event -> {
             if (why.isSelected()) {
+                compare.setSelected(false);
                 sentence.wish().ifPresent(obvious::offer);
                 obvious.focus();
             }
@@ -83,7 +90,7 @@ final class WishPage extends VBox {
                 Styled.of(new Button("Cancel")).action(() -> overlay.lift()).node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
-        return new HBox(10, use, leave, between, why);
+        return new HBox(10, use, leave, between, compare, why);
     }
 
     void open() {
@@ -104,11 +111,13 @@ final class WishPage extends VBox {
 
     private void clear(String words) {
         list.getItems().clear();
+        columns.show(List.of(), null);
         list.setPlaceholder(placeholder(words));
         told.setText("");
         stop.setVisible(false);
         show((Way) null);
         why.setDisable(sentence.wish().isEmpty());
+        compare.setDisable(true);
     }
 
     private static Label placeholder(String words) {
@@ -164,11 +173,24 @@ final class WishPage extends VBox {
         String title =
                 before < list.getItems().size() ? list.getItems().get(before).title() : "";
         list.getItems().setAll(found);
+        compare.setDisable(found.size() < 2);
         int now = 0;
         for (int i = 0; i < found.size(); i++) {
             now = before > 0 && found.get(i).title().equals(title) ? i : now;
         }
         list.getSelectionModel().clearAndSelect(now);
+        showColumns();
+    }
+
+    private void choose(Way way) {
+        list.getSelectionModel().select(way);
+    }
+
+    private void showColumns() {
+        if (compare.isSelected()) {
+            why.setSelected(false);
+        }
+        columns.show(List.copyOf(list.getItems()), list.getSelectionModel().getSelectedItem());
     }
 
     private void show(Way way) {

@@ -1,6 +1,7 @@
 package kalodyne.desktop.log;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -205,6 +206,11 @@ public final class LogModel {
                                 .flatMap(control -> control.at(position))
                                 .ifPresent(control -> knobs.put(device.name() + ", " + control.name(), control))));
         return knobs;
+    }
+
+    /** The recording of a take, where it is there. */
+    public Optional<Path> recording(Entry entry) {
+        return entry.take().map(take -> studio.folder().resolve(take.file())).filter(Files::isRegularFile);
     }
 
     /** Reads the shape of a take; nothing where it cannot be read. What nobody looks at any more is not read to its end. */

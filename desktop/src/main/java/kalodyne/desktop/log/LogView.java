@@ -1,5 +1,6 @@
 package kalodyne.desktop.log;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
@@ -8,6 +9,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.log.Entry;
@@ -59,6 +62,7 @@ final class LogView extends VBox {
         Styled.of(list).id("log-list").spoken("Takes and sessions");
         list.setCellFactory(view -> new EntryCell());
         list.setMinHeight(0);
+        list.setOnDragDetected(event -> dragOut());
         Styled.of(nothing).wrap().as("second");
         list.setPlaceholder(nothing);
         list.getSelectionModel().selectedItemProperty().addListener((property, before, entry) -> {
@@ -102,6 +106,15 @@ final class LogView extends VBox {
             list.getSelectionModel().select(entry);
             list.scrollTo(entry);
         }
+    }
+
+    /** A take is dragged to wherever its recording is wanted. */
+    private void dragOut() {
+        log.state().chosen().flatMap(log::recording).ifPresent(file -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putFiles(List.of(file.toFile()));
+            list.startDragAndDrop(TransferMode.COPY).setContent(content);
+        });
     }
 
     private static String sentence(LogModel.State state) {

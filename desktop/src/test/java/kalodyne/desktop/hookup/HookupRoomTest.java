@@ -395,10 +395,23 @@ class HookupRoomTest {
             // A cartridge needs its preamp, and there is none on the shelf.
             assertThat(detail(desk)).contains("Phono preamp");
             assertThat(desk.find("#use-way").isDisabled()).isTrue();
+            // Beside each other on the same six facts; what is pressed there is what is used.
+            Desk.until(() -> !desk.find("#compare-ways").isDisabled());
+            desk.click("#compare-ways");
+            assertThat(shown(desk, "#way-columns"))
+                    .contains("Kept", "Sound", "To get", "Breaks", "Between", "Against it");
+            desk.click("#way-column-2");
+            desk.click("#compare-ways");
+            ListView<?> listed = desk.find("#ways");
+            assertThat(listed.getSelectionModel().getSelectedIndex()).isEqualTo(1);
             desk.click("#wish-more");
             pick(desk, "#wish-budget", "nothing");
             assertThat(desk.text("#wish-told")).startsWith("Nothing joins Turntable to Camera in a way that works.");
+            // The two sockets of the sentence are chosen already.
             desk.click("#why-obvious");
+            Desk.until(() -> shown(desk, "#obvious-pane").contains("No phono preamp on the way"));
+            ComboBox<Object> implied = desk.find("#obvious-to");
+            assertThat(implied.getConverter().toString(implied.getValue())).startsWith("Camera · Microphone in");
             pick(desk, "#obvious-from", "Turntable");
             pick(desk, "#obvious-to", "Camera");
             assertThat(shown(desk, "#obvious-pane")).contains("No phono preamp on the way");
