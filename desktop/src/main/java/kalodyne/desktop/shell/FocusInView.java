@@ -29,19 +29,25 @@ final class FocusInView {
 
     private static void scroll(ScrollPane pane, Node focused) {
         Bounds place = pane.getContent().sceneToLocal(focused.localToScene(focused.getLayoutBounds()));
-        double view = pane.getViewportBounds().getHeight();
-        double hidden = pane.getContent().getLayoutBounds().getHeight() - view;
+        Bounds view = pane.getViewportBounds();
+        Bounds all = pane.getContent().getLayoutBounds();
+        pane.setVvalue(scrolled(pane.getVvalue(), place.getMinY(), place.getMaxY(), view.getHeight(), all.getHeight()));
+        pane.setHvalue(scrolled(pane.getHvalue(), place.getMinX(), place.getMaxX(), view.getWidth(), all.getWidth()));
+    }
+
+    /** How far to scroll so that a stretch is seen, its beginning before its end; as it is where all is seen. */
+    private static double scrolled(double value, double from, double to, double view, double all) {
+        double hidden = all - view;
         if (hidden <= 0) {
-            return;
+            return value;
         }
-        double top = pane.getVvalue() * hidden;
-        double wanted = top;
-        if (place.getMaxY() + MARGIN > top + view) {
-            wanted = place.getMaxY() + MARGIN - view;
+        double wanted = value * hidden;
+        if (to + MARGIN > wanted + view) {
+            wanted = to + MARGIN - view;
         }
-        if (place.getMinY() - MARGIN < wanted) {
-            wanted = place.getMinY() - MARGIN;
+        if (from - MARGIN < wanted) {
+            wanted = from - MARGIN;
         }
-        pane.setVvalue(Math.max(0, Math.min(1, wanted / hidden)));
+        return Math.max(0, Math.min(1, wanted / hidden));
     }
 }
