@@ -46,8 +46,9 @@ final class ViewSettings {
         String before = properties.getProperty("dark", "");
         String theme =
                 properties.getProperty("theme", before.isEmpty() ? "system" : before.equals("true") ? "dark" : "light");
-        return new Look(Theme.of(theme).orElse(Theme.SYSTEM), (int)
-                number("text").orElse((double) USUAL_PERCENT).doubleValue());
+        return new Look(
+                Theme.of(theme).orElse(Theme.SYSTEM),
+                number("text").map(Double::intValue).orElse(USUAL_PERCENT));
     }
 
     void keep(Look look) {

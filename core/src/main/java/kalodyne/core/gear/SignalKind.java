@@ -21,6 +21,14 @@ public enum SignalKind implements Coded {
         this.word = word;
     }
 
+    /** Whether it is a sound as a voltage: not data, not power. */
+    public boolean isSound() {
+        return switch (this) {
+            case MIC, INSTRUMENT, LINE, PHONO, HEADPHONE, SPEAKER, HEADSET -> true;
+            case DIGITAL, MIDI, CONTROL, POWER, EARTH -> false;
+        };
+    }
+
     @Override
     public String word() {
         return word;

@@ -64,8 +64,17 @@ public final class MapLayout {
     /** A point of a line. */
     public record Corner(double x, double y) {}
 
-    /** A lead from one socket to another, and where the upper left corner of its words is; a splitter is several. */
-    public record Line(RigMap.Line line, List<Corner> corners, String words, Corner at, double width, double height) {}
+    /**
+     * A lead from one socket to another; a splitter is several.
+     *
+     * @param to the socket that this one leads to
+     * @param at where the upper left corner of its words is
+     */
+    public record Line(
+            RigMap.Line line, Spot to, List<Corner> corners, String words, Corner at, double width, double height) {}
+
+    /** What an edge of the layout stands for. */
+    private record Lead(RigMap.Line line, Spot to) {}
 
     /** Which side of which device a socket is drawn at: one that gives and takes is drawn at both. */
     private record Edge(Spot spot, boolean isGiving) {}
@@ -142,7 +151,7 @@ public final class MapLayout {
             node.setLocation(0, heightOf.applyAsDouble(card.id()));
             nodes.put(card.id(), node);
         });
-        Map<ElkEdge, RigMap.Line> lines = new LinkedHashMap<>();
+        Map<ElkEdge, Lead> leads = new LinkedHashMap<>();
         for (RigMap.Line line : map.lines()) {
             for (PatchList.End to : line.row().to()) {
                 ElkEdge edge = ElkGraphUtil.createSimpleEdge(
@@ -153,7 +162,7 @@ public final class MapLayout {
                 label.setDimensions(
                         letters.width(words, LABEL_SIZE, isStrong) + (isStrong ? 1.6 : 0.8) * PAD, LABEL_SIZE + 4);
                 label.setProperty(CoreOptions.EDGE_LABELS_INLINE, true);
-                lines.put(edge, line);
+                leads.put(edge, new Lead(line, to.spot()));
             }
         }
         if (!nodes.isEmpty()) {
@@ -173,7 +182,7 @@ public final class MapLayout {
                 map.cards().stream()
                         .map(card -> box(card, nodes.get(card.id()), ports))
                         .toList(),
-                lines.entrySet().stream()
+                leads.entrySet().stream()
                         .map(each -> line(each.getKey(), each.getValue()))
                         .toList());
     }
@@ -234,7 +243,7 @@ public final class MapLayout {
         return new Box(card, node.getX(), node.getY(), node.getWidth(), node.getHeight(), own);
     }
 
-    private static Line line(ElkEdge edge, RigMap.Line shown) {
+    private static Line line(ElkEdge edge, Lead lead) {
         ElkEdgeSection section = edge.getSections().get(0);
         List<Corner> corners = new ArrayList<>();
         corners.add(new Corner(section.getStartX(), section.getStartY()));
@@ -244,7 +253,8 @@ public final class MapLayout {
         corners.add(new Corner(section.getEndX(), section.getEndY()));
         ElkLabel label = edge.getLabels().get(0);
         return new Line(
-                shown,
+                lead.line(),
+                lead.to(),
                 corners,
                 label.getText(),
                 new Corner(label.getX(), label.getY()),

@@ -34,7 +34,7 @@ import kalodyne.core.units.Level;
 /**
  * A setup as cards with sockets and lines between them. Nothing has its place yet.
  *
- * @param cards devices, in the order in which they come on the shelf
+ * @param cards devices, in the order in which they were plugged; with free sockets too, as on the shelf
  * @param lines leads, in the order in which they were plugged
  */
 public record RigMap(List<Card> cards, List<Line> lines) {

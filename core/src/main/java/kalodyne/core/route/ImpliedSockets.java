@@ -3,11 +3,9 @@ package kalodyne.core.route;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Direction;
-import kalodyne.core.gear.SignalKind;
 import kalodyne.core.gear.Socket;
 import kalodyne.core.joint.Mating;
 
@@ -19,9 +17,6 @@ import kalodyne.core.joint.Mating;
  * @param in of the other
  */
 public record ImpliedSockets(Socket out, Socket in) {
-    private static final Set<SignalKind> NO_SOUND =
-            Set.of(SignalKind.DIGITAL, SignalKind.MIDI, SignalKind.CONTROL, SignalKind.POWER, SignalKind.EARTH);
-
     /** Of two devices; empty where one has no socket for that. */
     public static Optional<ImpliedSockets> of(Device from, Device to) {
         List<Socket> ins = sockets(to, Direction.OUT).toList();
@@ -37,7 +32,7 @@ public record ImpliedSockets(Socket out, Socket in) {
 
     /** Sound before data; the same plug, then one that goes in, before one that does not. */
     private int unlikeness() {
-        boolean isSound = !NO_SOUND.contains(out.signal()) && !NO_SOUND.contains(in.signal());
+        boolean isSound = out.signal().isSound() && in.signal().isSound();
         boolean isSame = out.connector() == in.connector();
         boolean goesIn = !Mating.of(out.connector(), in.connector()).isEmpty();
         int plugs = goesIn ? 1 : 2;

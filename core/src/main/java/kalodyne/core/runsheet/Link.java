@@ -35,9 +35,6 @@ import kalodyne.core.units.Print;
  * @param sockets of devices, those that give first
  */
 record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
-    private static final Set<SignalKind> SILENT =
-            Set.of(SignalKind.DIGITAL, SignalKind.MIDI, SignalKind.CONTROL, SignalKind.POWER, SignalKind.EARTH);
-
     /** Ends that fit each other's sockets and must not be confused. */
     private static final Set<String> SIGNED = Set.of("microphone", "headphones", "send", "return");
 
@@ -85,7 +82,7 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
         return List.of(
                 devices(),
                 each().map(Socket::signal)
-                        .map(signal -> SILENT.contains(signal) ? signal.word() : "sound")
+                        .map(signal -> signal.isSound() ? "sound" : signal.word())
                         .collect(Collectors.toSet()));
     }
 
@@ -147,7 +144,7 @@ record Link(Patch patch, List<List<String>> chains, List<Spot> sockets) {
 
     /** Whether a sound goes through it as a voltage. */
     boolean isAudio() {
-        return each().anyMatch(socket -> !SILENT.contains(socket.signal()));
+        return each().anyMatch(socket -> socket.signal().isSound());
     }
 
     /** Whether it joins two things. What has a free end does not. */

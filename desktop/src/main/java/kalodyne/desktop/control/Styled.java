@@ -61,6 +61,13 @@ public final class Styled<N extends Node> {
         return this;
     }
 
+    /** Seen, or neither seen nor given any room. */
+    public Styled<N> shown(boolean isShown) {
+        node.setVisible(isShown);
+        node.setManaged(isShown);
+        return this;
+    }
+
     /** What a screen reader says. */
     public Styled<N> spoken(String words) {
         node.setAccessibleText(words);

@@ -3,20 +3,15 @@ package kalodyne.desktop.hookup;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -25,6 +20,7 @@ import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.control.Tabs;
 import kalodyne.desktop.shell.Overlay;
 
 /** The setup as a map, or its joints in a list; of the one that is chosen, what touches what, and what arrives. */
@@ -56,7 +52,6 @@ final class HookupView extends VBox {
     private final ToggleButton contactsTab = new ToggleButton("List and contacts");
     private final CheckBox onlyRun = new CheckBox("Only this run");
     private final CheckBox withFree = new CheckBox("Free sockets too");
-    private final BooleanProperty onMap = new SimpleBooleanProperty(this, "onMap", true);
     private final MapView picture;
     private final BesideOrBelow work;
     private final VBox empty = empty();
@@ -91,27 +86,25 @@ final class HookupView extends VBox {
         getChildren().addAll(new RoomHeader(sentence, unplug, plug, way), tools(), empty, picture, chosen, work);
         // Before the list, which takes the key for itself.
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE && !onMap.get()) {
+            if (event.getCode() == KeyCode.ESCAPE && !mapTab.isSelected()) {
                 showMap();
                 event.consume();
             }
         });
         sceneProperty().addListener(change -> watch());
-        onMap.addListener(change -> {
+        mapTab.selectedProperty().addListener(change -> {
             watch();
             show();
         });
         joints.jointsProperty().addListener(change -> show());
         joints.chosenProperty().addListener(change -> show());
         alternatives.chosenProperty().addListener(change -> showCurves());
-        mapTab.setSelected(true);
         show();
     }
 
     /** The map or the contacts, and what of the map is shown. */
     private FlowPane tools() {
-        ToggleGroup views = new ToggleGroup();
-        Stream.of(mapTab, contactsTab).forEach(tab -> tab.setToggleGroup(views));
+        Tabs tabs = new Tabs(mapTab, contactsTab);
         Styled.of(mapTab).id("as-map").action(this::showMap);
         Styled.of(contactsTab).id("as-contacts").action(this::showContacts);
         Styled.of(onlyRun).id("only-run").tip("Show only the leads of the run that is looked at");
@@ -119,11 +112,10 @@ final class HookupView extends VBox {
         onlyRun.selectedProperty().bindBidirectional(map.onlyRunProperty());
         withFree.selectedProperty().bindBidirectional(map.withFreeProperty());
         Stream.of(onlyRun, withFree).forEach(box -> {
-            box.visibleProperty().bind(onMap);
-            box.managedProperty().bind(onMap);
+            box.visibleProperty().bind(mapTab.selectedProperty());
+            box.managedProperty().bind(mapTab.selectedProperty());
         });
         withFree.disableProperty().bind(onlyRun.selectedProperty());
-        HBox tabs = Styled.of(new HBox(mapTab, contactsTab)).as("tabs").node();
         FlowPane tools = new FlowPane(16, 6, tabs, onlyRun, withFree);
         tools.setAlignment(Pos.CENTER_LEFT);
         tools.setMinHeight(USE_PREF_SIZE);
@@ -132,20 +124,18 @@ final class HookupView extends VBox {
 
     /** The whole setup as a picture. */
     void showMap() {
-        onMap.set(true);
         mapTab.setSelected(true);
         picture.focus();
     }
 
     /** The joint that is chosen, contact by contact, beside the list of all. */
     void showContacts() {
-        onMap.set(false);
         contactsTab.setSelected(true);
         list.requestFocus();
     }
 
     private void watch() {
-        map.watch(getScene() != null && onMap.get());
+        map.watch(getScene() != null && mapTab.isSelected());
     }
 
     private VBox detail() {
@@ -189,12 +179,12 @@ final class HookupView extends VBox {
     private void show() {
         List<Checked> all = joints.joints();
         sentence.setText(sentence(all));
-        shown(empty, all.isEmpty());
+        Styled.of(empty).shown(all.isEmpty());
         unplug.setDisable(joints.chosen().isEmpty());
-        shown(picture, onMap.get());
-        shown(chosen, onMap.get() && joints.chosen().isPresent());
+        Styled.of(picture).shown(mapTab.isSelected());
+        Styled.of(chosen).shown(mapTab.isSelected() && joints.chosen().isPresent());
         chosen.setText(joints.chosen().map(this::inShort).orElse(""));
-        shown(work, !onMap.get() && !all.isEmpty());
+        Styled.of(work).shown(!mapTab.isSelected() && !all.isEmpty());
         contactsTab.setDisable(all.isEmpty());
         showing = true;
         if (!list.getItems().equals(all)) {
@@ -213,11 +203,6 @@ final class HookupView extends VBox {
         showCurves();
     }
 
-    private static void shown(Node node, boolean isShown) {
-        node.setVisible(isShown);
-        node.setManaged(isShown);
-    }
-
     private void showCurves() {
         Optional<Checked> joint = joints.chosen();
         List<ResponseCurve.Curve> own = joint.map(Arriving::curves).orElse(List.of());
@@ -227,8 +212,8 @@ final class HookupView extends VBox {
                 .toList());
         arrives.setText(joint.map(Arriving::inWords).orElse(""));
         // Joints without a signal, as of data, have nothing to draw.
-        shown(curve, isSignal);
-        shown(arrives, isSignal);
+        Styled.of(curve).shown(isSignal);
+        Styled.of(arrives).shown(isSignal);
     }
 
     private static String sentence(List<Checked> all) {

@@ -26,7 +26,6 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.rigmap.MapLayout.Corner;
 import kalodyne.core.rigmap.MapLayout.Placed;
 import kalodyne.core.rigmap.RigMap;
-import kalodyne.core.runsheet.PatchList;
 
 /**
  * The whole setup as a map. A click on a line opens its contacts; a lead is drawn from socket to socket; arrows lead along the
@@ -219,11 +218,9 @@ final class MapView extends ScrollPane {
             case DOWN -> go(beside(part, 1));
             case UP -> go(beside(part, -1));
             case ENTER, SPACE -> {
-                if (part instanceof MapLine line) {
-                    model.choose(line.line());
+                choose(part);
+                if (part instanceof MapLine) {
                     open.run();
-                } else if (part instanceof MapCard card) {
-                    model.choose(card.card());
                 }
             }
             default -> {
@@ -237,12 +234,16 @@ final class MapView extends ScrollPane {
         to.ifPresent(part -> {
             part.requestFocus();
             reveal(part);
-            if (part instanceof MapLine line) {
-                model.choose(line.line());
-            } else if (part instanceof MapCard card) {
-                model.choose(card.card());
-            }
+            choose(part);
         });
+    }
+
+    private void choose(Node part) {
+        if (part instanceof MapLine line) {
+            model.choose(line.line());
+        } else if (part instanceof MapCard card) {
+            model.choose(card.card());
+        }
     }
 
     private Optional<MapCard> card(Spot spot) {
@@ -256,18 +257,7 @@ final class MapView extends ScrollPane {
     }
 
     private Optional<MapCard> endOf(MapLine line) {
-        return cards.stream()
-                .filter(card -> card.card().ports().stream()
-                        .anyMatch(port -> line.line().row().to().stream()
-                                .map(PatchList.End::spot)
-                                .anyMatch(port.spot()::equals)))
-                .filter(card -> Math.abs(card.box().x()
-                                - line.placed()
-                                        .corners()
-                                        .get(line.placed().corners().size() - 1)
-                                        .x())
-                        < 1)
-                .findFirst();
+        return card(line.placed().to());
     }
 
     private Optional<MapLine> leaving(MapCard card) {

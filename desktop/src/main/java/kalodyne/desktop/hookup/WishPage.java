@@ -189,8 +189,8 @@ final class WishPage extends VBox {
     private void showColumns() {
         if (compare.isSelected()) {
             why.setSelected(false);
+            columns.show(List.copyOf(list.getItems()), list.getSelectionModel().getSelectedItem());
         }
-        columns.show(List.copyOf(list.getItems()), list.getSelectionModel().getSelectedItem());
     }
 
     private void show(Way way) {

@@ -3,11 +3,11 @@ package kalodyne.desktop.lineup;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.control.Tabs;
 
 /** The two works of the room, one at a time. */
 final class LineupPages extends VBox {
@@ -22,15 +22,9 @@ final class LineupPages extends VBox {
     LineupPages(LineupView two, TidyView tidy, Runnable turned) {
         super(8);
         getStyleClass().add("room");
-        ToggleGroup group = new ToggleGroup();
-        page(lineUp, "page-lineup", "Two recordings of the same sound, in time with each other", group);
-        page(tidyUp, "page-tidy", "Cut, split, pick channels, match levels, on copies", group);
-        lineUp.setSelected(true);
-        group.selectedToggleProperty().addListener((property, before, chosen) -> {
-            if (chosen == null) {
-                group.selectToggle(before);
-            }
-        });
+        page(lineUp, "page-lineup", "Two recordings of the same sound, in time with each other");
+        page(tidyUp, "page-tidy", "Cut, split, pick channels, match levels, on copies");
+        Tabs.oneOf(lineUp, tidyUp);
         tidyUp.selectedProperty().addListener(change -> turned.run());
         HBox switches = new HBox(6, lineUp, tidyUp);
         switches.setAlignment(Pos.CENTER_LEFT);
@@ -39,9 +33,8 @@ final class LineupPages extends VBox {
         shown(tidy, tidyUp);
     }
 
-    private static void page(ToggleButton button, String id, String tip, ToggleGroup group) {
+    private static void page(ToggleButton button, String id, String tip) {
         Styled.of(button).id(id).as("wave-tool").tip(tip);
-        button.setToggleGroup(group);
     }
 
     private static void shown(Node page, ToggleButton by) {

@@ -1,6 +1,7 @@
 package kalodyne.desktop.log;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -14,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import kalodyne.core.gear.Control;
 import kalodyne.core.runsheet.Recall;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.core.studio.log.Trend;
@@ -29,6 +31,8 @@ final class EntryPane extends Paragraphs {
 
     private final LogModel log;
     private final Consumer<Entry> showTake;
+    private Optional<Entry> waveOf = Optional.empty();
+    private SmallWave wave;
 
     EntryPane(LogModel log, Consumer<Entry> showTake) {
         super(0);
@@ -47,9 +51,10 @@ final class EntryPane extends Paragraphs {
             head(entry);
             entry.take().ifPresent(take -> wave(entry));
             back(state);
-            dials(entry);
+            Map<String, Control> knobs = log.knobs(entry);
+            dials(knobs);
             trend(entry);
-            points(entry);
+            points(entry, knobs.keySet());
             compare(state, entry);
         });
     }
@@ -68,16 +73,20 @@ final class EntryPane extends Paragraphs {
         });
     }
 
+    /** Reading a long take takes a while: it is done once for as long as that take is looked at. */
     private void wave(Entry entry) {
-        SmallWave wave = new SmallWave();
+        if (!Optional.of(entry).equals(waveOf)) {
+            waveOf = Optional.of(entry);
+            wave = new SmallWave();
+            log.shape(entry, wave::show);
+        }
         getChildren().add(wave);
-        log.shape(entry, wave::show);
     }
 
     /** The knobs as clocks: a look says more than a list of times. */
-    private void dials(Entry entry) {
+    private void dials(Map<String, Control> knobs) {
         FlowPane row = new FlowPane(10, 6);
-        log.knobs(entry).forEach((name, control) -> {
+        knobs.forEach((name, control) -> {
             ClockFace face = new ClockFace((gesture, position) -> {});
             face.show(control, control, false);
             face.setAccessibleText(name + ", " + control.reading());
@@ -125,8 +134,8 @@ final class EntryPane extends Paragraphs {
         }
     }
 
-    private void points(Entry entry) {
-        Set<String> dials = log.knobs(entry).keySet();
+    /** What is kept of it, but for the knobs that are drawn. */
+    private void points(Entry entry, Set<String> dials) {
         List<String> points = entry.points().stream()
                 .filter(point -> dials.stream().noneMatch(point::startsWith))
                 .toList();

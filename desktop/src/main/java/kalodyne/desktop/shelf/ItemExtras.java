@@ -79,8 +79,7 @@ final class ItemExtras extends VBox {
         Optional<Chosen> chosen = shelf.chosen();
         note.show(chosen.map(Chosen::note).orElse(""));
         boolean isLead = chosen.isPresent() && chosen.get() instanceof Chosen.OfLead;
-        fields.setVisible(isLead);
-        fields.setManaged(isLead);
+        Styled.of(fields).shown(isLead);
         if (chosen.isPresent() && chosen.get() instanceof Chosen.OfLead lead) {
             colour.show(lead.lead().colour());
             owned.show(String.valueOf(lead.lead().owned()));
@@ -91,8 +90,7 @@ final class ItemExtras extends VBox {
 
     private void showPlugged(Chosen chosen) {
         List<Whereabouts> all = shelf.whereabouts();
-        boolean isOneSetup =
-                all.stream().map(each -> each.setup().id()).distinct().count() == 1 && shelf.hasOneSetup();
+        boolean isOneSetup = shelf.hasOneSetup();
         plugged.getChildren()
                 .setAll(all.stream()
                         .map(each -> link(

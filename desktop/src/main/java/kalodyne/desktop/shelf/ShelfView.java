@@ -14,7 +14,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -27,6 +26,7 @@ import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.LeadSketch;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.control.Tabs;
 import kalodyne.desktop.shell.Overlay;
 
 /** Gear and leads by kind in a list as high as the room, what is searched for, and beside it the thing that is chosen. */
@@ -99,22 +99,13 @@ final class ShelfView extends VBox {
     }
 
     private VBox lists() {
-        ToggleGroup tabs = new ToggleGroup();
-        tab(gearTab, "shelf-gear", tabs, devices);
-        tab(leadTab, "shelf-leads", tabs, leads);
-        gearTab.setSelected(true);
-        tabs.selectedToggleProperty().addListener((property, before, now) -> {
-            if (now == null) {
-                tabs.selectToggle(before);
-            }
-        });
-        HBox row = Styled.of(new HBox(gearTab, leadTab)).as("tabs").node();
-        return new VBox(6, searchRow(), row, devices, leads);
+        tab(gearTab, "shelf-gear", devices);
+        tab(leadTab, "shelf-leads", leads);
+        return new VBox(6, searchRow(), new Tabs(gearTab, leadTab), devices, leads);
     }
 
-    private static void tab(ToggleButton tab, String id, ToggleGroup tabs, ListView<?> list) {
+    private static void tab(ToggleButton tab, String id, ListView<?> list) {
         tab.setId(id);
-        tab.setToggleGroup(tabs);
         list.visibleProperty().bind(tab.selectedProperty());
         list.managedProperty().bind(tab.selectedProperty());
     }
@@ -201,10 +192,8 @@ final class ShelfView extends VBox {
         showing = true;
         ShelfModel.Shown shown = shelf.shownProperty().get();
         boolean isEmpty = shown.deviceCount() + shown.leadCount() == 0;
-        empty.setVisible(isEmpty);
-        empty.setManaged(isEmpty);
-        work.setVisible(!isEmpty);
-        work.setManaged(!isEmpty);
+        Styled.of(empty).shown(isEmpty);
+        Styled.of(work).shown(!isEmpty);
         sentence.setText(isEmpty ? "Your shelf is empty" : sentence(shown));
         gearTab.setText(count("Gear", shown.devices().size(), shown.deviceCount()));
         leadTab.setText(count("Leads", shown.leads().size(), shown.leadCount()));
@@ -300,8 +289,7 @@ final class ShelfView extends VBox {
                         || (getIndex() < all.size()
                                 && !kind(all.get(getIndex() - 1)).equals(kind(item)));
                 heading.setText(kind(item));
-                heading.setVisible(isFirst);
-                heading.setManaged(isFirst);
+                Styled.of(heading).shown(isFirst);
                 name.setText(name(item));
                 detail.setText(detail(item));
                 setAccessibleText(name(item) + ", " + detail(item));

@@ -63,6 +63,10 @@ final class FindingsPane extends DownScroll {
         aside.getChildren().setAll(node.stream().toList());
     }
 
+    boolean hasAside() {
+        return !aside.getChildren().isEmpty();
+    }
+
     private Node card(Finding finding) {
         Label head =
                 Styled.of(new Label(finding.title())).as("card-title").wrap().node();

@@ -2,12 +2,11 @@ package kalodyne.desktop.shell;
 
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.control.Tabs;
 
 /**
  * How the parts of the window stand where there is little room for its text: findings behind a tab in place of beside the room, and
@@ -26,8 +25,8 @@ final class Folding {
     private final TopBar bar;
     private final ToggleButton roomTab = new ToggleButton();
     private final ToggleButton findingsTab = new ToggleButton();
-    private final HBox tabs =
-            Styled.of(new HBox(roomTab, findingsTab)).as("tabs", "fold-tabs").node();
+    private final Tabs tabs =
+            Styled.of(new Tabs(roomTab, findingsTab)).as("fold-tabs").node();
     private boolean isFolded;
     private boolean hasFindings;
 
@@ -42,18 +41,9 @@ final class Folding {
         this.findings = findings;
         this.rooms = rooms;
         this.bar = bar;
-        ToggleGroup group = new ToggleGroup();
-        roomTab.setToggleGroup(group);
-        findingsTab.setToggleGroup(group);
         roomTab.setId("fold-room");
         findingsTab.setId("fold-findings");
-        roomTab.setSelected(true);
-        group.selectedToggleProperty().addListener((property, before, now) -> {
-            if (now == null) {
-                group.selectToggle(before);
-            }
-            show();
-        });
+        findingsTab.selectedProperty().addListener(change -> show());
         middle.getChildren().add(middle.getChildren().indexOf(page), tabs);
         middle.getChildren().add(findings);
         VBox.setVgrow(findings, Priority.ALWAYS);
@@ -84,10 +74,8 @@ final class Folding {
     private void show() {
         boolean areTabs = isFolded && hasFindings;
         boolean isBehind = areTabs && findingsTab.isSelected();
-        tabs.setVisible(areTabs);
-        tabs.setManaged(areTabs);
-        page.setVisible(!isBehind);
-        page.setManaged(!isBehind);
+        Styled.of(tabs).shown(areTabs);
+        Styled.of(page).shown(!isBehind);
         VBox middle = (VBox) frame.getCenter();
         if (isFolded && frame.getRight() != null) {
             frame.setRight(null);
@@ -96,9 +84,7 @@ final class Folding {
             middle.getChildren().remove(findings);
             frame.setRight(findings);
         }
-        boolean isShown = hasFindings && (!isFolded || isBehind);
-        findings.setVisible(isShown);
-        findings.setManaged(isShown);
+        Styled.of(findings).shown(hasFindings && (!isFolded || isBehind));
         findings.getStyleClass().remove("folded");
         if (isFolded) {
             findings.getStyleClass().add("folded");

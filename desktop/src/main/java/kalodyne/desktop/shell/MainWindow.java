@@ -453,8 +453,7 @@ public final class MainWindow {
         if (entered != null) {
             Room.Report report = entered.reportProperty().getValue();
             findings.show(report);
-            boolean isSilent =
-                    report.findingsTitle().isEmpty() && entered.aside().isEmpty();
+            boolean isSilent = report.findingsTitle().isEmpty() && !findings.hasAside();
             folding.show(entered.title(), report.findings().size(), !isSilent && !studio.isAwaited() && !isWelcoming());
             showNext();
         }

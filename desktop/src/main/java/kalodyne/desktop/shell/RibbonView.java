@@ -93,7 +93,8 @@ final class RibbonView extends ScrollPane {
         detail.setMinWidth(USE_PREF_SIZE);
         HBox head = new HBox(6, name, mark);
         head.setAlignment(Pos.CENTER_LEFT);
-        add(station, new VBox(2, head, detail), name, detail, mark, "station");
+        VBox words = Styled.of(new VBox(2, head, detail)).as("station-words").node();
+        add(station, words, name, detail, mark, "station");
     }
 
     private void addJoint(Station station) {
@@ -108,12 +109,13 @@ final class RibbonView extends ScrollPane {
         name.setMinWidth(USE_PREF_SIZE);
         wire.setMinWidth(WIRE_WIDTH);
         content.setMinWidth(USE_PREF_SIZE);
-        piece.button().setMinWidth(USE_PREF_SIZE);
     }
 
     private Piece add(Station station, Node content, Label name, Label detail, SeverityMark mark, String style) {
         ToggleButton button = new ToggleButton();
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        // Of a run that is longer than the window nothing lies over its neighbour: it is scrolled.
+        button.setMinWidth(USE_PREF_SIZE);
         button.setGraphic(content);
         button.getStyleClass().add(style);
         button.setToggleGroup(group);

@@ -87,10 +87,7 @@ final class RoomList extends VBox {
 
     /** With their titles, or the numbers and first letters alone. */
     void showTitles(boolean areShown) {
-        titles.forEach(title -> {
-            title.setVisible(areShown);
-            title.setManaged(areShown);
-        });
+        titles.forEach(title -> Styled.of(title).shown(areShown));
         letters.forEach(letter -> letter.setVisible(!areShown));
         getStyleClass().remove("slim");
         if (!areShown) {

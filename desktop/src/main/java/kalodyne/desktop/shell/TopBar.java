@@ -85,8 +85,8 @@ final class TopBar extends VBox {
 
     /** With its buttons and the program's name, or without what stands in the menus as well. */
     void showTools(boolean areShown) {
-        tools.forEach(tool -> shown(tool, areShown));
-        shown(brand, areShown);
+        tools.forEach(tool -> Styled.of(tool).shown(areShown));
+        Styled.of(brand).shown(areShown);
         row.getChildren().remove(menus);
         getChildren().remove(menus);
         if (areShown) {
@@ -94,11 +94,6 @@ final class TopBar extends VBox {
         } else {
             getChildren().add(0, menus);
         }
-    }
-
-    private static void shown(Node node, boolean isShown) {
-        node.setVisible(isShown);
-        node.setManaged(isShown);
     }
 
     private void show() {

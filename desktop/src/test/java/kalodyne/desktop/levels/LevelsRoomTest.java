@@ -244,7 +244,7 @@ class LevelsRoomTest {
             return null;
         });
         desk.rest();
-        desk.press(KeyCode.SPACE);
+        desk.click("#station-0");
         assertThat(desk.workbench().studio().focus()).isZero();
     }
 
