@@ -3,7 +3,6 @@ package kalodyne.command;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
@@ -12,11 +11,9 @@ import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.paper.PaperSize;
 import kalodyne.core.paper.RunSheetPaper;
 import kalodyne.core.runsheet.RunSheet;
-import kalodyne.core.runsheet.Section;
 import kalodyne.core.runsheet.SheetMaker;
 import kalodyne.core.runsheet.SheetRig;
-import kalodyne.core.runsheet.Step;
-import kalodyne.core.runsheet.Task;
+import kalodyne.core.runsheet.SheetText;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.units.Print;
 import picocli.CommandLine.Command;
@@ -122,39 +119,6 @@ public final class RunsheetCommand implements Callable<Integer> {
         output.line(sheet.title() + ": " + sheet.summary());
         sheet.findings().forEach(output::finding);
         sheet.lasting().forEach(each -> output.line("  " + each.what() + ": " + each.words()));
-        Section section = null;
-        int number = 0;
-        for (Task task : sheet.tasks()) {
-            if (task.section() != section) {
-                section = task.section();
-                output.line("");
-                output.line(section.word());
-            }
-            print(sheet, task, ++number);
-        }
-    }
-
-    private void print(RunSheet sheet, Task task, int number) {
-        String before = String.format(Locale.ROOT, "%4d  ", number);
-        if (task.isSingle()) {
-            print(sheet, task.parts().get(0), before);
-        } else {
-            output.line(before + task.title());
-            task.parts().forEach(part -> print(sheet, part, "      · "));
-        }
-    }
-
-    private void print(RunSheet sheet, Step step, String before) {
-        String indent = " ".repeat(before.length());
-        output.line(before + step.title() + (step.tell().isEmpty() ? "" : "  [" + step.tell() + "]"));
-        step.caution()
-                .ifPresent(caution -> output.line(indent + caution.severity().word() + ": " + caution.words()));
-        if (!step.detail().isEmpty()) {
-            output.line(indent + step.detail());
-        }
-        if (why) {
-            output.line(indent + "Why: " + step.reason());
-            sheet.whyNotEarlier(step).forEach(line -> output.line(indent + line));
-        }
+        SheetText.of(sheet, why).forEach(output::line);
     }
 }

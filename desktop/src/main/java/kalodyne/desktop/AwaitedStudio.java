@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import javafx.application.Platform;
+import kalodyne.core.gear.catalogue.Catalogue;
 
 /** A studio on its way to the window: read on a thread of its own, beside the toolkit that starts meanwhile. */
 final class AwaitedStudio {
@@ -19,7 +20,12 @@ final class AwaitedStudio {
 
     private void read(Callable<OpenedStudio> open) {
         try {
-            reading.complete(open.call());
+            OpenedStudio opened = open.call();
+            reading.complete(opened);
+            if (opened.studio().studio().devices().isEmpty()) {
+                // The first page offers gear of the catalogue, which is read while the toolkit starts.
+                Catalogue.shipped();
+            }
         } catch (Exception e) {
             reading.completeExceptionally(e);
         }

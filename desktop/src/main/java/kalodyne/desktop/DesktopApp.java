@@ -12,6 +12,8 @@ import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.shell.Appearance.Look;
+import kalodyne.desktop.shell.Appearance.Theme;
 
 /** The window's life: built, shown, closed. */
 public final class DesktopApp extends Application {
@@ -55,7 +57,10 @@ public final class DesktopApp extends Application {
         ViewSettings settings = workbench.settings();
         var look = workbench.appearance().lookProperty();
         look.set(settings.look());
-        look.addListener((property, before, now) -> settings.keep(now));
+        look.addListener((property, before, now) -> {
+            settings.keep(now);
+            followSystem(now);
+        });
         stage.setTitle("Kalodyne");
         workbench.jobs().statusProperty().addListener((property, before, now) -> stage.setTitle(title(now)));
         stage.setScene(workbench.window().scene());
@@ -63,9 +68,10 @@ public final class DesktopApp extends Application {
         stage.setMinHeight(600);
         place(stage, settings);
         stage.show();
-        followSystem();
+        followSystem(look.get());
         leaveIfShown("window");
         if (isThere) {
+            workbench.takeUp();
             leaveIfShown("studio");
         } else {
             // A large studio takes longer than the window, which does not wait for it.
@@ -100,14 +106,20 @@ public final class DesktopApp extends Application {
                 });
         stage.setMaximized(settings.isMaximized());
         workbench.window().enter(settings.room());
-        stage.setOnHiding(event -> settings.keep(
-                new Rectangle2D(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight()),
-                stage.isMaximized(),
-                workbench.window().room()));
+        stage.setOnHiding(event -> {
+            settings.keep(
+                    new Rectangle2D(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight()),
+                    stage.isMaximized(),
+                    workbench.window().room());
+            settings.keep(workbench.studio().file(), workbench.studio().looked());
+        });
     }
 
-    /** The system is asked off the screen's thread: it may take its time. */
-    private void followSystem() {
+    /** The system is asked off the screen's thread: it may take its time. Who chose light or dark need not wait for it. */
+    private void followSystem(Look look) {
+        if (look.theme() != Theme.SYSTEM) {
+            return;
+        }
         Thread asking = new Thread(
                 () -> {
                     boolean isDark = SystemTheme.isDark();
@@ -123,6 +135,7 @@ public final class DesktopApp extends Application {
         // Another one may have been opened meanwhile.
         if (workbench.studio().isAwaited()) {
             workbench.show(awaited.take());
+            workbench.takeUp();
             leaveIfShown("studio");
         }
     }

@@ -8,8 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import kalodyne.core.demo.Boathouse;
+import kalodyne.core.files.json.Problem;
 import kalodyne.core.files.json.UnreadableFile;
+import kalodyne.core.gear.Names;
+import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.Notice;
 import kalodyne.desktop.model.StudioModel;
@@ -40,6 +44,28 @@ final class StudioOpener implements MainWindow.Opener {
                     () -> OpenedStudio.named(file, clock),
                     () -> {});
         }
+    }
+
+    @Override
+    public void begin(Path file) {
+        Setup first = studio.preferences().begun(Setup.empty());
+        run("Beginning " + file.getFileName(), "This studio could not be begun", () -> begun(file, first), () -> {});
+    }
+
+    /** A file that is there may be anything: it is not written over. */
+    private OpenedStudio begun(Path file, Setup first) throws UnreadableFile {
+        if (Files.exists(file)) {
+            throw new UnreadableFile(
+                    file, Problem.ofWhole("There is a file of this name.", "Open it, or choose another name."));
+        }
+        String name =
+                file.getFileName().toString().replace(StudioFile.EXTENSION, "").strip();
+        Studio begun = Studio.of(name.isEmpty() ? Studio.empty().name() : shortened(name), first);
+        return OpenedStudio.of(StudioFile.open(file, begun, clock));
+    }
+
+    private static String shortened(String name) {
+        return name.substring(0, Math.min(name.length(), Names.LONGEST_NAME));
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,7 +12,12 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Rectangle2D;
+import kalodyne.core.levels.rig.AimSchool;
+import kalodyne.core.units.LevelUnit;
+import kalodyne.desktop.model.Preferences;
+import kalodyne.desktop.model.StudioModel.Looked;
 import kalodyne.desktop.shell.Appearance.Look;
 import kalodyne.desktop.shell.Appearance.Theme;
 import org.slf4j.Logger;
@@ -44,18 +50,61 @@ final class ViewSettings {
     Look look() {
         // Until there was a choice of three, light or dark was kept as whether it is dark.
         String before = properties.getProperty("dark", "");
-        String theme =
-                properties.getProperty("theme", before.isEmpty() ? "system" : before.equals("true") ? "dark" : "light");
+        Theme usual = before.isEmpty() ? Theme.SYSTEM : before.equals("true") ? Theme.DARK : Theme.LIGHT;
         return new Look(
-                Theme.of(theme).orElse(Theme.SYSTEM),
+                named(Theme.class, "theme", usual),
                 number("text").map(Double::intValue).orElse(USUAL_PERCENT));
     }
 
     void keep(Look look) {
         properties.remove("dark");
-        properties.setProperty("theme", look.theme().name().toLowerCase(Locale.ROOT));
+        properties.setProperty("theme", mark(look.theme()));
         properties.setProperty("text", String.valueOf(look.textPercent()));
         write();
+    }
+
+    /** How one likes to work. */
+    Preferences preferences() {
+        return new Preferences(
+                named(LevelUnit.class, "levels", Preferences.USUAL.levels()),
+                named(AimSchool.class, "aim", Preferences.USUAL.aim()),
+                folder("folder.takes"),
+                folder("folder.papers"));
+    }
+
+    void keep(Preferences preferences) {
+        properties.setProperty("levels", mark(preferences.levels()));
+        properties.setProperty("aim", mark(preferences.aim()));
+        keep("folder.takes", preferences.takes());
+        keep("folder.papers", preferences.papers());
+        write();
+    }
+
+    private void keep(String key, Optional<Path> folder) {
+        properties.setProperty(key, folder.map(Path::toString).orElse(""));
+    }
+
+    private Optional<Path> folder(String key) {
+        return path(properties.getProperty(key, "")).filter(Path::isAbsolute);
+    }
+
+    private static Optional<Path> path(String name) {
+        try {
+            return name.isEmpty() ? Optional.empty() : Optional.of(Path.of(name));
+        } catch (InvalidPathException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static String mark(Enum<?> choice) {
+        return choice.name().toLowerCase(Locale.ROOT);
+    }
+
+    private <E extends Enum<E>> E named(Class<E> choices, String key, E usual) {
+        return Stream.of(choices.getEnumConstants())
+                .filter(choice -> mark(choice).equals(properties.getProperty(key)))
+                .findFirst()
+                .orElse(usual);
     }
 
     /** Where the window stood when it was closed. */
@@ -89,6 +138,24 @@ final class ViewSettings {
         write();
     }
 
+    /** What was looked at in the studio that was open last, if it is this one. */
+    Optional<Looked> looked(Path studio) {
+        return studio.toString().equals(properties.getProperty("looked.studio"))
+                ? Optional.of(new Looked(
+                        properties.getProperty("looked.setup", ""),
+                        properties.getProperty("looked.run", ""),
+                        number("looked.station").map(Double::intValue).orElse(0)))
+                : Optional.empty();
+    }
+
+    void keep(Path studio, Looked looked) {
+        properties.setProperty("looked.studio", studio.toString());
+        properties.setProperty("looked.setup", looked.setup());
+        properties.setProperty("looked.run", looked.run());
+        properties.setProperty("looked.station", String.valueOf(looked.station()));
+        write();
+    }
+
     /** The room that one was in last; empty before the first time. */
     String room() {
         return properties.getProperty("room", "");
@@ -96,13 +163,16 @@ final class ViewSettings {
 
     /** Studios that were open lately and are still there, the last one first. */
     List<Path> recent() {
-        return recentNames().stream().map(Path::of).filter(Files::isRegularFile).toList();
+        return recentNames().stream()
+                .flatMap(name -> path(name).stream())
+                .filter(Files::isRegularFile)
+                .toList();
     }
 
     private List<String> recentNames() {
         return IntStream.range(0, MOST_RECENT)
                 .mapToObj(i -> properties.getProperty("recent." + i, ""))
-                .filter(name -> !name.isEmpty() && name.indexOf('\0') < 0)
+                .filter(name -> !name.isEmpty())
                 .toList();
     }
 

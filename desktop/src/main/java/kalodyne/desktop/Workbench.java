@@ -10,6 +10,7 @@ import kalodyne.core.recording.Speakers;
 import kalodyne.core.recording.SystemInputs;
 import kalodyne.core.studio.Whereabouts;
 import kalodyne.core.studio.log.Entry;
+import kalodyne.core.units.LevelUnit;
 import kalodyne.desktop.convert.ConvertModel;
 import kalodyne.desktop.convert.ConvertRoom;
 import kalodyne.desktop.hookup.HookupRoom;
@@ -68,7 +69,10 @@ public final class Workbench implements AutoCloseable {
      */
     public Workbench(Path dataFolder, OpenedStudio opened) {
         this.settings = new ViewSettings(dataFolder);
+        LevelUnit.use(settings.preferences().levels());
         this.studio = new StudioModel(opened.studio(), clock);
+        studio.preferencesProperty().set(settings.preferences());
+        studio.preferencesProperty().addListener((property, before, now) -> settings.keep(now));
         studio.noticeProperty().set(opened.notice());
         jobs.onBriefFailure(failure -> studio.notice(
                 "This could not be worked out",
@@ -94,13 +98,19 @@ public final class Workbench implements AutoCloseable {
                                 () -> new MapModel(studio, joints(), jobs),
                                 this::plugs,
                                 () -> new WayModel(studio, joints(), jobs)),
-                        new LevelsRoom(studio),
+                        new LevelsRoom(studio, jobs),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
                         new LineupRoom(lineup, tidy, () -> window().enter("lineup")),
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
+    }
+
+    /** Goes on where one left off in this studio. */
+    void takeUp() {
+        settings.opened(studio.file());
+        settings.looked(studio.file()).ifPresent(studio::look);
     }
 
     private void showPlugged(Whereabouts there) {

@@ -7,13 +7,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Rectangle2D;
+import kalodyne.core.levels.rig.AimSchool;
+import kalodyne.core.units.LevelUnit;
+import kalodyne.desktop.model.Preferences;
+import kalodyne.desktop.model.StudioModel.Looked;
 import kalodyne.desktop.shell.Appearance.Look;
 import kalodyne.desktop.shell.Appearance.Theme;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ViewSettingsTest {
     @TempDir
@@ -76,6 +82,28 @@ class ViewSettingsTest {
         assertThat(again.place()).contains(new Rectangle2D(10, 20, 1000, 700));
         assertThat(again.isMaximized()).isTrue();
         assertThat(again.room()).isEqualTo("takes");
+    }
+
+    /** What was chosen and what was looked at are there again; of another studio nothing was looked at. */
+    @Test
+    void remembers_what_was_chosen_and_looked_at() {
+        Preferences chosen = new Preferences(LevelUnit.DBV, AimSchool.UNEVEN, Optional.of(folder), Optional.empty());
+        Looked looked = new Looked("setup-2", "synth.out>interface.adc-1", 3);
+        ViewSettings settings = new ViewSettings(folder);
+        assertThat(settings.preferences()).isEqualTo(Preferences.USUAL);
+        settings.keep(chosen);
+        settings.keep(folder.resolve("one.kalodyne"), looked);
+        ViewSettings again = new ViewSettings(folder);
+        assertThat(again.preferences()).isEqualTo(chosen);
+        assertThat(again.looked(folder.resolve("one.kalodyne"))).contains(looked);
+        assertThat(again.looked(folder.resolve("other.kalodyne"))).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"levels=volts", "aim=high", "folder.takes=takes", "folder.papers=a\\u0000b"})
+    void what_cannot_be_preferred_is_as_usual(String written) throws IOException {
+        Files.writeString(folder.resolve("view.properties"), written);
+        assertThat(new ViewSettings(folder).preferences()).isEqualTo(Preferences.USUAL);
     }
 
     /** The answers as these systems give them. */

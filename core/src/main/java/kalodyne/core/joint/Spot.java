@@ -49,6 +49,19 @@ public record Spot(String item, String part) implements Comparable<Spot> {
                 .mapToObj(number -> number == 1 ? lead.id() : lead.id() + "/" + number);
     }
 
+    /** Of leads of one kind, the mark of the first: "lead-3" of "lead-3/2". */
+    public static String kind(String mark) {
+        int end = mark.indexOf('/');
+        return end < 0 ? mark : mark.substring(0, end);
+    }
+
+    /** Which of the leads of its kind it is, from 1. */
+    public static int number(String mark) {
+        return mark.equals(kind(mark))
+                ? 1
+                : Integer.parseInt(mark.substring(kind(mark).length() + 1));
+    }
+
     /** In the order of their marks. */
     @Override
     public int compareTo(Spot other) {

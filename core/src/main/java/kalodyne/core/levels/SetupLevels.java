@@ -36,19 +36,35 @@ public final class SetupLevels {
     private final Advised advised;
 
     /** Once every knob stands as advised; looked for when it is first asked for. */
-    private FlowLevels onceAdvised;
+    private volatile FlowLevels onceAdvised;
 
-    /** With the least noise, whatever practice says; looked for when it is first asked for. */
-    private FlowLevels quietest;
+    private final Quietest quietest;
 
     private List<LaterMix> laterMixes;
 
-    private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised) {
+    /** With the least noise, whatever practice says; looked for when it is first asked for, by whatever thread. */
+    private static final class Quietest {
+        private volatile FlowLevels found;
+
+        boolean isFound() {
+            return found != null;
+        }
+
+        synchronized FlowLevels of(Rig rig, Wanted wanted) {
+            if (found == null) {
+                found = FlowLevels.of(GainAdviser.quietest(rig.flow(), wanted));
+            }
+            return found;
+        }
+    }
+
+    private SetupLevels(Rig rig, Wanted wanted, List<Trace> traces, Advised advised, Quietest quietest) {
         this.rig = rig.with(asAdvised(rig.flow(), advised));
         this.wanted = wanted;
         this.traces = traces;
         this.levels = FlowLevels.of(this.rig.flow());
         this.advised = advised;
+        this.quietest = quietest;
     }
 
     /** Knobs of which nobody said where they stand are shown where they should: what is not known is not judged. */
@@ -60,7 +76,7 @@ public final class SetupLevels {
     }
 
     public static SetupLevels of(Rig rig, Wanted wanted) {
-        return new SetupLevels(rig, wanted, Trace.all(rig), GainAdviser.advise(rig.flow(), wanted));
+        return new SetupLevels(rig, wanted, Trace.all(rig), GainAdviser.advise(rig.flow(), wanted), new Quietest());
     }
 
     /** The same with the knobs elsewhere. */
@@ -68,7 +84,8 @@ public final class SetupLevels {
         List<Turn> turns = advised.turns().stream()
                 .map(turn -> new Turn(newRig.flow().knob(turn.present().id()).orElse(turn.present()), turn.position()))
                 .toList();
-        return new SetupLevels(newRig, wanted, traces, new Advised(turns, advised.hindrances(), advised.isProven()));
+        Advised stays = new Advised(turns, advised.hindrances(), advised.isProven());
+        return new SetupLevels(newRig, wanted, traces, stays, quietest);
     }
 
     /** Whether nothing but the places of knobs differs. */
@@ -78,9 +95,9 @@ public final class SetupLevels {
                 && atRest(rig.flow()).equals(atRest(other.flow()));
     }
 
-    /** Where a pan pot stands is a wish, and what is advised depends on it. */
+    /** Where a pan pot stands is a wish, and where a locked knob stands is given: what is advised depends on both. */
     private static Flow atRest(Flow flow) {
-        return flow.withKnobs(knob -> (knob.duty() == Duty.PAN ? knob : knob.at(0)).told(true));
+        return flow.withKnobs(knob -> (knob.isLocked() || knob.duty() == Duty.PAN ? knob : knob.at(0)).told(true));
     }
 
     public Rig rig() {
@@ -154,8 +171,8 @@ public final class SetupLevels {
     /** The device that makes numbers of a run; empty where it is only heard. */
     public Optional<String> recorder(String key) {
         return trace(key)
+                .filter(this::isRecorded)
                 .map(trace -> rig.flow().ends().get(trace.path().end()))
-                .filter(end -> end.kind() == End.Kind.TRACK)
                 .map(end -> rig.flow().points().get(end.point()).station());
     }
 
@@ -177,6 +194,11 @@ public final class SetupLevels {
         return wanted.balanceDb().values().stream().allMatch(db -> db == 0)
                 ? List.of()
                 : laterMixes().stream().filter(mix -> mix.isWished(wanted)).toList();
+    }
+
+    /** Whether a run ends in a track; otherwise it is only heard. */
+    public boolean isRecorded(Trace trace) {
+        return rig.flow().ends().get(trace.path().end()).kind() == End.Kind.TRACK;
     }
 
     public LevelPlan plan(Trace trace) {
@@ -205,13 +227,20 @@ public final class SetupLevels {
                 LevelVerdict.of(plan, advice, JointFindings.first(ofJoints)));
     }
 
-    /** What the advice costs a run against the least noise that its knobs could have: "The quietest setting would have 3.1 dB less noise." */
+    /** Whether that is told at once. */
+    public boolean isCostKnown() {
+        return quietest.isFound();
+    }
+
+    /**
+     * What the advice costs a run against the least noise that its knobs could have: "The quietest setting would have 3.1 dB less
+     * noise." The first time takes as long as advising does, and may be asked for on any thread.
+     */
     public String costOfPractice(LevelPlan plan) {
-        if (quietest == null) {
-            quietest = FlowLevels.of(GainAdviser.quietest(rig.flow(), wanted));
-        }
         int end = plan.trace().path().end();
-        double cost = quietest.range(end).minus(onceAdvised().range(end)).db();
+        FlowLevels practice = onceAdvised();
+        double cost =
+                quietest.of(rig, wanted).range(end).minus(practice.range(end)).db();
         return cost < LEAST_COST_DB || Double.isNaN(cost)
                 ? "No other setting is quieter."
                 : "The quietest setting would have " + Print.decimal(cost, 1) + " dB less noise.";

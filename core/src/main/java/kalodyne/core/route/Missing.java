@@ -16,6 +16,7 @@ import kalodyne.core.gear.Form;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.LeadKind;
 import kalodyne.core.gear.PowerSource;
+import kalodyne.core.joint.Spot;
 
 /**
  * Something that a way needs and that is not owned.
@@ -62,6 +63,11 @@ public record Missing(String id, String name, String details, Price price, Optio
     /** Whether what stands in a way under a mark is not owned. */
     public static boolean is(String mark) {
         return mark.startsWith(MARK);
+    }
+
+    /** What it is in the catalogue. */
+    public static String kind(String mark) {
+        return plain(Spot.kind(mark));
     }
 
     private static String plain(String mark) {

@@ -74,9 +74,9 @@ public record Level(double dbu) implements Comparable<Level> {
         return Double.compare(dbu, other.dbu);
     }
 
-    /** For example "+4.0 dBu". */
+    /** In the unit in use: "+4.0 dBu". */
     @Override
     public String toString() {
-        return Print.signed(dbu, 1) + " dBu";
+        return LevelUnit.inUse().print(this);
     }
 }

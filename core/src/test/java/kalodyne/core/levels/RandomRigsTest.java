@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
 import kalodyne.core.joint.Patch;
@@ -42,6 +43,32 @@ class RandomRigsTest {
             followed(levels, settings);
         }
         assertThat(runs).isGreaterThan(10);
+    }
+
+    /** Turning a knob of a rig that is known comes to the same as reading all of it anew; or is not done, where it would not. */
+    @ParameterizedTest
+    @ValueSource(longs = {6, 53, 58, 97})
+    void a_rig_whose_knobs_are_turned_is_the_rig_with_its_knobs_there(long seed) {
+        Random random = new Random(seed);
+        int turned = 0;
+        for (int i = 0; i < 20; i++) {
+            Patch patch = RandomRigs.any(random, 4, 6);
+            var joints = JointRules.check(patch);
+            Settings before = settings(random, Rig.of(joints, patch, Settings.NONE));
+            Rig rig = Rig.of(joints, patch, before);
+            Map<Spot, Double> some = new HashMap<>();
+            rig.flow().knobs().stream()
+                    .filter(knob -> random.nextInt(3) == 0)
+                    .forEach(knob -> some.put(knob.id(), random.nextInt(4) == 0 ? 0 : random.nextDouble()));
+            Settings after = before.turned(some);
+            Rig anew = Rig.of(joints, patch, after);
+            Optional<Rig> quick = after.turnedSince(before).flatMap(rig::turned);
+            if (quick.isPresent()) {
+                turned++;
+                assertThat(quick.get()).isEqualTo(anew);
+            }
+        }
+        assertThat(turned).isGreaterThan(5);
     }
 
     private static void check(RunLevels run) {

@@ -68,6 +68,21 @@ class SetupLevelsTest {
         return FlowLevels.of(levels.advised().followedOn(levels.rig().flow()));
     }
 
+    /** What is advised stays while knobs are turned, but not where one that must stay now stands elsewhere: the others make up for it. */
+    @Test
+    void a_locked_knob_that_is_moved_is_set_around_anew() {
+        Spot volume = Spot.read("synth-analogue.volume");
+        String line = "synth-analogue.out ts-ts interface-2.line-1";
+        Settings quiet = Settings.NONE.turned(Map.of(volume, 0.4)).locked(volume, true);
+        Settings loud = quiet.turned(Map.of(volume, 0.9));
+        SetupLevels before = levels(line, quiet);
+        assertThat(before.isTurned(
+                        rig(Plugged.of(line), quiet.turned(Map.of(Spot.read("interface-2.gain-1"), 0.3))),
+                        quiet.wanted()))
+                .isTrue();
+        assertThat(before.isTurned(rig(Plugged.of(line), loud), loud.wanted())).isFalse();
+    }
+
     /** With two recorders each has tracks of its own, and their names come from what is plugged into each. */
     @Test
     void each_recorder_knows_what_is_played_on_its_tracks() {

@@ -24,6 +24,23 @@ class LevelTest {
         assertThat(Level.ofDbv(dbv).dbu()).isCloseTo(dbu, within(1e-4));
     }
 
+    /** As by hand: 20 · log₁₀(√0.6) = −2.2185; what is printed is read as the same level, to the digit that is shown. */
+    @ParameterizedTest
+    @CsvSource({
+        "4, +4.0 dBu, +1.8 dBV",
+        "-7.7815, −7.8 dBu, −10.0 dBV",
+        "2.2185, +2.2 dBu, 0.0 dBV",
+        "-Infinity, −∞ dBu, −∞ dBV"
+    })
+    void is_told_in_either_unit(double dbu, String inDbu, String inDbv) {
+        Level level = new Level(dbu);
+        assertThat(LevelUnit.DBU.print(level)).isEqualTo(inDbu);
+        assertThat(LevelUnit.DBV.print(level)).isEqualTo(inDbv);
+        if (!level.isSilence()) {
+            assertThat(Quantity.LEVEL.read(inDbv).dbu()).isCloseTo(dbu, within(0.06));
+        }
+    }
+
     /** One milliwatt in 600 Ω, from which 0 dBu comes: √(0.001 · 600) V. */
     @Test
     void zero_dbu_is_a_milliwatt_in_600_ohms() {

@@ -29,6 +29,8 @@ public final class ClockFace extends PaintedRegion {
     private Control advised;
     private boolean hasHand;
     private Object gesture;
+    private final OncePerFrame moved = new OncePerFrame();
+    private double reached;
 
     /**
      * A face.
@@ -43,7 +45,10 @@ public final class ClockFace extends PaintedRegion {
         setAccessibleRole(AccessibleRole.SLIDER);
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
-        setOnMouseReleased(event -> gesture = null);
+        setOnMouseReleased(event -> {
+            moved.rest();
+            gesture = null;
+        });
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
         focusedProperty().addListener(change -> repaint());
@@ -78,14 +83,20 @@ public final class ClockFace extends PaintedRegion {
         if (event.getButton() == MouseButton.PRIMARY) {
             requestFocus();
             gesture = new Object();
+            reached = present.position();
             event.consume();
         }
     }
 
     private void drag(MouseEvent event) {
         if (gesture != null) {
-            double position = positionAt(event.getX(), event.getY());
-            turn(gesture, event.isShiftDown() ? position : present.dial().nearestQuarter(position));
+            double here = positionAt(event.getX(), event.getY());
+            double position = event.isShiftDown() ? here : present.dial().nearestQuarter(here);
+            if (position != reached) {
+                reached = position;
+                Object turning = gesture;
+                moved.ask(() -> turn(turning, position));
+            }
             event.consume();
         }
     }

@@ -7,6 +7,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import kalodyne.core.sums.Sums;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -65,7 +66,7 @@ public final class ConvertRoom implements Room {
 
     @Override
     public List<Command> commands() {
-        return List.of();
+        return List.of(Command.of("Copy the result", Copying.KEYS, () -> Copying.text(model.words())));
     }
 
     @Override

@@ -9,8 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -20,6 +18,7 @@ import kalodyne.core.sums.Field;
 import kalodyne.core.sums.Sum;
 import kalodyne.core.sums.Sums;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
@@ -151,8 +150,6 @@ final class ConvertView extends VBox {
 
     /** What was asked and what came of it, as text. */
     private void copyAnswers() {
-        ClipboardContent content = new ClipboardContent();
-        content.putString(model.words());
-        Clipboard.getSystemClipboard().setContent(content);
+        Copying.text(model.words());
     }
 }

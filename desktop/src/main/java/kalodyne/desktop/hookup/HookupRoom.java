@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.joint.rules.Cure;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
@@ -160,6 +161,7 @@ public final class HookupRoom implements Room {
                 Command.of("Plug something…", "Shortcut+P", () -> view().plug()),
                 Command.of("Show the map", "Shortcut+M", () -> view().showMap()),
                 Command.of("Show list and contacts", "Shortcut+J", () -> view().showContacts()),
+                Command.of("Copy the patch list as a table", Copying.KEYS, () -> Copying.table(joints().patchTable())),
                 Command.of("Unplug this joint", "Shortcut+Delete", () -> plugs().unplug()));
     }
 

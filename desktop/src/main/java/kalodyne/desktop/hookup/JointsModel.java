@@ -16,6 +16,7 @@ import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.runsheet.PatchList;
+import kalodyne.core.studio.exchange.SetupTables;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.model.StudioModel;
 
@@ -52,6 +53,11 @@ public final class JointsModel {
                     .flatMap(reading -> new RunJoints(reading.plan()).at(studio.focus(), joints()))
                     .ifPresent(joint -> this.chosen.set(Optional.of(joint)));
         }
+    }
+
+    /** What is plugged where, as a table. */
+    String patchTable() {
+        return SetupTables.patch(PatchList.of(studio.levels().rig().patch(), studio.joints()));
     }
 
     public ReadOnlyObjectProperty<List<Checked>> jointsProperty() {

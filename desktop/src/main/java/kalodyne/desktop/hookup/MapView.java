@@ -14,8 +14,6 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -26,6 +24,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.rigmap.MapLayout.Corner;
 import kalodyne.core.rigmap.MapLayout.Placed;
 import kalodyne.core.rigmap.RigMap;
+import kalodyne.desktop.control.Copying;
 
 /**
  * The whole setup as a map. A click on a line opens its contacts; a lead is drawn from socket to socket; arrows lead along the
@@ -80,23 +79,16 @@ final class MapView extends ScrollPane {
         contacts.setOnAction(event -> open.run());
         MenuItem pull = new MenuItem("Unplug");
         pull.setOnAction(event -> unplug.run());
-        menu.getItems().addAll(contacts, pull, copying());
-        setContextMenu(new ContextMenu(copying()));
+        menu.getItems().addAll(contacts, pull, Copying.pictureItem("the map", sheet));
+        setContextMenu(new ContextMenu(Copying.pictureItem("the map", sheet)));
         model.placedProperty().addListener(change -> show());
         viewportBoundsProperty().addListener(change -> fit());
         measure.fontProperty().addListener(change -> fit());
         sheet.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        // While the map is moved nothing on it changes: its picture is moved.
+        addEventFilter(MouseEvent.DRAG_DETECTED, event -> sheet.setCache(held.isEmpty()));
+        addEventFilter(MouseEvent.MOUSE_RELEASED, event -> sheet.setCache(false));
         show();
-    }
-
-    private MenuItem copying() {
-        MenuItem copy = new MenuItem("Copy the map as a picture");
-        copy.setOnAction(event -> {
-            ClipboardContent content = new ClipboardContent();
-            content.putImage(sheet.snapshot(null, null));
-            Clipboard.getSystemClipboard().setContent(content);
-        });
-        return copy;
     }
 
     private void show() {

@@ -52,6 +52,7 @@ final class WayCell extends ListCell<Way> {
         super.updateItem(way, isEmpty);
         boolean isShown = !isEmpty && way != null;
         setGraphic(isShown ? box : null);
+        setId(isShown ? "way-" + getIndex() : null);
         if (isShown) {
             drawing.getChildren().setAll(new RunDrawing(way, false));
             title.setText((getIndex() + 1) + "  " + way.title());

@@ -25,6 +25,7 @@ import kalodyne.core.route.Priority;
 import kalodyne.core.route.Spending;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
+import kalodyne.core.studio.Acquired;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.RunChoice;
@@ -221,10 +222,15 @@ public final class WayModel {
 
     // --- using -------------------------------------------------------------------------------------------------
 
-    /** Plugs all of a way, from which its runs follow, in one step that can be taken back; only where all of it is owned. */
+    /**
+     * Plugs all of a way, from which its runs follow, in one step that can be taken back; what was missing is there now, and is put
+     * on the shelf.
+     */
     public void use(Way way) {
-        if (way.missing().isEmpty()) {
-            studio.edit("use “" + way.title() + "”", setup -> used(setup, way));
+        Acquired acquired = Acquired.of(studio.studio(), way);
+        Setup plugged = used(studio.setup(), way, acquired.pluggings());
+        studio.change(null, "use “" + way.title() + "”", acquired.studio().with(plugged));
+        if (!studio.isReadOnly()) {
             way.strands().stream()
                     .map(strand -> strand.stations().get(0) + ".")
                     .flatMap(source ->
@@ -232,15 +238,16 @@ public final class WayModel {
                     .findFirst()
                     .map(RunChoice::key)
                     .ifPresent(studio::showRun);
-            way.patch().parted().stream().findFirst().ifPresent(part -> joints.chooseWith(part.pluggings()));
+            way.patch().parted().stream()
+                    .findFirst()
+                    .ifPresent(part -> joints.chooseWith(acquired.of(way, part.pluggings())));
         }
     }
 
-    private static Setup used(Setup setup, Way way) {
+    private static Setup used(Setup setup, Way way, List<Plugging> pluggings) {
         Wiring wiring = setup.wiring().unplugged(way.unplugged());
         Set<Plugging> there = new HashSet<>(wiring.plugged());
-        return setup.withWiring(wiring.plugging(way.patch().pluggings().stream()
-                .filter(plugging -> !there.contains(plugging))
-                .toList()));
+        return setup.withWiring(wiring.plugging(
+                pluggings.stream().filter(plugging -> !there.contains(plugging)).toList()));
     }
 }

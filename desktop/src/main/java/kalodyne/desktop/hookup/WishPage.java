@@ -6,10 +6,15 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -73,10 +78,25 @@ final class WishPage extends VBox {
         VBox.setVgrow(body, Priority.ALWAYS);
         getChildren().addAll(head, body, buttons());
         sentence.setOnChange(this::find);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::enter);
+    }
+
+    /** Enter uses the chosen way wherever one is on the page: lists and blanks would keep it for themselves. */
+    private void enter(KeyEvent event) {
+        boolean isTaken = event.getTarget() instanceof Button
+                || event.getTarget() instanceof ToggleButton
+                || event.getTarget() instanceof TextInputControl
+                || (event.getTarget() instanceof MenuButton many && many.isShowing())
+                || (event.getTarget() instanceof ComboBoxBase<?> blank && blank.isShowing());
+        if (event.getCode() == KeyCode.ENTER && !isTaken && !use.isDisabled()) {
+            use();
+            event.consume();
+        }
     }
 
     private HBox buttons() {
         Styled.of(use).id("use-way").as("primary").action(() -> use());
+        use.setDefaultButton(true);
         Styled.of(why).id("why-obvious").as("plain");
         Styled.of(compare).id("compare-ways").as("plain").action(this::showColumns);
         why.setOnAction(event -> {
@@ -194,8 +214,8 @@ final class WishPage extends VBox {
     }
 
     private void show(Way way) {
-        use.setDisable(way == null || !way.missing().isEmpty());
-        use.setText(way != null && !way.missing().isEmpty() ? "Use this when all of it is there" : "Use this");
+        use.setDisable(way == null);
+        use.setText(way != null && !way.missing().isEmpty() ? "I have these too: use this" : "Use this");
         if (way == null) {
             detail.clear();
         } else {

@@ -28,6 +28,7 @@ final class ControlPanel extends VBox {
     private final Label problem = new Label();
     private final ToggleButton lock = new ToggleButton("Lock");
     private final Tooltip hint = new Tooltip();
+    private final Tooltip whole = new Tooltip();
     private Turn shown;
 
     ControlPanel(Spot control, StudioModel studio) {
@@ -45,6 +46,7 @@ final class ControlPanel extends VBox {
         typed = new QuantityField(text -> studio.turn(null, control, present().read(onlyOne(text))), problem::setText);
         typed.setId(id + "-field");
         name.getStyleClass().addAll("strong", "small", "control-name");
+        name.setTooltip(whole);
         Styled.of(advice).as("advised", "small").id(id + "-advice");
         lock.getStyleClass().addAll("quiet", "lock");
         Styled.of(lock).id(id + "-lock").tip("A locked knob stays where it is; the others are set around it (L)");
@@ -73,13 +75,16 @@ final class ControlPanel extends VBox {
     }
 
     void show(Turn turn) {
+        if (turn.equals(shown)) {
+            return;
+        }
         shown = turn;
         Control control = present();
         String called = control.name() + " on " + turn.present().owner();
         boolean isMissed = turn.present().isMissed();
         face.show(control, turn.advised().control(), isMissed);
         name.setText(control.name());
-        name.setTooltip(new Tooltip(called));
+        whole.setText(called);
         typed.show(isMissed ? "" : control.reading());
         typed.setPromptText(isMissed ? "stands at?" : "");
         boolean isPan = control.taper() instanceof PanTaper;

@@ -17,7 +17,9 @@ import javafx.util.Duration;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.StageLevel;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.LevelUnit;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Texture;
 
 /**
@@ -45,6 +47,7 @@ final class Corridor extends RuledRegion {
         Tooltip.install(this, numbers);
         getStyleClass().add("corridor");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        Copying.offerPicture("the levels", this);
     }
 
     /**
@@ -289,12 +292,12 @@ final class Corridor extends RuledRegion {
             }
         }
         StageLevel first = plan.stages().get(0);
-        number(g, Ink.PEAK, 0, dbu(first.peak()), first.peak(), -1);
-        number(g, Ink.AVERAGE, 0, dbu(first.average()), first.average(), 1);
+        number(g, Ink.PEAK, 0, words(first.peak()), first.peak(), -1);
+        number(g, Ink.AVERAGE, 0, words(first.average()), first.average(), 1);
         for (int i = 1; i < last; i++) {
             StageLevel stage = plan.stages().get(i);
             if (stage.stage().knob().isPresent()) {
-                number(g, Ink.PEAK, i, dbu(stage.peak()), stage.peak(), -1);
+                number(g, Ink.PEAK, i, words(stage.peak()), stage.peak(), -1);
             }
         }
         StageLevel end = plan.last();
@@ -303,8 +306,8 @@ final class Corridor extends RuledRegion {
         number(g, Ink.FLOOR, last, plan.onScale(plan.endFloor()), end.floor(), -1);
     }
 
-    private static String dbu(Level level) {
-        return Print.signed(level.dbu(), 1);
+    private static String words(Level level) {
+        return Print.signed(LevelUnit.inUse().number(level), 1);
     }
 
     /** A number beside its point, on a ground of its own so that no line crosses it. */

@@ -1,8 +1,9 @@
 package kalodyne.desktop.levels;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.function.Supplier;
+import java.util.Map;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -30,11 +31,10 @@ final class LevelsAside extends VBox {
     private final RangeFacts range = new RangeFacts();
     private final Label noiseTitle = new Label();
     private final GearFields gear;
-    private final List<Shown> shown = new ArrayList<>();
-    private Object built;
+    /** By what they are about. */
+    private final Map<String, QuantityField> shown = new LinkedHashMap<>();
 
-    /** A field with what brings it up to date. */
-    private record Shown(QuantityField control, Supplier<String> value) {}
+    private Object built;
 
     LevelsAside(StudioModel studio) {
         super(8);
@@ -89,7 +89,9 @@ final class LevelsAside extends VBox {
         }
         here.setText(run.plan().leaving(station.index()).words());
         title.setText(station.words());
-        shown.forEach(each -> each.control().show(each.value().get()));
+        Map<String, String> values = gear.of(run.plan(), station.index()).stream()
+                .collect(Collectors.toMap(GearFields.Field::id, GearFields.Field::shown, (one, other) -> one));
+        shown.forEach((id, control) -> control.show(values.getOrDefault(id, "")));
         noiseTitle.setText(run.plan().isRecorded() ? "Noise in the track" : "Noise at the ears");
         noise.show(run.plan());
         range.show(run);
@@ -99,35 +101,24 @@ final class LevelsAside extends VBox {
         fields.getChildren().clear();
         shown.clear();
         problem.setText("");
-        gear.of(plan, station.index()).forEach(field -> add(station.index(), field));
+        gear.of(plan, station.index()).forEach(this::add);
     }
 
-    private void add(int station, GearFields.Field field) {
+    private void add(GearFields.Field field) {
         QuantityField control = new QuantityField(field.typed(), problem::setText);
-        add(
-                field.id(),
-                field.label(),
-                field.help(),
-                control,
-                () -> studio.reading().stream()
-                        .flatMap(run -> gear.of(run.plan(), station).stream())
-                        .filter(each -> each.id().equals(field.id()))
-                        .map(GearFields.Field::shown)
-                        .findFirst()
-                        .orElse(""));
-    }
-
-    private void add(String id, String words, String help, QuantityField control, Supplier<String> value) {
-        Label label = Styled.of(new Label(words)).as("second", "small").node();
+        Label label = Styled.of(new Label(field.label())).as("second", "small").node();
         label.setMinWidth(0);
         label.setWrapText(true);
-        Styled.of(control).id("field-" + id.replace(' ', '-')).tip(help).spoken(words);
+        Styled.of(control)
+                .id("field-" + field.id().replace(' ', '-'))
+                .tip(field.help())
+                .spoken(field.label());
         control.setPrefColumnCount(7);
         control.setMinWidth(Region.USE_PREF_SIZE);
         label.setLabelFor(control);
-        label.setTooltip(new Tooltip(help));
+        label.setTooltip(new Tooltip(field.help()));
         GridPane.setHgrow(label, Priority.ALWAYS);
         fields.addRow(shown.size(), label, control);
-        shown.add(new Shown(control, value));
+        shown.put(field.id(), control);
     }
 }

@@ -5,6 +5,9 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.levels.RunLevels;
+import kalodyne.core.studio.exchange.SetupTables;
+import kalodyne.desktop.control.Copying;
+import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -12,11 +15,13 @@ import kalodyne.desktop.shell.Room;
 /** The Levels room: where every knob stands and where it should. */
 public final class LevelsRoom implements Room {
     private final StudioModel studio;
+    private final Jobs jobs;
     private LevelsView view;
     private LevelsAside aside;
 
-    public LevelsRoom(StudioModel studio) {
+    public LevelsRoom(StudioModel studio, Jobs jobs) {
         this.studio = studio;
+        this.jobs = jobs;
     }
 
     @Override
@@ -36,7 +41,7 @@ public final class LevelsRoom implements Room {
 
     private LevelsView view() {
         if (view == null) {
-            view = new LevelsView(studio);
+            view = new LevelsView(studio, jobs);
         }
         return view;
     }
@@ -70,8 +75,13 @@ public final class LevelsRoom implements Room {
                 Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised),
                 Command.of("Show the other runs behind this one", "Shortcut+Shift+O", () -> view().toggleOthers()),
                 Command.of("Show where runs meet", "Shortcut+Shift+M", () -> view().toggleMeetings()),
+                Command.of("Copy the levels of this run as a table", Copying.KEYS, this::copyTable),
                 Command.of("Wider columns", "Shortcut+Shift+Right", () -> view().zoomIn()),
                 Command.of("Narrower columns", "Shortcut+Shift+Left", () -> view().zoomOut()));
+    }
+
+    private void copyTable() {
+        studio.reading().ifPresent(run -> Copying.table(SetupTables.levels(run.plan())));
     }
 
     @Override

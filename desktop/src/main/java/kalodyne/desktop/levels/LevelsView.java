@@ -18,12 +18,14 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
+import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.GainSchool;
 import kalodyne.core.levels.rig.AimSchool;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.job.Jobs;
 import kalodyne.desktop.model.StudioModel;
 
 /** The Levels room's surface: what is the case, how it should be, the corridor, and the controls under it. */
@@ -33,6 +35,7 @@ final class LevelsView extends VBox {
     private static final double MOST_ZOOM = 4;
 
     private final StudioModel studio;
+    private final Jobs jobs;
     private final Label sentence = new Label();
     private final ComboBox<AimSchool> aim = new ComboBox<>();
     private final ComboBox<GainSchool> school = new ComboBox<>();
@@ -50,8 +53,12 @@ final class LevelsView extends VBox {
     private double zoom = 1;
     private boolean isShowing;
 
-    LevelsView(StudioModel studio) {
+    /** What the choice costs takes as long as advising, and is worked out beside the screen's thread. */
+    private boolean isWorkingOut;
+
+    LevelsView(StudioModel studio, Jobs jobs) {
         this.studio = studio;
+        this.jobs = jobs;
         getStyleClass().addAll("room", "levels-room");
         strip = new ControlStrip(corridor, studio);
         meetingsView = new MeetingsView(studio);
@@ -106,7 +113,7 @@ final class LevelsView extends VBox {
                 .tip("Where the gain is made")
                 .action(() -> chooseSchool())
                 .whole();
-        Styled.of(reason).as("second", "small").id("school-reason");
+        Styled.of(reason).as("second", "small").tip("").id("school-reason");
         reason.setMinWidth(0);
         reason.setWrapText(true);
         reason.setMinHeight(Region.USE_PREF_SIZE);
@@ -212,8 +219,8 @@ final class LevelsView extends VBox {
         }
         return studio.levels().traces().stream()
                 .filter(trace -> !trace.key().equals(shown.trace().key()))
+                .filter(trace -> studio.levels().isRecorded(trace) == shown.isRecorded())
                 .map(studio.levels()::plan)
-                .filter(plan -> plan.isRecorded() == shown.isRecorded())
                 .toList();
     }
 
@@ -234,7 +241,16 @@ final class LevelsView extends VBox {
         if (school.getValue() != present) {
             school.setValue(present);
         }
-        reason.setText(studio.levels().costOfPractice(run.plan()) + " " + present.reason());
-        reason.setTooltip(new Tooltip(reason.getText()));
+        SetupLevels levels = studio.levels();
+        boolean isKnown = levels.isCostKnown();
+        reason.setText((isKnown ? levels.costOfPractice(run.plan()) + " " : "") + present.reason());
+        reason.getTooltip().setText(reason.getText());
+        if (!isKnown && !isWorkingOut) {
+            isWorkingOut = true;
+            jobs.runBriefly(progress -> levels.costOfPractice(run.plan()), words -> {
+                isWorkingOut = false;
+                show();
+            });
+        }
     }
 }

@@ -1,7 +1,9 @@
 package kalodyne.desktop.levels;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -18,6 +20,8 @@ final class NoiseShares extends GridPane {
     private static final double LEAST = 0.005;
     private static final double WIDEST_EM = 3.6;
 
+    private final List<Row> rows = new ArrayList<>();
+
     NoiseShares() {
         setHgap(6);
         setVgap(2);
@@ -27,34 +31,52 @@ final class NoiseShares extends GridPane {
         getColumnConstraints().add(name);
     }
 
-    void show(LevelPlan plan) {
-        getChildren().clear();
-        List<StageLevel> noisiest = plan.stages().stream()
-                .filter(stage -> stage.noiseShare() >= LEAST)
-                .sorted(Comparator.comparingDouble(StageLevel::noiseShare).reversed())
-                .limit(MOST)
-                .toList();
-        for (StageLevel stage : noisiest) {
-            row(name(plan, stage), stage.noiseShare());
+    /** A stage and what it makes; kept while others are shown in it: a knob that is turned changes little else. */
+    private record Row(Label name, Region bar, Label share) {
+        static Row empty() {
+            Label name = Styled.of(new Label()).as("small", "second").node();
+            name.setMinWidth(0);
+            Region bar = Styled.of(new Region()).as("noise-bar").node();
+            bar.setMinWidth(USE_PREF_SIZE);
+            bar.setMaxWidth(USE_PREF_SIZE);
+            return new Row(name, bar, Styled.of(new Label()).as("small").whole().node());
         }
-        if (plan.noiseOfOthers() >= LEAST) {
-            row("other runs that meet this one", plan.noiseOfOthers());
+
+        void show(Made made) {
+            double percent = 100 * made.share();
+            name.setText(made.words());
+            bar.setPrefWidth(
+                    Math.max(1, made.share() * WIDEST_EM * share.getFont().getSize()));
+            share.setText(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
         }
     }
 
-    private void row(String words, double part) {
-        Label name = Styled.of(new Label(words)).as("small", "second").node();
-        name.setMinWidth(0);
-        Region bar = new Region();
-        bar.getStyleClass().add("noise-bar");
-        double width = Math.max(1, part * WIDEST_EM * 14);
-        bar.setMinWidth(width);
-        bar.setPrefWidth(width);
-        bar.setMaxWidth(width);
-        double percent = 100 * part;
-        Label share = new Label(Print.decimal(percent, percent < 10 ? 1 : 0) + " %");
-        Styled.of(share).as("small").whole();
-        addRow(getRowCount(), name, bar, share);
+    private record Made(String words, double share) {}
+
+    void show(LevelPlan plan) {
+        List<Made> all = plan.stages().stream()
+                .filter(stage -> stage.noiseShare() >= LEAST)
+                .sorted(Comparator.comparingDouble(StageLevel::noiseShare).reversed())
+                .limit(MOST)
+                .map(stage -> new Made(name(plan, stage), stage.noiseShare()))
+                .collect(Collectors.toCollection(ArrayList::new));
+        if (plan.noiseOfOthers() >= LEAST) {
+            all.add(new Made("other runs that meet this one", plan.noiseOfOthers()));
+        }
+        while (rows.size() < all.size()) {
+            Row row = Row.empty();
+            rows.add(row);
+            addRow(rows.size() - 1, row.name(), row.bar(), row.share());
+        }
+        for (int i = 0; i < rows.size(); i++) {
+            boolean isUsed = i < all.size();
+            Row row = rows.get(i);
+            List.of(row.name(), row.bar(), row.share())
+                    .forEach(node -> Styled.of(node).shown(isUsed));
+            if (isUsed) {
+                row.show(all.get(i));
+            }
+        }
     }
 
     private static String name(LevelPlan plan, StageLevel stage) {

@@ -9,6 +9,7 @@ import kalodyne.core.gear.Control;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Gain;
+import kalodyne.desktop.control.OncePerFrame;
 
 /**
  * Dragging the loudest peak behind a control up or down, which turns the control. Escape brings it back to where the drag
@@ -27,6 +28,8 @@ final class PeakDrag {
     private final Turn turn;
     private Handle grabbed;
     private Object gesture;
+    private final OncePerFrame moved = new OncePerFrame();
+    private double reached;
 
     /** As they were at the start: whatever moves in the window meanwhile, the mouse keeps its hold. */
     private CorridorScale grabbedScale;
@@ -53,15 +56,24 @@ final class PeakDrag {
         corridor.setOnMouseMoved(drag::hover);
         corridor.setOnMousePressed(drag::press);
         corridor.setOnMouseDragged(drag::drag);
-        corridor.setOnMouseReleased(event -> drag.grabbed = null);
+        corridor.setOnMouseReleased(event -> drag.let());
         corridor.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE && drag.grabbed != null) {
-                turn.turn(
-                        drag.gesture, drag.grabbed.id(), drag.grabbed.control().position());
-                drag.grabbed = null;
+                drag.takeBack();
                 event.consume();
             }
         });
+    }
+
+    private void let() {
+        moved.rest();
+        grabbed = null;
+    }
+
+    private void takeBack() {
+        moved.forget();
+        turn.turn(gesture, grabbed.id(), grabbed.control().position());
+        grabbed = null;
     }
 
     private void hover(MouseEvent event) {
@@ -72,6 +84,7 @@ final class PeakDrag {
         grabbed = event.getButton() == MouseButton.PRIMARY ? handleAt(event) : null;
         if (grabbed != null) {
             gesture = new Object();
+            reached = grabbed.control().position();
             grabbedScale = corridor.scale();
             grabbedSceneY = event.getSceneY();
             grabbedY = corridor.heightInScale(event.getY());
@@ -90,8 +103,17 @@ final class PeakDrag {
         Gain wanted = audible(control).plus(new Gain(change));
         double exact = control.taper().positionFor(wanted);
         double position = event.isShiftDown() ? exact : control.dial().nearestQuarter(exact);
-        turn.turn(gesture, grabbed.id(), control.taper().rest(position));
+        reach(control.taper().rest(position));
         event.consume();
+    }
+
+    private void reach(double position) {
+        if (position != reached) {
+            reached = position;
+            Object turning = gesture;
+            Spot control = grabbed.id();
+            moved.ask(() -> turn.turn(turning, control, position));
+        }
     }
 
     /** Its gain; of a control that is shut, the first that lets something through. */

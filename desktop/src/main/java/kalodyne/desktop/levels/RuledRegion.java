@@ -3,10 +3,11 @@ package kalodyne.desktop.levels;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.units.LevelUnit;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.PaintedRegion;
 
-/** A picture of levels between two scales: dBu at its left, and what the end counts in at its right. */
+/** A picture of levels between two scales: volts on wires at its left, and what the end counts in at its right. */
 abstract class RuledRegion extends PaintedRegion {
     LevelPlan plan;
     double scrolled;
@@ -23,8 +24,9 @@ abstract class RuledRegion extends PaintedRegion {
     final void paintRules(GraphicsContext g) {
         g.setLineWidth(1);
         g.setStroke(color(Ink.RULE));
-        for (double tick : scale.ticks(0, em())) {
-            double y = Math.rint(y(tick)) + 0.5;
+        double zero = LevelUnit.inUse().zeroDbu();
+        for (double tick : scale.ticks(zero, em())) {
+            double y = Math.rint(y(zero + tick)) + 0.5;
             g.strokeLine(left, y, columns.end(), y);
         }
         g.setFont(labelFont());
@@ -42,11 +44,12 @@ abstract class RuledRegion extends PaintedRegion {
         g.setFont(labelFont());
         g.setFill(color(Ink.SECOND));
         g.setTextAlign(TextAlignment.RIGHT);
-        for (double tick : scale.ticks(0, em())) {
-            g.fillText(Print.signed(tick, 0), x - 0.5 * em(), Math.rint(y(tick)) + 0.5);
+        LevelUnit unit = LevelUnit.inUse();
+        for (double tick : scale.ticks(unit.zeroDbu(), em())) {
+            g.fillText(Print.signed(tick, 0), x - 0.5 * em(), Math.rint(y(unit.zeroDbu() + tick)) + 0.5);
         }
         g.setFont(strongFont());
-        g.fillText("dBu", x - 0.5 * em(), top - 0.8 * em());
+        g.fillText(unit.symbol(), x - 0.5 * em(), top - 0.8 * em());
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText(plan.isRecorded() ? "dBFS" : "dB SPL", columns.end() + 0.3 * em(), top - 0.8 * em());
         g.setFont(labelFont());

@@ -101,7 +101,7 @@ public final class LineupModel implements AutoCloseable {
         for (Take take : takes.selection().takes()) {
             all.add(new Offered(take.name(), takes.fileOf(take)));
         }
-        try (Stream<Path> beside = Files.list(studio.folder().resolve("takes"))) {
+        try (Stream<Path> beside = Files.list(studio.preferences().takesOf(studio.folder()))) {
             beside.filter(file ->
                             RECORDING.matcher(file.getFileName().toString()).matches())
                     .sorted()

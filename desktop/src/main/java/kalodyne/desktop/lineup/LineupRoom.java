@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import kalodyne.core.recording.PairPlayback.Voice;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -148,6 +149,7 @@ public final class LineupRoom implements Room {
                 Command.of("Line up again", null, model::search),
                 Command.of("Hear both together", null, () -> view().hear(Voice.BOTH)),
                 Command.of("Write the lined-up copy…", "Shortcut+E", () -> view().chooseCopy()),
+                Command.of("Copy the words for an editing program", Copying.KEYS, () -> view().copyWords()),
                 Command.of("Back to what was found", null, model::asFound),
                 Command.of("Tidy up recordings", null, this::tidyUp),
                 Command.of("Measure what is to be tidied", null, tidy::measure));

@@ -18,8 +18,6 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -37,6 +35,7 @@ import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Chooser;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.QuantityField;
 import kalodyne.desktop.control.RecordingDialog;
@@ -262,14 +261,15 @@ final class LineupView extends VBox {
         HBox.setHgrow(editor, Priority.ALWAYS);
         Button copy = new Button("Copy these words");
         Styled.of(copy).id("lineup-copy-words").whole();
-        copy.setOnAction(event -> {
-            ClipboardContent content = new ClipboardContent();
-            content.putString(editor.getText());
-            Clipboard.getSystemClipboard().setContent(content);
-        });
+        copy.setOnAction(event -> copyWords());
         HBox row = new HBox(10, editor, copy);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    /** What an editing program has to be told. */
+    void copyWords() {
+        Copying.text(editor.getText());
     }
 
     private VBox dropZone() {

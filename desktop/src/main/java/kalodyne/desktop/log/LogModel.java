@@ -18,6 +18,7 @@ import kalodyne.core.runsheet.Recall;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.exchange.SetupTables;
 import kalodyne.core.studio.log.Entry;
 import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.LogBook;
@@ -206,6 +207,12 @@ public final class LogModel {
                                 .flatMap(control -> control.at(position))
                                 .ifPresent(control -> knobs.put(device.name() + ", " + control.name(), control))));
         return knobs;
+    }
+
+    /** The takes of the setup that is looked at, as a table. */
+    String takesTable() {
+        return SetupTables.takes(
+                studio.setup(), studio.levels().runNames(), studio.studio().words());
     }
 
     /** The recording of a take, where it is there. */

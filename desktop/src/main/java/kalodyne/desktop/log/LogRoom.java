@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import kalodyne.core.studio.log.Entry;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -88,6 +89,8 @@ public final class LogRoom implements Room {
     public List<Command> commands() {
         return List.of(
                 Command.of("Show the log of all setups, or of one", null, () -> log.showAll(!log.isOfAll())),
+                Command.of(
+                        "Copy the takes of this setup as a table", Copying.KEYS, () -> Copying.table(log.takesTable())),
                 Command.of("Set all as it was then", null, log::setAsThen),
                 Command.of("Read every take not read yet", null, log::readAll));
     }

@@ -1,6 +1,5 @@
 package kalodyne.desktop.log;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
@@ -9,8 +8,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.input.ClipboardContent;
-import javafx.scene.input.TransferMode;
+import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.log.Entry;
@@ -18,6 +16,7 @@ import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
@@ -62,7 +61,12 @@ final class LogView extends VBox {
         Styled.of(list).id("log-list").spoken("Takes and sessions");
         list.setCellFactory(view -> new EntryCell());
         list.setMinHeight(0);
-        list.setOnDragDetected(event -> dragOut());
+        Copying.dragOut(list, () -> log.state().chosen().flatMap(log::recording));
+        list.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2 && event.getButton() == MouseButton.PRIMARY) {
+                log.state().chosen().ifPresent(showTake);
+            }
+        });
         Styled.of(nothing).wrap().as("second");
         list.setPlaceholder(nothing);
         list.getSelectionModel().selectedItemProperty().addListener((property, before, entry) -> {
@@ -106,15 +110,6 @@ final class LogView extends VBox {
             list.getSelectionModel().select(entry);
             list.scrollTo(entry);
         }
-    }
-
-    /** A take is dragged to wherever its recording is wanted. */
-    private void dragOut() {
-        log.state().chosen().flatMap(log::recording).ifPresent(file -> {
-            ClipboardContent content = new ClipboardContent();
-            content.putFiles(List.of(file.toFile()));
-            list.startDragAndDrop(TransferMode.COPY).setContent(content);
-        });
     }
 
     private static String sentence(LogModel.State state) {

@@ -10,15 +10,20 @@ import kalodyne.core.joint.rules.JointChecks;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.units.LevelUnit;
 
 /** The levels of what is plugged, as it is edited: of what an edit did not touch, nothing is computed again. */
 final class PluggedLevels {
-    private final JointChecks checks = new JointChecks();
+    private JointChecks checks = new JointChecks();
+    private LevelUnit unit = LevelUnit.inUse();
     private Inputs inputs;
     private Patch patch;
     private List<Checked> joints = List.of();
+    private Settings before = Settings.NONE;
+    private Rig rig;
     private SetupLevels levels;
 
     /** All that joints follow from. */
@@ -26,20 +31,31 @@ final class PluggedLevels {
 
     /** Brings all of it up to date. */
     SetupLevels of(Studio studio, Setup setup) {
+        if (unit != LevelUnit.inUse()) {
+            // What was worked out has words in it.
+            unit = LevelUnit.inUse();
+            checks = new JointChecks();
+            inputs = null;
+            levels = null;
+        }
         Inputs now = new Inputs(
                 studio.devices(),
                 studio.leads(),
                 studio.wiring(setup),
                 setup.sessionPlan().film());
-        if (!now.equals(inputs)) {
+        Settings settings = setup.settings();
+        boolean isSame = now.equals(inputs);
+        if (!isSame) {
             inputs = now;
             patch = studio.patch(setup);
             joints = checks.check(patch, studio.devices());
         }
-        Rig rig = Rig.of(joints, patch, setup.settings());
-        levels = levels != null && levels.isTurned(rig, setup.settings().wanted())
+        Optional<Rig> turned = isSame ? settings.turnedSince(before).flatMap(rig::turned) : Optional.empty();
+        rig = turned.orElseGet(() -> Rig.of(joints, patch, settings));
+        before = settings;
+        levels = levels != null && levels.isTurned(rig, settings.wanted())
                 ? levels.turned(rig)
-                : SetupLevels.of(rig, setup.settings().wanted());
+                : SetupLevels.of(rig, settings.wanted());
         return levels;
     }
 

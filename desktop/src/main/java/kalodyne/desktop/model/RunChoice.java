@@ -15,8 +15,7 @@ public record RunChoice(String key, String name, boolean isRecorded) {
     /** All of a setup, what is recorded first. */
     static List<RunChoice> all(SetupLevels levels) {
         return levels.traces().stream()
-                .map(trace -> new RunChoice(
-                        trace.key(), trace.name(), levels.plan(trace).isRecorded()))
+                .map(trace -> new RunChoice(trace.key(), trace.name(), levels.isRecorded(trace)))
                 .sorted(Comparator.comparing(choice -> !choice.isRecorded()))
                 .toList();
     }

@@ -19,7 +19,7 @@ public final class SetupEdits {
 
     /** Adds an empty setup, and looks at it. */
     public void add() {
-        add("add a setup", Setup.bare(Ids.fresh("setup"), "New setup"));
+        add("add a setup", studio.preferences().begun(Setup.bare(Ids.fresh("setup"), "New setup")));
     }
 
     /** Adds a setup that is plugged like the present one, and looks at it; the takes stay with the old one. */

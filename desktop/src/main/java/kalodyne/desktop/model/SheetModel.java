@@ -420,7 +420,7 @@ public final class SheetModel {
     /** Mark of what is recorded part by part: a drum machine, else what is played into the first track; empty for nothing. */
     public String playedInParts() {
         List<String> players = studio.levels().traces().stream()
-                .filter(trace -> studio.levels().plan(trace).isRecorded())
+                .filter(trace -> studio.levels().isRecorded(trace))
                 .flatMap(trace -> trace.marks().get(0).stream())
                 .toList();
         return players.stream()

@@ -19,6 +19,7 @@ import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -30,6 +31,7 @@ import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.studio.OpenStudio;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.units.LevelUnit;
 
 /** The open setup: its runs, the one that is looked at, what is computed from it, and every command that changes it. */
 public final class StudioModel implements AutoCloseable {
@@ -39,6 +41,8 @@ public final class StudioModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<Studio> document = new ReadOnlyObjectWrapper<>(this, "studio");
     private final ReadOnlyObjectWrapper<Optional<RunLevels>> reading =
             new ReadOnlyObjectWrapper<>(this, "reading", Optional.empty());
+    private final ObjectProperty<Preferences> preferences =
+            new SimpleObjectProperty<>(this, "preferences", Preferences.USUAL);
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper(this, "revision");
     private final ReadOnlyLongWrapper pointed = new ReadOnlyLongWrapper(this, "pointed");
     private final ReadOnlyIntegerWrapper focus = new ReadOnlyIntegerWrapper(this, "focus", 0);
@@ -72,7 +76,25 @@ public final class StudioModel implements AutoCloseable {
         this.screen = screen;
         this.keeping = new StudioKeeping(clock, screen, notices);
         this.helps = new Helps(this::refresh, screen);
+        preferences.addListener((property, before, now) -> prefer(now.levels()));
         keeping.begin(open, this::refresh);
+    }
+
+    /** How one likes to work. */
+    public ObjectProperty<Preferences> preferencesProperty() {
+        return preferences;
+    }
+
+    public Preferences preferences() {
+        return preferences.get();
+    }
+
+    /** What was worked out has words in it: with another unit all of it is told anew. */
+    private void prefer(LevelUnit unit) {
+        if (unit != LevelUnit.inUse()) {
+            LevelUnit.use(unit);
+            refresh();
+        }
     }
 
     /** Shows another studio, and closes the one before. */
@@ -239,6 +261,27 @@ public final class StudioModel implements AutoCloseable {
     /** Tells that something was done. */
     public void tell(String title, String text) {
         notices.done(title, text);
+    }
+
+    /**
+     * What is looked at.
+     *
+     * @param station of the run, on which every room is focused
+     */
+    public record Looked(String setup, String run, int station) {}
+
+    public Looked looked() {
+        return new Looked(setupId, runKey, focus.get());
+    }
+
+    /** Looks at what was looked at before, as far as it is still there. */
+    public void look(Looked before) {
+        setupId = before.setup();
+        runKey = before.run();
+        refresh();
+        if (runKey.equals(before.run())) {
+            focusOn(Math.max(0, before.station()));
+        }
     }
 
     public void showSetup(String id) {

@@ -185,6 +185,11 @@ public final class TakesModel {
         }
     }
 
+    /** The recording of the take that is looked at, if it is there. */
+    public Optional<Path> recording() {
+        return selected.map(this::fileOf).filter(Files::isRegularFile);
+    }
+
     public Path fileOf(Take take) {
         return studio.folder().resolve(take.file()).normalize();
     }
@@ -328,7 +333,7 @@ public final class TakesModel {
 
     private Path unusedFile(String run, String name) {
         String plain = (run + " " + name).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        Path folder = studio.folder().resolve("takes");
+        Path folder = studio.preferences().takesOf(studio.folder());
         return IntStream.iterate(1, number -> number + 1)
                 .mapToObj(number -> folder.resolve(plain + (number == 1 ? "" : "-" + number) + ".wav"))
                 .filter(file -> !Files.exists(file))

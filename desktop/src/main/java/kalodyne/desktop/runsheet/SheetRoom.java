@@ -7,7 +7,10 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
+import kalodyne.core.runsheet.RunSheet;
+import kalodyne.core.runsheet.SheetText;
 import kalodyne.core.runsheet.Task;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
@@ -106,6 +109,11 @@ public final class SheetRoom implements Room {
         page.focus();
     }
 
+    private void copyText() {
+        RunSheet shown = sheet.state().sheet();
+        Copying.text(shown.title() + String.join("\n", SheetText.of(shown, false)) + "\n");
+    }
+
     @Override
     public void useOverlay(Overlay windowsOverlay) {
         overlay = windowsOverlay;
@@ -118,6 +126,7 @@ public final class SheetRoom implements Room {
                 Command.of("Tick the step", "Shortcut+D", sheet::done),
                 Command.of("Skip the step", "Shortcut+Shift+D", sheet::skip),
                 Command.of("Open the step again", "Shortcut+U", sheet::undo),
+                Command.of("Copy the run sheet as text", Copying.KEYS, this::copyText),
                 Command.of("End this session", null, sheet::finish));
     }
 

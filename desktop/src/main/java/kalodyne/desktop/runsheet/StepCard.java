@@ -25,6 +25,7 @@ import kalodyne.core.runsheet.Task;
 import kalodyne.core.runsheet.Tick;
 import kalodyne.core.sums.Spans;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.LinesField;
 import kalodyne.desktop.control.PhotoThumb;
 import kalodyne.desktop.control.PictureChooser;
 import kalodyne.desktop.control.SeverityMark;
@@ -224,10 +225,9 @@ final class StepCard {
         boolean isOpen = noteOf.equals(step.id())
                 || tick.filter(each -> !each.note().isEmpty()).isPresent();
         if (isOpen) {
-            TextArea note = new TextArea(tick.map(Tick::note).orElse(""));
+            TextArea note = new LinesField(tick.map(Tick::note).orElse(""));
             note.setId("step-note");
             note.setPrefRowCount(NOTE_ROWS);
-            note.setWrapText(true);
             note.setPromptText("Anything to remember of this step");
             note.focusedProperty().addListener((property, before, isFocused) -> {
                 if (!isFocused) {

@@ -1,12 +1,12 @@
 package kalodyne.desktop.shelf;
 
 import java.util.function.Consumer;
-import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.units.UnreadableQuantity;
+import kalodyne.desktop.control.LinesField;
 
 /** A note of some lines. What is typed is taken when the field is left, or with Ctrl+Enter; Escape brings the old one back. */
-final class NoteArea extends TextArea {
+final class NoteArea extends LinesField {
     private static final int LINES = 3;
 
     private final Consumer<String> take;
@@ -14,9 +14,9 @@ final class NoteArea extends TextArea {
     private String value = "";
 
     NoteArea(Consumer<String> take, Consumer<String> explain) {
+        super("");
         this.take = take;
         this.explain = explain;
-        setWrapText(true);
         setPrefRowCount(LINES);
         setAccessibleText("note");
         focusedProperty().addListener((property, before, focused) -> {

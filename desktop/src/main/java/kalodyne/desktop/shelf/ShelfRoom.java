@@ -10,6 +10,7 @@ import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.studio.Whereabouts;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -99,6 +100,7 @@ public final class ShelfRoom implements Room {
                 Command.of("Add gear…", "Shortcut+G", () -> view().addGear()),
                 Command.of("Add a lead…", "Shortcut+Shift+G", () -> view().addLead()),
                 Command.of("Which plug is this?", "Shortcut+P", () -> view().findPlug()),
+                Command.of("Copy this list as a table", Copying.KEYS, () -> view().copyTable()),
                 Command.of("Duplicate what is chosen", "Shortcut+D", () -> shelf().duplicate()),
                 Command.of("Remove what is chosen", "Shortcut+Delete", () -> shelf().remove()));
     }

@@ -21,8 +21,10 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.studio.Whereabouts;
+import kalodyne.core.studio.exchange.StudioTables;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.BesideOrBelow;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.LeadSketch;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
@@ -108,6 +110,12 @@ final class ShelfView extends VBox {
         tab.setId(id);
         list.visibleProperty().bind(tab.selectedProperty());
         list.managedProperty().bind(tab.selectedProperty());
+    }
+
+    /** The list that is looked at, for a spreadsheet. */
+    void copyTable() {
+        Copying.table(
+                gearTab.isSelected() ? StudioTables.devices(devices.getItems()) : StudioTables.leads(leads.getItems()));
     }
 
     private RoomHeader header() {

@@ -1,8 +1,6 @@
 package kalodyne.desktop.shell;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -54,13 +52,6 @@ public final class Appearance {
 
         String words() {
             return words;
-        }
-
-        /** By its name in small letters. */
-        public static Optional<Theme> of(String name) {
-            return Stream.of(values())
-                    .filter(theme -> theme.name().equalsIgnoreCase(name))
-                    .findFirst();
         }
     }
 

@@ -1,6 +1,5 @@
 package kalodyne.desktop.shell;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +20,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 import kalodyne.core.findings.Place;
@@ -50,6 +48,7 @@ public final class MainWindow {
     private final Label waiting = waiting();
     private final StartModel beginning;
     private StartView start;
+    private final Saving saving;
     private final Exchange exchange;
     private final HandingOn handingOn;
     private final List<Command> commands = new ArrayList<>();
@@ -64,6 +63,9 @@ public final class MainWindow {
     /** Opens other studios in this window. */
     public interface Opener {
         void open(Path file);
+
+        /** Begins a studio in a file that is not there yet, and opens it. */
+        void begin(Path file);
 
         /** Builds the demonstration studio where it is not there yet, and opens it. */
         void openDemo(boolean afresh);
@@ -86,7 +88,7 @@ public final class MainWindow {
         roomList = new RoomList(rooms, this::enter);
         beginning = new StartModel(studio);
         finder = new Finder(this::findable, veil::lift);
-        Saving saving = new Saving(studio, jobs, () -> scene().getWindow());
+        saving = new Saving(studio, jobs, () -> scene().getWindow());
         exchange = new Exchange(studio, jobs, veil, saving);
         handingOn = new HandingOn(studio, saving);
         root.getChildren().addAll(frame(), veil);
@@ -129,12 +131,13 @@ public final class MainWindow {
     private BorderPane frame() {
         Command find = Command.of("Find anything", "Shortcut+K", this::openFinder);
         Command help = Command.of("Help on this room", "F1", this::openHelp);
+        Command next = Command.of("Go on with the next thing", "F8", nextBar::press);
         List<Command> setups = setupCommands();
         Menus.Groups groups = new Menus.Groups(
                 List.of(studioCommands(), exchange.commands(), handingOn.commands(), windowCommands()),
                 List.of(editCommands(), List.of(find)),
                 List.of(viewCommands()),
-                List.of(roomCommands()),
+                List.of(List.of(next), roomCommands()),
                 List.of(
                         List.of(help),
                         List.of(
@@ -192,6 +195,7 @@ public final class MainWindow {
 
     private List<Command> studioCommands() {
         return List.of(
+                Command.of("New studio…", "Shortcut+N", this::beginStudio),
                 Command.of("Open a studio…", "Shortcut+O", this::openStudio),
                 Command.of(
                         "Rename the studio…",
@@ -297,21 +301,13 @@ public final class MainWindow {
     }
 
     private void openStudio() {
-        File chosen = chooser("Open a studio").showOpenDialog(scene.getWindow());
-        if (chosen != null) {
-            opener.open(chosen.toPath());
-        }
+        saving.chooseToRead("Open a studio", new ExtensionFilter("Kalodyne studios", "*" + StudioFile.EXTENSION))
+                .ifPresent(opener::open);
     }
 
-    private FileChooser chooser(String title) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(title);
-        Path folder = studio.folder();
-        if (folder.toFile().isDirectory()) {
-            chooser.setInitialDirectory(folder.toFile());
-        }
-        chooser.getExtensionFilters().add(new ExtensionFilter("Kalodyne studios", "*" + StudioFile.EXTENSION));
-        return chooser;
+    private void beginStudio() {
+        saving.choose("Begin a new studio", "Kalodyne studios", StudioFile.EXTENSION, "My studio")
+                .ifPresent(opener::begin);
     }
 
     // --- rooms -------------------------------------------------------------------------------------------------
@@ -417,11 +413,19 @@ public final class MainWindow {
             nextBar.show("One moment: your studio is being opened");
         } else if (isWelcoming() && studio.setup().wiring().plugged().isEmpty()) {
             showBeginning();
-        } else if (here.isEmpty()) {
-            NextJob next = NextJob.of(studio);
-            nextBar.show(next.words(), wayTo(next), () -> goOn(next));
         } else {
+            showNext(here, NextJob.of(studio));
+        }
+    }
+
+    /** What is to be done here, and the way on where the job goes on elsewhere: nobody is held up by a caution. */
+    private void showNext(String here, NextJob next) {
+        if (here.isEmpty()) {
+            nextBar.show(next.words(), wayTo(next), () -> goOn(next));
+        } else if (next.room().equals(entered.id())) {
             nextBar.show(here);
+        } else {
+            nextBar.show(here, wayTo(next), () -> goOn(next));
         }
     }
 
@@ -471,7 +475,7 @@ public final class MainWindow {
     }
 
     private void openPreferences() {
-        PreferencesPage page = new PreferencesPage(appearance, String.valueOf(studio.file()), veil::lift);
+        PreferencesPage page = new PreferencesPage(studio, appearance, saving, veil::lift);
         veil.lay(page, Pos.CENTER);
         page.focus();
     }

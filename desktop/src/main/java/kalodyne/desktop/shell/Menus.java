@@ -32,7 +32,7 @@ final class Menus extends MenuBar {
         setMinWidth(USE_PREF_SIZE);
         always = groups.editing();
         Menu file = menu("File", groups.file());
-        file.getItems().add(1, recent);
+        file.getItems().add(2, recent);
         getMenus()
                 .addAll(file, edit, menu("View", groups.view()), menu("Go", groups.go()), menu("Help", groups.help()));
     }

@@ -4,6 +4,7 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +37,15 @@ final class Saving {
         FileChooser chooser = chooser(title);
         chooser.getExtensionFilters().add(new ExtensionFilter(kind, "*" + extension));
         chooser.setInitialFileName(name + extension);
-        return Optional.ofNullable(chooser.showSaveDialog(window.get())).map(File::toPath);
+        return Optional.ofNullable(chooser.showSaveDialog(window.get()))
+                .map(File::toPath)
+                .map(file -> ending(file, extension));
+    }
+
+    /** Who types a name without its ending means the same; but then nobody was asked about a file that has it. */
+    private static Path ending(Path file, String extension) {
+        Path whole = file.resolveSibling(file.getFileName() + extension);
+        return file.toString().endsWith(extension) || Files.exists(whole) ? file : whole;
     }
 
     Optional<Path> chooseFolder(String title) {
@@ -60,7 +69,8 @@ final class Saving {
     }
 
     private Optional<File> folder() {
-        return Optional.of(studio.folder().toFile()).filter(File::isDirectory);
+        return Optional.of(studio.preferences().papersOf(studio.folder()).toFile())
+                .filter(File::isDirectory);
     }
 
     // --- writing -----------------------------------------------------------------------------------------------

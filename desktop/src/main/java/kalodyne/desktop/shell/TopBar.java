@@ -32,6 +32,9 @@ final class TopBar extends VBox {
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
 
+    /** What the menus offer: they are only filled anew with something else. */
+    private List<?> offered = List.of();
+
     /**
      * A bar.
      *
@@ -48,8 +51,8 @@ final class TopBar extends VBox {
         Styled.of(run).as("crumb").whole();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        Styled.of(undo).as("quiet").id("undo").whole().action(() -> studio.undo());
-        Styled.of(redo).as("quiet").id("redo").whole().action(() -> studio.redo());
+        Styled.of(undo).as("quiet").id("undo").tip("Undo").whole().action(() -> studio.undo());
+        Styled.of(redo).as("quiet").id("redo").tip("Redo").whole().action(() -> studio.redo());
         tools = List.of(button(find, "Find"), undo, redo, button(help, "Help"));
         row.getChildren().addAll(brand, menus, studioMenu, run, runMenu, space);
         row.getChildren().addAll(tools);
@@ -100,8 +103,23 @@ final class TopBar extends VBox {
         Setup setup = studio.setup();
         String name = studio.studio().name();
         studioMenu.setText(studio.isAwaited() ? name : name + " / " + setup.name());
-        showSetups(setup);
+        List<?> offering = List.of(
+                studio.studio().setups().stream()
+                        .map(each -> List.of(each.id(), each.name()))
+                        .toList(),
+                setup.id(),
+                studio.runs());
+        if (!offering.equals(offered)) {
+            offered = offering;
+            showSetups(setup);
+            showRuns();
+        }
         runMenu.setText(studio.reading().map(reading -> reading.plan().name()).orElse("none yet"));
+        showUndo(undo, "Undo", studio.undoable().orElse(null));
+        showUndo(redo, "Redo", studio.redoable().orElse(null));
+    }
+
+    private void showRuns() {
         runMenu.getItems().clear();
         boolean isHeard = false;
         for (RunChoice run : studio.runs()) {
@@ -113,8 +131,6 @@ final class TopBar extends VBox {
             }
             runMenu.getItems().add(item);
         }
-        showUndo(undo, "Undo", studio.undoable().orElse(null));
-        showUndo(redo, "Redo", studio.redoable().orElse(null));
     }
 
     private void showSetups(Setup shown) {
@@ -130,6 +146,6 @@ final class TopBar extends VBox {
 
     private static void showUndo(Button button, String word, String what) {
         button.setDisable(what == null);
-        button.setTooltip(what == null ? null : new Tooltip(word + ": " + what));
+        button.getTooltip().setText(what == null ? word : word + ": " + what);
     }
 }

@@ -1,5 +1,6 @@
 package kalodyne.desktop.takes;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.geometry.HPos;
@@ -15,6 +16,7 @@ import kalodyne.desktop.control.Styled;
 /** A small table of worded numbers: the first column names them, the others hold them, flush right. */
 final class NumbersTable extends GridPane {
     private final Map<String, String> meanings;
+    private final List<String> lines = new ArrayList<>();
     private int rows;
 
     /**
@@ -28,7 +30,13 @@ final class NumbersTable extends GridPane {
         getStyleClass().add("numbers");
     }
 
+    /** What is in it, cells apart by tabs. */
+    String tabbed() {
+        return String.join("\n", lines) + "\n";
+    }
+
     void begin(String... heads) {
+        lines.clear();
         getChildren().clear();
         getColumnConstraints().clear();
         for (int column = 0; column < heads.length; column++) {
@@ -62,5 +70,6 @@ final class NumbersTable extends GridPane {
             add(label, column, rows);
         }
         rows++;
+        lines.add(String.join("\t", cells));
     }
 }

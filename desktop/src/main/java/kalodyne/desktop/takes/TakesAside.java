@@ -11,6 +11,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import kalodyne.core.studio.setup.Take;
+import kalodyne.desktop.control.LinesField;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
@@ -26,7 +27,7 @@ final class TakesAside extends VBox {
     private final TakesModel takes;
     private final TextField filter = new TextField();
     private final VBox list = new VBox(4);
-    private final TextArea note = new TextArea();
+    private final TextArea note = new LinesField("");
     private Optional<Take> noted = Optional.empty();
 
     TakesAside(StudioModel studio, TakesModel takes) {
@@ -38,7 +39,6 @@ final class TakesAside extends VBox {
         filter.textProperty().addListener(change -> showList());
         Styled.of(note).id("take-note").spoken("Note");
         note.setPrefRowCount(NOTE_ROWS);
-        note.setWrapText(true);
         note.setPromptText("Anything to remember");
         note.focusedProperty().addListener((property, before, isFocused) -> {
             if (!isFocused) {

@@ -8,6 +8,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import kalodyne.core.findings.Finding;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
 import kalodyne.desktop.shell.Command;
@@ -116,8 +117,14 @@ public final class TakesRoom implements Room {
                 Command.of("Record a take", "Shortcut+R", () -> view().record()),
                 Command.of("Play or stop the take", "Shortcut+P", () -> view().playOrStop()),
                 Command.of("Add a file as a take…", "Shortcut+T", () -> view().chooseFile()),
+                Command.of("Copy the numbers of this take as a table", Copying.KEYS, () -> view().copyNumbers()),
+                Command.of("Copy the recording of this take", null, this::copyRecording),
                 Command.of("Time in this take: round trip, tempo…", "Shortcut+Shift+T", this::time),
                 Command.of("Correct the gear from these takes…", "Shortcut+Shift+K", this::calibrate));
+    }
+
+    private void copyRecording() {
+        takes.recording().ifPresent(Copying::file);
     }
 
     @Override

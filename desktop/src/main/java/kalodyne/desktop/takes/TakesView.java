@@ -28,6 +28,7 @@ import kalodyne.core.takes.causes.Inquiry;
 import kalodyne.core.takes.verdict.Comparison;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.RecordingDialog;
@@ -180,6 +181,7 @@ final class TakesView extends VBox {
         Styled.of(chooser).id("take-chooser").spoken("Take");
         chooser.setConverter(new TakeNames());
         chooser.setMinWidth(Region.USE_PREF_SIZE);
+        Copying.dragOut(chooser, takes::recording);
         chooser.setOnAction(event -> {
             if (!showing && chooser.getValue() != null) {
                 takes.select(chooser.getValue());
@@ -225,7 +227,7 @@ final class TakesView extends VBox {
         Styled.of(how).as("second").wrap();
         how.setTextAlignment(TextAlignment.CENTER);
         Button record = new Button("Record a take");
-        Styled.of(record).as("primary").action(() -> record());
+        Styled.of(record).as("primary").id("record-first").action(() -> record());
         Button open = Styled.of(new Button("Choose a file…"))
                 .action(() -> chooseFile())
                 .node();
@@ -266,6 +268,11 @@ final class TakesView extends VBox {
         buttons.forEach(
                 button -> set(button, !isRecording && !chooser.getItems().isEmpty()));
         shown.ifPresent(this::show);
+    }
+
+    /** Both tables, for a spreadsheet. */
+    void copyNumbers() {
+        Copying.text(comparison.tabbed() + "\n" + channels.tabbed());
     }
 
     private static void set(Node node, boolean isShown) {

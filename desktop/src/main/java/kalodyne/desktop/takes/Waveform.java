@@ -15,6 +15,7 @@ import kalodyne.core.takes.Evidence;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.takes.WaveWindow;
 import kalodyne.core.units.Print;
+import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.PaintedRegion;
 import kalodyne.desktop.control.TimeAxis;
 import kalodyne.desktop.control.TimeMoves;
@@ -64,6 +65,7 @@ final class Waveform extends PaintedRegion {
         setOnMouseMoved(this::hovered);
         setOnKeyPressed(this::key);
         widthProperty().addListener(change -> look(view));
+        Copying.offerPicture("the waveform", this);
     }
 
     void show(ShownTake other) {

@@ -150,12 +150,14 @@ class ClockFaceTest {
         fire(face, mouse(MouseEvent.MOUSE_PRESSED, 50, 20, shift));
         fire(face, mouse(MouseEvent.MOUSE_DRAGGED, 70, 20, shift));
         fire(face, mouse(MouseEvent.MOUSE_DRAGGED, x, y, shift));
-        assertThat(last()).isCloseTo(to, within(1e-5));
-        assertThat(gestures).as("one drag is one edit").hasSize(2);
-        assertThat(gestures.get(0)).isSameAs(gestures.get(1));
         fire(face, mouse(MouseEvent.MOUSE_RELEASED, x, y, shift));
+        assertThat(last()).isCloseTo(to, within(1e-5));
+        // Once a frame at the most: it may have been one or two.
+        assertThat(gestures.stream().distinct()).as("one drag is one edit").hasSize(1);
+        int before = turned.size();
         fire(face, mouse(MouseEvent.MOUSE_DRAGGED, 50, 10, shift));
-        assertThat(turned).hasSize(2);
+        fire(face, mouse(MouseEvent.MOUSE_RELEASED, 50, 10, shift));
+        assertThat(turned).as("it was let go").hasSize(before);
     }
 
     @ParameterizedTest

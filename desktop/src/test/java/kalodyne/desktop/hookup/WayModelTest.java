@@ -11,10 +11,12 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.findings.Severity;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.route.Missing;
 import kalodyne.core.route.Plan;
 import kalodyne.core.route.Priority;
 import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
+import kalodyne.core.studio.Studio;
 import kalodyne.desktop.testing.Models;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -109,6 +111,33 @@ class WayModelTest {
         assertThat(joints.chosen().orElseThrow().patch().devices()).containsKey("drum-box");
         models.studio().undo();
         assertThat(models.studio().setup().wiring()).isEqualTo(before);
+    }
+
+    /** What was missing is on the shelf and plugged, as often as the way needs it; undo takes all of it back. */
+    @Test
+    void what_a_way_lacked_is_put_on_the_shelf() {
+        Studio before = models.studio().studio();
+        // A cartridge needs its preamp, and there is none on the shelf.
+        Wish records =
+                ways.wish().orElseThrow().withSources(List.of("turntable")).withTarget("camera");
+        Way lacking = found(records).ways().stream()
+                .filter(way -> !way.missing().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        ways.use(lacking);
+        Studio after = models.studio().studio();
+        assertThat(after.devices().size() + after.leads().size())
+                .isEqualTo(before.devices().size()
+                        + before.leads().size()
+                        + lacking.missing().size());
+        assertThat(models.studio().setup().wiring().plugged())
+                .anyMatch(each -> each.socket().item().equals("turntable")
+                        || each.plug().item().equals("turntable"))
+                .noneMatch(each -> Missing.is(each.plug().item())
+                        || Missing.is(each.socket().item()));
+        assertThat(models.studio().joints()).isNotEmpty();
+        models.studio().undo();
+        assertThat(models.studio().studio().leads()).isEqualTo(before.leads());
     }
 
     /** What is only heard is plugged the same way, and stays with the setup. */

@@ -85,6 +85,23 @@ public record Rig(
         return new Rig(patch, joints, newFlow, leads, doubts, metres, loops);
     }
 
+    /**
+     * The same with some controls elsewhere; empty where more hangs on where they stand than what they add: pan pots decide where
+     * a signal goes, and what comes back is judged by its gain.
+     */
+    public Optional<Rig> turned(Map<Spot, Double> positions) {
+        Set<Spot> turning = flow.knobs().stream()
+                .filter(knob -> !Knob.isChoice(knob.kind()))
+                .map(Knob::id)
+                .collect(Collectors.toSet());
+        return loops.isEmpty() && turning.containsAll(positions.keySet())
+                ? Optional.of(with(flow.withKnobs(knob -> {
+                    Double position = positions.get(knob.id());
+                    return position == null ? knob : knob.at(position).told(true);
+                })))
+                : Optional.empty();
+    }
+
     /** How far a loudspeaker is away. */
     public double metres(String loudspeaker) {
         return metres.getOrDefault(loudspeaker, Settings.USUAL_METRES);

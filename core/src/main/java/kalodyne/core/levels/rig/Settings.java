@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -47,6 +48,17 @@ public record Settings(
         Map<Spot, Double> all = new HashMap<>(positions);
         all.putAll(more);
         return withPositions(all);
+    }
+
+    /** What was turned since; empty where anything else is different, too. */
+    public Optional<Map<Spot, Double>> turnedSince(Settings before) {
+        if (!withPositions(Map.of()).equals(before.withPositions(Map.of()))
+                || !positions.keySet().containsAll(before.positions.keySet())) {
+            return Optional.empty();
+        }
+        Map<Spot, Double> turned = new HashMap<>(positions);
+        turned.entrySet().removeAll(before.positions.entrySet());
+        return Optional.of(turned);
     }
 
     public Settings locked(Spot control, boolean isLocked) {

@@ -1,5 +1,7 @@
 package kalodyne.core.studio.exchange;
 
+import java.util.regex.Pattern;
+
 /**
  * Cells that a spreadsheet would run as formulas, made harmless: an apostrophe goes before them, and is taken off again when
  * they are read. Spreadsheets show the text behind it.
@@ -7,10 +9,14 @@ package kalodyne.core.studio.exchange;
 final class SafeCells {
     private static final String DANGEROUS = "=+-@\t\r";
 
+    /** Begins like a formula, and is none. */
+    private static final Pattern BELOW_ZERO = Pattern.compile("-\\d+(\\.\\d+)?");
+
     private SafeCells() {}
 
     static String write(String text) {
-        return isMarked(text) || startsDangerously(text) ? "'" + text : text;
+        boolean isHarmless = BELOW_ZERO.matcher(text).matches();
+        return isMarked(text) || (startsDangerously(text) && !isHarmless) ? "'" + text : text;
     }
 
     static String read(String cell) {

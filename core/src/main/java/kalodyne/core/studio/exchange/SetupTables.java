@@ -2,10 +2,14 @@ package kalodyne.core.studio.exchange;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.studio.setup.Setup;
+import kalodyne.core.units.Level;
+import kalodyne.core.units.LevelUnit;
 
 /** What is plugged in a setup and what was recorded with it, as tables for a spreadsheet, after docs/formats/tables.md. */
 public final class SetupTables {
@@ -32,6 +36,38 @@ public final class SetupTables {
             }
         }
         return CsvTable.write(PATCH, lines);
+    }
+
+    /** A line for each stage of a run, from its source on; levels in the unit in use. */
+    public static String levels(LevelPlan plan) {
+        String unit = LevelUnit.inUse().symbol();
+        List<String> columns = List.of(
+                "station",
+                "stage",
+                "loudest peak " + unit,
+                "average " + unit,
+                "noise " + unit,
+                "dB left above the peak");
+        return CsvTable.write(
+                columns,
+                plan.stages().stream()
+                        .map(stage -> List.of(
+                                plan.station(stage).words(),
+                                stage.stage().label(),
+                                number(stage.peak()),
+                                number(stage.average()),
+                                number(stage.floor()),
+                                stage.headroom().map(left -> number(left.db())).orElse("")))
+                        .toList());
+    }
+
+    private static String number(Level level) {
+        return level.isSilence() ? "" : number(LevelUnit.inUse().number(level));
+    }
+
+    /** As programs read it: with a plain minus. */
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.1f", value);
     }
 
     /**

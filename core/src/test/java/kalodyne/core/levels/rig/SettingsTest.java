@@ -29,6 +29,17 @@ class SettingsTest {
         assertThat(settings.balanceDb()).isEqualTo(Map.of("synth", 3.0));
     }
 
+    /** Only what was turned; nothing where a wish changed too, or somebody forgot where a knob stood. */
+    @Test
+    void tells_what_was_turned_since() {
+        Settings before = Settings.NONE.turned(Map.of(GAIN, 0.5, VOLUME, 0.2));
+        assertThat(before.turned(Map.of(GAIN, 0.6)).turnedSince(before)).contains(Map.of(GAIN, 0.6));
+        assertThat(before.turnedSince(before)).contains(Map.of());
+        assertThat(before.turned(Map.of(GAIN, 0.6)).locked(VOLUME, true).turnedSince(before))
+                .isEmpty();
+        assertThat(Settings.NONE.turned(Map.of(GAIN, 0.5)).turnedSince(before)).isEmpty();
+    }
+
     /** Where two are joined, what comes in knows better; nothing that comes in changes nothing. */
     @Test
     void joined_the_other_is_right() {

@@ -10,6 +10,8 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.PatchList;
 import kalodyne.core.runsheet.SpotWords;
 import kalodyne.core.studio.Studio;
@@ -34,6 +36,22 @@ class SetupTablesTest {
                         line -> line.matches(
                                 "\\d,6.35 mm two-pole lead,[a-z]*,,\"Analogue synth, mono output\",Output,\"Two-input interface, bus powered\",\"Input 1, line\""));
         assertThat(lines.stream().filter(line -> line.contains("Groovebox"))).hasSize(2);
+    }
+
+    /** Numbers are numbers for a spreadsheet: a plain minus, no apostrophe before it; tabs go into cells of their own. */
+    @Test
+    void levels_of_a_run_fall_into_cells() {
+        Patch patch = Plugged.of("synth-analogue.out ts-ts interface-2.line-1");
+        SetupLevels levels = SetupLevels.of(JointRules.check(patch), patch, Settings.NONE);
+        String pasted =
+                PastedTable.of(SetupTables.levels(levels.plan(levels.traces().get(0))));
+        List<String> lines = pasted.lines().toList();
+        assertThat(lines.get(0).split("\t", -1))
+                .containsExactly(
+                        "station", "stage", "loudest peak dBu", "average dBu", "noise dBu", "dB left above the peak");
+        assertThat(lines.subList(1, lines.size()))
+                .hasSizeGreaterThan(2)
+                .allMatch(line -> line.matches("[^\t]+\t[^\t]*(\t-?\\d+\\.\\d){3}\t(-?\\d+\\.\\d)?"));
     }
 
     @Test
