@@ -166,6 +166,11 @@ public final class HookupRoom implements Room {
     }
 
     @Override
+    public boolean isPassable() {
+        return true;
+    }
+
+    @Override
     public String helpResource() {
         return "hookup.txt";
     }

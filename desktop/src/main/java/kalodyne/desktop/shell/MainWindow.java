@@ -418,14 +418,14 @@ public final class MainWindow {
         }
     }
 
-    /** What is to be done here, and the way on where the job goes on elsewhere: nobody is held up by a caution. */
+    /** What is to be done here, and the way on where the job goes on elsewhere and nothing here must be done first. */
     private void showNext(String here, NextJob next) {
         if (here.isEmpty()) {
             nextBar.show(next.words(), wayTo(next), () -> goOn(next));
-        } else if (next.room().equals(entered.id())) {
-            nextBar.show(here);
-        } else {
+        } else if (entered.isPassable() && !next.room().equals(entered.id())) {
             nextBar.show(here, wayTo(next), () -> goOn(next));
+        } else {
+            nextBar.show(here);
         }
     }
 

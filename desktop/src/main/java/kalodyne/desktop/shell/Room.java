@@ -42,6 +42,11 @@ public interface Room {
         return true;
     }
 
+    /** Whether one may go on though there is something to be done here: what is only a caution holds nobody up. */
+    default boolean isPassable() {
+        return false;
+    }
+
     /** Whether it stands beside the order of the work: it is told apart in the list, and has no number in it. */
     default boolean isBeside() {
         return false;
