@@ -111,7 +111,7 @@ public final class DesktopApp extends Application {
                     new Rectangle2D(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight()),
                     stage.isMaximized(),
                     workbench.window().room());
-            settings.keep(workbench.studio().file(), workbench.studio().looked());
+            workbench.leave();
         });
     }
 

@@ -64,7 +64,7 @@ public final class Main implements Runnable {
     static int run(Output output, String... arguments) {
         if (List.of(arguments).isEmpty() || List.of(arguments).equals(List.of(OPEN))) {
             // There is nothing to read in them, and the window is there a sixth of a second sooner.
-            return new OpenCommand(output).call();
+            return open(output);
         }
         Map<String, Supplier<Object>> commands = commands(output);
         boolean named = arguments.length > 0 && commands.containsKey(arguments[0]);
@@ -75,6 +75,14 @@ public final class Main implements Runnable {
         String[] rest = named ? Arrays.copyOfRange(arguments, 1, arguments.length) : arguments;
         return line.setExecutionExceptionHandler((failure, commandLine, parsed) -> failed(output, failure))
                 .execute(rest);
+    }
+
+    private static int open(Output output) {
+        try {
+            return new OpenCommand(output).call();
+        } catch (RuntimeException e) {
+            return failed(output, e);
+        }
     }
 
     private static CommandLine whole(Output output, Map<String, Supplier<Object>> commands) {
@@ -103,7 +111,7 @@ public final class Main implements Runnable {
     }
 
     /** With KALODYNE_DEBUG set, the cause of a failure is printed whole. */
-    private static int failed(Output output, Exception failure) throws Exception {
+    private static <E extends Exception> int failed(Output output, E failure) throws E {
         if (System.getenv("KALODYNE_DEBUG") != null) {
             throw failure;
         }

@@ -107,10 +107,17 @@ public final class Workbench implements AutoCloseable {
                 opener);
     }
 
-    /** Goes on where one left off in this studio. */
+    /** Goes on where one left off in the studio that the program began with. */
     void takeUp() {
         settings.opened(studio.file());
         settings.looked(studio.file()).ifPresent(studio::look);
+    }
+
+    /** Remembers what is looked at; of a studio that never arrived, nothing was. */
+    void leave() {
+        if (!studio.isAwaited()) {
+            settings.keep(studio.file(), studio.looked());
+        }
     }
 
     private void showPlugged(Whereabouts there) {

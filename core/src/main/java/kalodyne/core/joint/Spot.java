@@ -39,8 +39,7 @@ public record Spot(String item, String part) implements Comparable<Spot> {
 
     /** The mark of the device or kind of lead, without the number of one among several. */
     public String kind() {
-        int slash = item.indexOf('/');
-        return slash < 0 ? item : item.substring(0, slash);
+        return kind(item);
     }
 
     /** The marks under which the leads of a kind are plugged: "lead-3", "lead-3/2". */

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Ids;
 import kalodyne.core.gear.Lead;
@@ -18,9 +17,13 @@ import kalodyne.core.route.Way;
  * A studio once somebody has what a way needs: all of it is on the shelf.
  *
  * @param studio with what was missing
- * @param pluggings of the way, with what is on the shelf now
+ * @param anew the marks on the shelf of what stands in the way under the mark of something missing
  */
-public record Acquired(Studio studio, List<Plugging> pluggings) {
+public record Acquired(Studio studio, Map<String, String> anew) {
+    public Acquired {
+        anew = Map.copyOf(anew);
+    }
+
     /** Puts what a way lacks on the shelf. */
     public static Acquired of(Studio before, Way way) {
         Map<String, String> anew = new HashMap<>();
@@ -46,31 +49,26 @@ public record Acquired(Studio studio, List<Plugging> pluggings) {
                 after = after.with(got.withProfile(Missing.kind(mark)).withOwned(Math.max(count, got.owned())));
             }
         }
-        return new Acquired(
-                after,
-                way.patch().pluggings().stream()
-                        .map(each -> new Plugging(renamed(each.plug(), anew), renamed(each.socket(), anew)))
-                        .toList());
+        return new Acquired(after, anew);
     }
 
-    /** Some of the pluggings of the way, with what is on the shelf now. */
-    public List<Plugging> of(Way way, Collection<Plugging> some) {
-        List<Plugging> before = way.patch().pluggings();
-        return IntStream.range(0, before.size())
-                .filter(i -> some.contains(before.get(i)))
-                .mapToObj(pluggings::get)
+    /** What the way plugs, or some of it, with what is on the shelf now. */
+    public List<Plugging> plugging(Collection<Plugging> ofWay) {
+        return ofWay.stream()
+                .map(each -> new Plugging(owned(each.plug()), owned(each.socket())))
                 .toList();
+    }
+
+    /** The second of two stays the second. */
+    private Spot owned(Spot spot) {
+        String id = anew.get(spot.kind());
+        return id == null
+                ? spot
+                : new Spot(id + spot.item().substring(spot.kind().length()), spot.part());
     }
 
     private static Lead named(Lead lead, Studio shelf) {
         List<String> taken = shelf.leads().stream().map(Lead::name).toList();
         return lead.withOwned(1).withName(Studio.freeName(lead.name(), taken));
-    }
-
-    /** The second of two stays the second. */
-    private static Spot renamed(Spot spot, Map<String, String> anew) {
-        String kind = Spot.kind(spot.item());
-        String id = anew.get(kind);
-        return id == null ? spot : new Spot(id + spot.item().substring(kind.length()), spot.part());
     }
 }

@@ -3,6 +3,7 @@ package kalodyne.core.levels;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -10,6 +11,7 @@ import java.util.stream.Stream;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
+import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.GainSchool;
@@ -24,17 +26,27 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whatever is plugged into whatever, however its knobs stand: no nonsense, and what is advised keeps what it says. */
 class RandomRigsTest {
+    /** Gear that was plugged by chance. */
+    private record Drawn(Patch patch, List<Checked> joints) {
+        static Drawn any(Random random) {
+            Patch patch = RandomRigs.any(random, 4, 6);
+            return new Drawn(patch, JointRules.check(patch));
+        }
+
+        Rig with(Settings settings) {
+            return Rig.of(joints, patch, settings);
+        }
+    }
+
     @ParameterizedTest
     @ValueSource(longs = {3, 14, 15, 92})
     void every_rig_is_told_without_nonsense(long seed) {
         Random random = new Random(seed);
         int runs = 0;
         for (int i = 0; i < 10; i++) {
-            Patch patch = RandomRigs.any(random, 4, 6);
-            var joints = JointRules.check(patch);
-            Rig bare = Rig.of(joints, patch, Settings.NONE);
-            Settings settings = settings(random, bare);
-            Rig rig = Rig.of(joints, patch, settings);
+            Drawn drawn = Drawn.any(random);
+            Settings settings = settings(random, drawn.with(Settings.NONE));
+            Rig rig = drawn.with(settings);
             SetupLevels levels = SetupLevels.of(rig, settings.wanted());
             for (Trace trace : levels.traces()) {
                 runs++;
@@ -52,16 +64,15 @@ class RandomRigsTest {
         Random random = new Random(seed);
         int turned = 0;
         for (int i = 0; i < 20; i++) {
-            Patch patch = RandomRigs.any(random, 4, 6);
-            var joints = JointRules.check(patch);
-            Settings before = settings(random, Rig.of(joints, patch, Settings.NONE));
-            Rig rig = Rig.of(joints, patch, before);
+            Drawn drawn = Drawn.any(random);
+            Settings before = settings(random, drawn.with(Settings.NONE));
+            Rig rig = drawn.with(before);
             Map<Spot, Double> some = new HashMap<>();
             rig.flow().knobs().stream()
                     .filter(knob -> random.nextInt(3) == 0)
                     .forEach(knob -> some.put(knob.id(), random.nextInt(4) == 0 ? 0 : random.nextDouble()));
             Settings after = before.turned(some);
-            Rig anew = Rig.of(joints, patch, after);
+            Rig anew = drawn.with(after);
             Optional<Rig> quick = after.turnedSince(before).flatMap(rig::turned);
             if (quick.isPresent()) {
                 turned++;

@@ -28,9 +28,7 @@ public final class ClockFace extends PaintedRegion {
     private Control present;
     private Control advised;
     private boolean hasHand;
-    private Object gesture;
-    private final OncePerFrame moved = new OncePerFrame();
-    private double reached;
+    private final TurnDrag hand = new TurnDrag(this::turn);
 
     /**
      * A face.
@@ -45,10 +43,7 @@ public final class ClockFace extends PaintedRegion {
         setAccessibleRole(AccessibleRole.SLIDER);
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
-        setOnMouseReleased(event -> {
-            moved.rest();
-            gesture = null;
-        });
+        setOnMouseReleased(event -> hand.end());
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
         focusedProperty().addListener(change -> repaint());
@@ -82,21 +77,15 @@ public final class ClockFace extends PaintedRegion {
     private void press(MouseEvent event) {
         if (event.getButton() == MouseButton.PRIMARY) {
             requestFocus();
-            gesture = new Object();
-            reached = present.position();
+            hand.begin(hasHand ? present.position() : Double.NaN);
             event.consume();
         }
     }
 
     private void drag(MouseEvent event) {
-        if (gesture != null) {
-            double here = positionAt(event.getX(), event.getY());
-            double position = event.isShiftDown() ? here : present.dial().nearestQuarter(here);
-            if (position != reached) {
-                reached = position;
-                Object turning = gesture;
-                moved.ask(() -> turn(turning, position));
-            }
+        if (hand.isHeld()) {
+            double position = positionAt(event.getX(), event.getY());
+            hand.to(event.isShiftDown() ? position : present.dial().nearestQuarter(position));
             event.consume();
         }
     }

@@ -1,6 +1,5 @@
 package kalodyne.desktop.control;
 
-import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.skin.ScrollPaneSkin;
 
@@ -13,10 +12,6 @@ public final class PlainScrollSkin extends ScrollPaneSkin {
         super(pane);
         getChildren().stream()
                 .filter(child -> child.getStyleClass().contains("viewport"))
-                .forEach(PlainScrollSkin::uncached);
-    }
-
-    private static void uncached(Node viewport) {
-        viewport.setCache(false);
+                .forEach(viewport -> viewport.setCache(false));
     }
 }

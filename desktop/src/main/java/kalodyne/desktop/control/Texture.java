@@ -1,8 +1,7 @@
 package kalodyne.desktop.control;
 
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.Map;
-import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
@@ -18,11 +17,10 @@ public final class Texture {
     private static final double DOT = 2;
     private static final double HATCH_LINE = 1.4;
 
-    /** Of few colours, on the screen's thread. */
-    private static final Map<Color, ImagePattern> HATCHES = new LinkedHashMap<>();
+    /** Of the few colours of the style sheets; for the screen's thread. */
+    private static final Map<Color, ImagePattern> HATCHES = new HashMap<>();
 
-    private static final Map<Color, ImagePattern> DOTS = new LinkedHashMap<>();
-    private static final int MOST_KEPT = 16;
+    private static final Map<Color, ImagePattern> DOTS = new HashMap<>();
 
     private Texture() {}
 
@@ -37,7 +35,7 @@ public final class Texture {
         if (height <= 0) {
             return;
         }
-        g.setFill(kept(HATCHES, color, Texture::hatchTile));
+        g.setFill(HATCHES.computeIfAbsent(color, Texture::hatchTile));
         g.fillRect(x, y, width, height);
         g.setStroke(color);
         g.setLineWidth(2);
@@ -47,19 +45,12 @@ public final class Texture {
     /** Dots a rectangle and draws its upper edge. */
     public static void dots(GraphicsContext g, Color color, double x, double y, double width, double height) {
         if (height > 0) {
-            g.setFill(kept(DOTS, color, Texture::dotTile));
+            g.setFill(DOTS.computeIfAbsent(color, Texture::dotTile));
             g.fillRect(x, y, width, height);
         }
         g.setStroke(color);
         g.setLineWidth(1.5);
         g.strokeLine(x, y, x + width, y);
-    }
-
-    private static ImagePattern kept(Map<Color, ImagePattern> known, Color color, Function<Color, ImagePattern> make) {
-        if (known.size() > MOST_KEPT) {
-            known.clear();
-        }
-        return known.computeIfAbsent(color, make);
     }
 
     /** A line that rises to the right, and meets itself in the tiles around. */

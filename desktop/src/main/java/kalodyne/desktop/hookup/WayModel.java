@@ -228,7 +228,7 @@ public final class WayModel {
      */
     public void use(Way way) {
         Acquired acquired = Acquired.of(studio.studio(), way);
-        Setup plugged = used(studio.setup(), way, acquired.pluggings());
+        Setup plugged = used(studio.setup(), way, acquired.plugging(way.patch().pluggings()));
         studio.change(null, "use “" + way.title() + "”", acquired.studio().with(plugged));
         if (!studio.isReadOnly()) {
             way.strands().stream()
@@ -240,7 +240,7 @@ public final class WayModel {
                     .ifPresent(studio::showRun);
             way.patch().parted().stream()
                     .findFirst()
-                    .ifPresent(part -> joints.chooseWith(acquired.of(way, part.pluggings())));
+                    .ifPresent(part -> joints.chooseWith(acquired.plugging(part.pluggings())));
         }
     }
 

@@ -13,7 +13,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
-import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.Station;
 import kalodyne.desktop.control.QuantityField;
@@ -82,26 +81,27 @@ final class LevelsAside extends VBox {
         }
         RunLevels run = studio.reading().orElseThrow();
         Station station = run.plan().trace().stations().get(studio.focus());
+        List<GearFields.Field> values = gear.of(run.plan(), station.index());
         Object toBuild = List.of(run.plan().trace().key(), station);
         if (!toBuild.equals(built)) {
             built = toBuild;
-            build(run.plan(), station);
+            build(values);
         }
         here.setText(run.plan().leaving(station.index()).words());
         title.setText(station.words());
-        Map<String, String> values = gear.of(run.plan(), station.index()).stream()
+        Map<String, String> told = values.stream()
                 .collect(Collectors.toMap(GearFields.Field::id, GearFields.Field::shown, (one, other) -> one));
-        shown.forEach((id, control) -> control.show(values.getOrDefault(id, "")));
+        shown.forEach((id, control) -> control.show(told.getOrDefault(id, "")));
         noiseTitle.setText(run.plan().isRecorded() ? "Noise in the track" : "Noise at the ears");
         noise.show(run.plan());
         range.show(run);
     }
 
-    private void build(LevelPlan plan, Station station) {
+    private void build(List<GearFields.Field> values) {
         fields.getChildren().clear();
         shown.clear();
         problem.setText("");
-        gear.of(plan, station.index()).forEach(this::add);
+        values.forEach(this::add);
     }
 
     private void add(GearFields.Field field) {

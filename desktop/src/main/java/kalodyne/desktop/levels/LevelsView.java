@@ -226,8 +226,7 @@ final class LevelsView extends VBox {
 
     private void showAim(LevelPlan plan) {
         boolean isChosen = plan.isRecorded();
-        aim.setVisible(isChosen);
-        aim.setManaged(isChosen);
+        Styled.of(aim).shown(isChosen);
         AimSchool present = studio.setup().settings().aim();
         if (aim.getValue() != present) {
             aim.setValue(present);

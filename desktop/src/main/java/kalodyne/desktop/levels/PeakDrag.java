@@ -9,7 +9,7 @@ import kalodyne.core.gear.Control;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.levels.gain.Knob;
 import kalodyne.core.units.Gain;
-import kalodyne.desktop.control.OncePerFrame;
+import kalodyne.desktop.control.TurnDrag;
 
 /**
  * Dragging the loudest peak behind a control up or down, which turns the control. Escape brings it back to where the drag
@@ -25,11 +25,8 @@ final class PeakDrag {
     }
 
     private final Corridor corridor;
-    private final Turn turn;
     private Handle grabbed;
-    private Object gesture;
-    private final OncePerFrame moved = new OncePerFrame();
-    private double reached;
+    private final TurnDrag hand;
 
     /** As they were at the start: whatever moves in the window meanwhile, the mouse keeps its hold. */
     private CorridorScale grabbedScale;
@@ -48,7 +45,7 @@ final class PeakDrag {
 
     private PeakDrag(Corridor corridor, Turn turn) {
         this.corridor = corridor;
-        this.turn = turn;
+        this.hand = new TurnDrag((gesture, position) -> turn.turn(gesture, grabbed.id(), position));
     }
 
     static void install(Corridor corridor, Turn turn) {
@@ -66,13 +63,12 @@ final class PeakDrag {
     }
 
     private void let() {
-        moved.rest();
+        hand.end();
         grabbed = null;
     }
 
     private void takeBack() {
-        moved.forget();
-        turn.turn(gesture, grabbed.id(), grabbed.control().position());
+        hand.back(grabbed.control().position());
         grabbed = null;
     }
 
@@ -83,8 +79,7 @@ final class PeakDrag {
     private void press(MouseEvent event) {
         grabbed = event.getButton() == MouseButton.PRIMARY ? handleAt(event) : null;
         if (grabbed != null) {
-            gesture = new Object();
-            reached = grabbed.control().position();
+            hand.begin(grabbed.control().position());
             grabbedScale = corridor.scale();
             grabbedSceneY = event.getSceneY();
             grabbedY = corridor.heightInScale(event.getY());
@@ -103,17 +98,8 @@ final class PeakDrag {
         Gain wanted = audible(control).plus(new Gain(change));
         double exact = control.taper().positionFor(wanted);
         double position = event.isShiftDown() ? exact : control.dial().nearestQuarter(exact);
-        reach(control.taper().rest(position));
+        hand.to(control.taper().rest(position));
         event.consume();
-    }
-
-    private void reach(double position) {
-        if (position != reached) {
-            reached = position;
-            Object turning = gesture;
-            Spot control = grabbed.id();
-            moved.ask(() -> turn.turn(turning, control, position));
-        }
     }
 
     /** Its gain; of a control that is shut, the first that lets something through. */

@@ -26,8 +26,7 @@ final class RangeFacts extends GridPane {
         void show(double value, boolean isShown) {
             boolean isThere = isShown && Double.isFinite(value);
             for (Label each : List.of(name, number)) {
-                each.setVisible(isThere);
-                each.setManaged(isThere);
+                Styled.of(each).shown(isThere);
             }
             if (isThere) {
                 number.setText((sign + Print.decimal(value, 1) + " " + unit).strip());

@@ -9,7 +9,6 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -291,16 +290,16 @@ final class LineupView extends VBox {
         sentence.setText(model.sentence());
         other.setText(name(state.other(), "choose a recording"));
         reference.setText(name(state.reference(), "choose the film, or its sound"));
-        set(swap, state.reference().isPresent() && state.other().isPresent());
+        Styled.of(swap).shown(state.reference().isPresent() && state.other().isPresent());
         boolean isFound = state.clock().isPresent();
-        set(found, isFound);
-        set(dropZone, !isFound && state.problem().isEmpty() && !state.isSearching());
-        set(write, isFound);
-        set(format, isFound);
+        Styled.of(found).shown(isFound);
+        Styled.of(dropZone).shown(!isFound && state.problem().isEmpty() && !state.isSearching());
+        Styled.of(write).shown(isFound);
+        Styled.of(format).shown(isFound);
         problem.setText(state.problem());
         problem.setVisible(!state.problem().isEmpty());
         int count = state.result().map(result -> result.places().size()).orElse(0);
-        set(places, count > 1);
+        Styled.of(places).shown(count > 1);
         if (count > 1 && places.getItems().size() != count) {
             places.offering(IntStream.range(0, count).boxed().toList(), 0);
         }
@@ -328,11 +327,6 @@ final class LineupView extends VBox {
 
     private static String name(Optional<Path> file, String otherwise) {
         return file.map(each -> each.getFileName().toString()).orElse(otherwise);
-    }
-
-    private static void set(Node node, boolean isShown) {
-        node.setVisible(isShown);
-        node.setManaged(isShown);
     }
 
     // --- doing -------------------------------------------------------------------------------------------------

@@ -189,14 +189,14 @@ final class TidyView extends VBox {
         long writable = state.writable();
         write.setText("Write " + Print.counted(writable, "file"));
         write.setDisable(state.isWorking());
-        set(write, writable > 0);
-        set(measure, !state.files().isEmpty());
-        set(wishes, !state.files().isEmpty());
+        Styled.of(write).shown(writable > 0);
+        Styled.of(measure).shown(!state.files().isEmpty());
+        Styled.of(wishes).shown(!state.files().isEmpty());
         showFiles(state);
         show(state.wanted());
         problem.setText(state.problem());
         table.show(state.preview());
-        set(dropZone, state.files().isEmpty());
+        Styled.of(dropZone).shown(state.files().isEmpty());
         isShowing = false;
     }
 
@@ -258,21 +258,16 @@ final class TidyView extends VBox {
         level.setValue(wanted.level());
         keep.setValue(wanted.keep());
         format.setValue(wanted.format());
-        set(levelValue, wanted.level().hasValue());
-        set(levelUnit, wanted.level().hasValue());
+        Styled.of(levelValue).shown(wanted.level().hasValue());
+        Styled.of(levelUnit).shown(wanted.level().hasValue());
         levelValue.show(Print.plain(wanted.levelValue()));
         levelUnit.setText(wanted.level().unit());
-        set(keepValue, wanted.keep().hasValue());
-        set(keepUnit, wanted.keep().hasValue());
+        Styled.of(keepValue).shown(wanted.keep().hasValue());
+        Styled.of(keepUnit).shown(wanted.keep().hasValue());
         keepValue.show(Print.plain(wanted.keepValue()));
         keepUnit.setText(wanted.keep().unit());
-        set(names, wanted.keep().hasNames());
+        Styled.of(names).shown(wanted.keep().hasNames());
         folder.setText(wanted.folder().map(each -> "Into " + each.getFileName()).orElse("Beside each recording"));
-    }
-
-    private static void set(Node node, boolean isShown) {
-        node.setVisible(isShown);
-        node.setManaged(isShown);
     }
 
     // --- doing -------------------------------------------------------------------------------------------------

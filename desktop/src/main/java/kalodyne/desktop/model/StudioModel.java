@@ -276,9 +276,11 @@ public final class StudioModel implements AutoCloseable {
 
     /** Looks at what was looked at before, as far as it is still there. */
     public void look(Looked before) {
-        setupId = before.setup();
-        runKey = before.run();
-        refresh();
+        if (!before.setup().equals(setupId) || !before.run().equals(runKey)) {
+            setupId = before.setup();
+            runKey = before.run();
+            refresh();
+        }
         if (runKey.equals(before.run())) {
             focusOn(Math.max(0, before.station()));
         }

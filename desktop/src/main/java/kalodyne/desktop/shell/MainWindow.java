@@ -345,8 +345,7 @@ public final class MainWindow {
     private void showRoom() {
         boolean empty = studio.isAwaited() || isWelcoming();
         boolean ribboned = entered.hasRibbon() && !empty && studio.reading().isPresent();
-        ribbon.setVisible(ribboned);
-        ribbon.setManaged(ribboned);
+        Styled.of(ribbon).shown(ribboned);
         if (ribboned) {
             run.follow(entered.onRunProperty());
         }

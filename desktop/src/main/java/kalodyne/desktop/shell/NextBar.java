@@ -65,11 +65,9 @@ final class NextBar extends HBox {
         jobs.statusProperty().addListener((property, before, status) -> {
             title.setText(status.title());
             bar.setProgress(status.done());
-            row.setVisible(!status.isIdle());
-            row.setManaged(!status.isIdle());
+            Styled.of(row).shown(!status.isIdle());
         });
-        row.setVisible(false);
-        row.setManaged(false);
+        Styled.of(row).shown(false);
         return row;
     }
 }

@@ -34,7 +34,7 @@ final class Saving {
 
     /** Where a file of a kind is to be written. */
     Optional<Path> choose(String title, String kind, String extension, String name) {
-        FileChooser chooser = chooser(title);
+        FileChooser chooser = chooser(title, papers());
         chooser.getExtensionFilters().add(new ExtensionFilter(kind, "*" + extension));
         chooser.setInitialFileName(name + extension);
         return Optional.ofNullable(chooser.showSaveDialog(window.get()))
@@ -51,26 +51,29 @@ final class Saving {
     Optional<Path> chooseFolder(String title) {
         DirectoryChooser chooser = new DirectoryChooser();
         chooser.setTitle(title);
-        folder().ifPresent(chooser::setInitialDirectory);
+        existing(papers()).ifPresent(chooser::setInitialDirectory);
         return Optional.ofNullable(chooser.showDialog(window.get())).map(File::toPath);
     }
 
     Optional<Path> chooseToRead(String title, ExtensionFilter kinds) {
-        FileChooser chooser = chooser(title);
+        FileChooser chooser = chooser(title, studio.folder());
         chooser.getExtensionFilters().addAll(List.of(kinds, new ExtensionFilter("All files", "*.*")));
         return Optional.ofNullable(chooser.showOpenDialog(window.get())).map(File::toPath);
     }
 
-    private FileChooser chooser(String title) {
+    private FileChooser chooser(String title, Path folder) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        folder().ifPresent(chooser::setInitialDirectory);
+        existing(folder).ifPresent(chooser::setInitialDirectory);
         return chooser;
     }
 
-    private Optional<File> folder() {
-        return Optional.of(studio.preferences().papersOf(studio.folder()).toFile())
-                .filter(File::isDirectory);
+    private Path papers() {
+        return studio.preferences().papersOf(studio.folder());
+    }
+
+    private static Optional<File> existing(Path folder) {
+        return Optional.of(folder.toFile()).filter(File::isDirectory);
     }
 
     // --- writing -----------------------------------------------------------------------------------------------

@@ -157,8 +157,7 @@ final class RecordPane extends VBox {
         }
         channels.setValue(
                 recording.channel().stream().map(each -> each + 1).findFirst().orElse(0));
-        channels.setVisible(count > 1);
-        channels.setManaged(count > 1);
+        Styled.of(channels).shown(count > 1);
     }
 
     private void choose() {

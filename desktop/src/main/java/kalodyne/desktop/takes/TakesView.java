@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -255,29 +254,24 @@ final class TakesView extends VBox {
         showOther(shown);
         showing = false;
         boolean isRecording = recordPane.isOpen();
-        set(recordPane, isRecording);
-        set(filled, shown.isPresent() && !isRecording);
-        set(dropZone, shown.isEmpty() && !isRecording);
+        Styled.of(recordPane).shown(isRecording);
+        Styled.of(filled).shown(shown.isPresent() && !isRecording);
+        Styled.of(dropZone).shown(shown.isEmpty() && !isRecording);
         sentence.setText(
                 isRecording
                         ? "Record a take of " + recording.plan().name()
                         : takes.selection().sentence());
-        set(chooser, !isRecording && !chooser.getItems().isEmpty());
-        set(other, !isRecording && other.getItems().size() > 1);
+        Styled.of(chooser).shown(!isRecording && !chooser.getItems().isEmpty());
+        Styled.of(other).shown(!isRecording && other.getItems().size() > 1);
         // Where there is no take, the same stands in the middle.
-        buttons.forEach(
-                button -> set(button, !isRecording && !chooser.getItems().isEmpty()));
+        buttons.forEach(button ->
+                Styled.of(button).shown(!isRecording && !chooser.getItems().isEmpty()));
         shown.ifPresent(this::show);
     }
 
     /** Both tables, for a spreadsheet. */
     void copyNumbers() {
         Copying.text(comparison.tabbed() + "\n" + channels.tabbed());
-    }
-
-    private static void set(Node node, boolean isShown) {
-        node.setVisible(isShown);
-        node.setManaged(isShown);
     }
 
     private void showOther(Optional<ShownTake> shown) {

@@ -86,11 +86,9 @@ final class WaveTools extends HBox {
         }
         boolean hasPlaces = !evidence().isEmpty();
         for (Button each : List.of(loop, previous, next)) {
-            each.setVisible(hasPlaces);
-            each.setManaged(hasPlaces);
+            Styled.of(each).shown(hasPlaces);
         }
-        hearOther.setVisible(other.other().isPresent());
-        hearOther.setManaged(other.other().isPresent());
+        Styled.of(hearOther).shown(other.other().isPresent());
         other.other()
                 .ifPresent(
                         compared -> hearOther.setText("Hear " + compared.take().name()));

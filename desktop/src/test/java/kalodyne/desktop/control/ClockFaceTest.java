@@ -132,6 +132,22 @@ class ClockFaceTest {
         assertThat(turned).isEmpty();
     }
 
+    /** Of a knob of which nobody knows where it stands, pointing to where it is taken to stand tells that it does. */
+    @ParameterizedTest
+    @CsvSource({"true, 1", "false, 0"})
+    void pointing_to_where_it_stands_tells_so_only_where_nobody_knew(boolean isMissed, int told) {
+        ClockFace face = face(GAIN, 0.5);
+        Control control = new Control("gain", GAIN, Dial.USUAL, 0.5);
+        Desk.onScreen(() -> {
+            face.show(control, control.at(ADVISED), isMissed);
+            return null;
+        });
+        fire(face, mouse(MouseEvent.MOUSE_PRESSED, 50, 10, false));
+        fire(face, mouse(MouseEvent.MOUSE_DRAGGED, 50, 10, false));
+        fire(face, mouse(MouseEvent.MOUSE_RELEASED, 50, 10, false));
+        assertThat(turned).hasSize(told);
+    }
+
     /** Twelve o'clock is above, three to the right; between five and seven the hand cannot go, and takes the nearer end. */
     @ParameterizedTest(name = "to {0}, {1}")
     @CsvSource({
