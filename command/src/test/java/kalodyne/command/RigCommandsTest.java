@@ -13,6 +13,7 @@ import java.util.stream.StreamSupport;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.exchange.StudioWriter;
+import kalodyne.core.testing.Demo;
 import org.junit.jupiter.api.Test;
 import picocli.CommandLine;
 
@@ -189,7 +190,7 @@ class RigCommandsTest extends CommandCase {
 
     @Test
     void levels_prints_every_run() throws IOException {
-        Path setup = Boathouse.build(folder);
+        Path setup = Demo.in(folder);
         assertThat(levels(setup.toString(), "--json")).isZero();
         JsonNode run = StreamSupport.stream(
                         json("levels.schema.json").get("runs").spliterator(), false)
@@ -212,7 +213,7 @@ class RigCommandsTest extends CommandCase {
 
     @Test
     void levels_advises_every_knob() throws IOException {
-        Path setup = Boathouse.build(folder);
+        Path setup = Demo.in(folder);
         assertThat(levels(setup.toString(), "--advise", "--json")).isZero();
         JsonNode advice = json("levels.schema.json").get("advice");
         assertThat(advice.get("proven").asBoolean()).isTrue();

@@ -14,7 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
-import kalodyne.core.demo.Boathouse;
+import kalodyne.core.testing.Demo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -50,7 +50,7 @@ class RunsheetCommandTest {
     /** Every reason of the demonstration's sheet holds in the order in which its steps are told. */
     @Test
     void the_order_told_keeps_the_reasons_told() throws IOException {
-        Path studio = Boathouse.build(folder);
+        Path studio = Demo.in(folder);
         assertThat(runsheet(studio.toString(), "--json")).isZero();
         JsonNode sheet = json();
         Map<String, Integer> places = new HashMap<>();
@@ -77,7 +77,7 @@ class RunsheetCommandTest {
     @ParameterizedTest
     @CsvSource({"sheet.pdf, a4, 0", "sheet.pdf, Letter, 0", "boathouse.kalodyne/sheet.pdf, A4, 2", "sheet.pdf, A7, 2"})
     void it_is_written_for_paper(String name, String paper, int status) throws IOException {
-        Path studio = Boathouse.build(folder);
+        Path studio = Demo.in(folder);
         Path pdf = folder.resolve(name);
         assertThat(runsheet(studio.toString(), "--pdf", pdf.toString(), "--paper", paper))
                 .isEqualTo(status);
@@ -91,7 +91,7 @@ class RunsheetCommandTest {
     @ParameterizedTest
     @CsvSource({"nowhere.json, , There is no such file", "boathouse.kalodyne, Monday, Choose one of"})
     void what_cannot_be_read_is_said(String name, String setup, String message) throws IOException {
-        Boathouse.build(folder);
+        Demo.in(folder);
         String file = folder.resolve(name).toString();
         int status = setup == null ? runsheet(file, "--json") : runsheet(file, "--json", "--setup", setup);
         assertThat(status).isEqualTo(2);

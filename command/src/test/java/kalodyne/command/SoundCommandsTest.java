@@ -11,7 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Random;
-import kalodyne.core.demo.Boathouse;
+import kalodyne.core.testing.Demo;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.Test;
@@ -45,7 +45,7 @@ class SoundCommandsTest extends CommandCase {
     /** The demonstration's second take by its run: what to turn, and what most likely does it in this rig. */
     @Test
     void analyse_judges_by_the_run() throws IOException {
-        Path studio = Boathouse.build(folder);
+        Path studio = Demo.in(folder);
         String take = folder.resolve("takes/bass-take-2.wav").toString();
         assertThat(analyse(take, "--setup", studio.toString(), "--json")).isZero();
         JsonNode only = json("analyse.schema.json").get(0);

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.gear.catalogue.Catalogue;
@@ -16,6 +15,7 @@ import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.exchange.ParcelWriter;
 import kalodyne.core.studio.exchange.StudioReader;
+import kalodyne.core.testing.Demo;
 import org.junit.jupiter.api.Test;
 
 /** How a studio goes out and comes in: exit status, the JSON after its published schema, complaints. */
@@ -33,7 +33,7 @@ class StudioCommandsTest extends CommandCase {
     /** Out of one studio as JSON and as tables, into others: nothing is lost on the way. */
     @Test
     void a_studio_goes_out_and_comes_in() throws IOException {
-        Path file = Boathouse.build(folder);
+        Path file = Demo.in(folder);
         Studio studio = StudioFile.read(file);
         Path json = folder.resolve("out.json");
         assertThat(run(new ExportCommand(output), file, "--json", "--out", json))
@@ -55,7 +55,7 @@ class StudioCommandsTest extends CommandCase {
 
     @Test
     void an_import_can_be_tried_and_tells_what_changes() throws IOException {
-        Path file = Boathouse.build(folder);
+        Path file = Demo.in(folder);
         Studio before = StudioFile.read(file);
         Path table = Files.writeString(
                 folder.resolve("mine.csv"), "lead;profile;colour;length\nLead 7;ts-ts;pink;2,5 m\nNew;xlr-xlr;;4 m\n");
@@ -83,7 +83,7 @@ class StudioCommandsTest extends CommandCase {
     /** A setup that somebody handed on comes in with its recordings. */
     @Test
     void a_parcel_comes_in_with_its_recordings() throws IOException {
-        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Studio studio = StudioFile.read(Demo.in(folder));
         Path parcel = folder.resolve("trio.zip");
         ParcelWriter.write(parcel, studio, studio.setups().get(0), folder, Progress.NONE);
         Path theirs = Files.createDirectories(folder.resolve("theirs")).resolve("own.kalodyne");
@@ -97,7 +97,7 @@ class StudioCommandsTest extends CommandCase {
 
     @Test
     void what_cannot_come_in_changes_nothing() throws IOException {
-        Path file = Boathouse.build(folder);
+        Path file = Demo.in(folder);
         Studio before = StudioFile.read(file);
         Path bad = Files.writeString(folder.resolve("bad.csv"), "lead,profile,length\nA,ts-ts,10 dB\n");
         assertThat(run(new ImportCommand(output), bad, "--into", file)).isEqualTo(2);
@@ -121,7 +121,7 @@ class StudioCommandsTest extends CommandCase {
 
     @Test
     void a_part_goes_out_alone() throws IOException {
-        Path file = Boathouse.build(folder);
+        Path file = Demo.in(folder);
         assertThat(run(new ExportCommand(output), file, "--json", "--only", "setups", "--only", "Lead 7"))
                 .isZero();
         Studio part = StudioReader.read(printed(), file);

@@ -56,6 +56,12 @@ public record SourceLevel(
     /** An amplifier for loudspeakers, 12 V; common practice. */
     private static final Level USUAL_SPEAKER = new Level(24);
 
+    /** Where the meter of a mixer reads 0 dB; common practice. */
+    public static final Level METER_ZERO = new Level(4);
+
+    /** What a mix's loudest peaks read on that meter; common practice. */
+    private static final Gain USUAL_MIX = new Gain(6);
+
     /** How far a loudest peak lies above the average where nothing is known; common practice. */
     private static final double USUAL_CREST_DB = 14;
 
@@ -100,6 +106,18 @@ public record SourceLevel(
                 new SignalLevels(peak, peak.plus(UNDER_PEAK), selfNoise(device)),
                 new Gain(fullScale.map(value -> spread(value.from())).orElse(UNKNOWN_DB)),
                 fullScale.isPresent() ? Basis.TOLD : heard.isPresent() ? Basis.DERIVED : Basis.TAKEN,
+                Optional.empty(),
+                false,
+                false);
+    }
+
+    /** Of what is mixed in a mixer of which nobody said what is plugged into it: mixed by its meter. */
+    public static SourceLevel ofMix() {
+        Level peak = METER_ZERO.plus(USUAL_MIX);
+        return new SourceLevel(
+                new SignalLevels(peak, peak.plus(UNDER_PEAK), Level.SILENCE),
+                new Gain(UNKNOWN_DB),
+                Basis.TAKEN,
                 Optional.empty(),
                 false,
                 false);

@@ -5,6 +5,7 @@ import java.util.List;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.gain.Duty;
 import kalodyne.core.levels.gain.Flow;
@@ -14,9 +15,6 @@ import kalodyne.core.units.Print;
 
 /** The meters along a run before its end: of preamps with a gain, mixers and DJ mixers, in the order of the signal. */
 final class Meters {
-    /** Where a meter in VU reads 0 dB; common practice. */
-    static final Level ZERO_VU = new Level(4);
-
     private Meters() {}
 
     /**
@@ -30,7 +28,7 @@ final class Meters {
 
     /** "+2 dB", on a scale whose 0 dB is +4 dBu. */
     static String words(Level level) {
-        return Print.signed(level.above(ZERO_VU).db(), 0) + " dB";
+        return Print.signed(level.above(SourceLevel.METER_ZERO).db(), 0) + " dB";
     }
 
     /** All that a run passes before what records it. */

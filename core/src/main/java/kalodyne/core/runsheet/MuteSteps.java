@@ -104,7 +104,8 @@ final class MuteSteps implements SheetPart {
                 .toList();
         Set<String> players = rig.players();
         List<String> played = active.stream()
-                .filter(id -> players.contains(id) && !knobs(rig, id).isEmpty())
+                .filter(id -> players.contains(id) && rig.device(id).kind() != DeviceKind.MIXER)
+                .filter(id -> !knobs(rig, id).isEmpty())
                 .toList();
         if (!played.isEmpty()) {
             draft.add(Step.of("down:players", Section.QUIET, Act.TURN_DOWN, "Volume down: " + rig.names(played), REASON)

@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kalodyne.core.joint.SourceLevel;
 import kalodyne.core.levels.LaterMix;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
@@ -44,7 +45,7 @@ final class TogetherSteps implements SheetPart {
                 .with(
                         meters.isEmpty()
                                 ? ""
-                                : String.join(", ", meters) + ", on a scale whose 0 dB is " + Meters.ZERO_VU
+                                : String.join(", ", meters) + ", on a scale whose 0 dB is " + SourceLevel.METER_ZERO
                                         + ". Where one is 3 dB or more off, a lead or a level between them is not as told.")
                 .telling("meter " + plan.onScale(plan.endPeak()))
                 .noticing(Symptom.TOO_LOUD, Symptom.TOO_QUIET, Symptom.ONE_SIDE)

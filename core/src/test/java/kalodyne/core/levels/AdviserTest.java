@@ -95,7 +95,7 @@ class AdviserTest {
     void does_as_well_as_trying_every_position() {
         Random random = new Random(17);
         int fitting = 0;
-        for (int i = 0; i < 90; i++) {
+        for (int i = 0; i < 45; i++) {
             Run run = Runs.any(random);
             Optional<Double> best = bestMargin(run);
             Advice advice = run.advice();
@@ -113,7 +113,7 @@ class AdviserTest {
             double rounding = run.input().gain().taper().isStepped() ? 5.5 : 2.5;
             assertThat(advised.last().noiseMargin().db()).as("run %s", run).isGreaterThan(best.get() - rounding);
         }
-        assertThat(fitting).isGreaterThan(22);
+        assertThat(fitting).isGreaterThan(11);
     }
 
     private static Optional<Double> bestMargin(Run run) {

@@ -100,6 +100,38 @@ class SetupLevelsTest {
                         .startsWith("interface-"));
     }
 
+    /**
+     * A mixer whose inputs others plug: mixed to +6 dB on a meter whose 0 dB is +4 dBu, +10 dBu at its outputs with the main level at
+     * its mark, is −10 dBFS at inputs that take +20 dBu, and far too much for a camera's microphone input. What is plugged counts, once
+     * there is something.
+     */
+    @Test
+    void a_mixer_without_its_band_gives_what_its_meter_shows() {
+        String out =
+                "mixer-small.main-left trs-trs interface-2.line-1; mixer-small.main-right trs-trs interface-2.line-2";
+        Settings standing = Settings.NONE.turned(
+                Map.of(Spot.read("interface-2.gain-1"), 0.0, Spot.read("interface-2.gain-2"), 0.0));
+        SetupLevels levels = levels(out, standing);
+        assertThat(levels.traces())
+                .extracting(Trace::name)
+                .allMatch(name -> name.matches("Small mixer.*, mix, (left → track 1|right → track 2)"));
+        assertThat(levels.traces())
+                .allSatisfy(trace -> assertThat(levels.plan(trace).endPeak()).isCloseTo(-10, within(0.15)));
+        SetupLevels film = levels("mixer-small.phones 635-plug-35-socket mini-mini camera-mic-in.mic", Settings.NONE);
+        assertThat(film.traces())
+                .allSatisfy(trace -> assertThat(film.run(trace).findings())
+                        .filteredOn(finding -> finding.severity() == Severity.WRONG)
+                        .extracting(Finding::title)
+                        .containsExactly("Line level in a mic socket"));
+        assertThat(levels.rig().doubts())
+                .extracting(Doubt::words)
+                .filteredOn(words -> words.startsWith("Nothing is plugged into Small mixer"))
+                .hasSize(1);
+        assertThat(rig(Plugged.of(out + "; mic-dynamic-voice.out xlr-xlr mixer-small.mic-1"), standing)
+                        .doubts())
+                .noneMatch(doubt -> doubt.words().startsWith("Nothing is plugged"));
+    }
+
     /** Followed, the advice has every track in its aim and clips nothing, in every situation and school. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """

@@ -13,7 +13,7 @@ class RandomSheetsTest {
         int phantoms = 0;
         for (long seed : new long[] {3, 8, 18, 28, 182, 847}) {
             Random random = new Random(seed);
-            for (int i = 0; i < 50; i++) {
+            for (int i = 0; i < 25; i++) {
                 SheetRig rig = Sheets.rig(RandomRigs.any(random, 3, 5), SessionPlan.USUAL);
                 RunSheet sheet = SheetMaker.of(rig);
                 SafeOrder.check(rig, sheet);

@@ -40,7 +40,10 @@ public final class Copying {
         SnapshotParameters onItsGround = new SnapshotParameters();
         onItsGround.setFill(ground(node));
         ClipboardContent content = new ClipboardContent();
-        content.putImage(node.snapshot(onItsGround, null));
+        content.putImage(
+                node instanceof PaintedRegion painted
+                        ? painted.whole(() -> node.snapshot(onItsGround, null))
+                        : node.snapshot(onItsGround, null));
         copy(content);
     }
 

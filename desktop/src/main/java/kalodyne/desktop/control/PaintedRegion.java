@@ -2,8 +2,10 @@ package kalodyne.desktop.control;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import javafx.css.CssMetaData;
 import javafx.css.SimpleStyleableObjectProperty;
 import javafx.css.StyleConverter;
@@ -75,10 +77,18 @@ public abstract class PaintedRegion extends Region {
 
     private static final List<CssMetaData<? extends Styleable, ?>> META = metaData();
 
+    /** For the screen's thread. */
+    private static final Map<Place, String> FITTING = new HashMap<>();
+
+    private static final int MOST_FITTING = 2000;
+
     private final Map<Ink, StyleableObjectProperty<Paint>> paints = new EnumMap<>(Ink.class);
     private final StyleableObjectProperty<Font> font =
             new SimpleStyleableObjectProperty<>(FONT, this, "font", Font.getDefault());
     private final Canvas canvas = new Canvas();
+    private boolean isWhole;
+    private Font labelFont;
+    private Font strongFont;
 
     protected PaintedRegion() {
         getStyleClass().add("painted");
@@ -87,7 +97,11 @@ public abstract class PaintedRegion extends Region {
             property.addListener(change -> repaint());
             paints.put(ink, property);
         }
-        font.addListener(change -> repaint());
+        font.addListener(change -> {
+            labelFont = null;
+            strongFont = null;
+            repaint();
+        });
         canvas.setManaged(false);
         getChildren().add(canvas);
     }
@@ -124,6 +138,23 @@ public abstract class PaintedRegion extends Region {
         graphics.restore();
     }
 
+    /** Does something while all of it is painted, as if nothing of it were out of sight: a picture is taken. */
+    public final <T> T whole(Supplier<T> task) {
+        isWhole = true;
+        try {
+            layoutChildren();
+            return task.get();
+        } finally {
+            isWhole = false;
+            repaint();
+        }
+    }
+
+    /** Whether what is out of sight has to be painted as well. */
+    protected final boolean isWhole() {
+        return isWhole;
+    }
+
     /** Paints everything. Called on a clear canvas. */
     protected abstract void paint(GraphicsContext graphics, double width, double height);
 
@@ -146,18 +177,36 @@ public abstract class PaintedRegion extends Region {
 
     /** The font of labels in a picture. */
     protected final Font labelFont() {
-        return Font.font("IBM Plex Sans", 0.857 * em());
+        if (labelFont == null) {
+            labelFont = Font.font("IBM Plex Sans", 0.857 * em());
+        }
+        return labelFont;
     }
 
     /** The font of what matters in a picture. */
     protected final Font strongFont() {
-        return Font.font("IBM Plex Sans SmBld", 0.857 * em());
+        if (strongFont == null) {
+            strongFont = Font.font("IBM Plex Sans SmBld", 0.857 * em());
+        }
+        return strongFont;
     }
 
-    /** As much of a text as fits, with an ellipsis where it was cut. */
+    /** A text for a place. */
+    private record Place(String text, Font font, double width) {}
+
+    /** As much of a text as fits, with an ellipsis where it was cut. Measured once: a picture is painted many times a second. */
     protected static String fitting(String text, Font font, double width) {
+        if (FITTING.size() > MOST_FITTING) {
+            FITTING.clear();
+        }
+        return FITTING.computeIfAbsent(new Place(text, font, width), PaintedRegion::cut);
+    }
+
+    private static String cut(Place place) {
+        String text = place.text();
+        double width = place.width();
         Text measure = new Text(text);
-        measure.setFont(font);
+        measure.setFont(place.font());
         String shown = text;
         while (measure.getLayoutBounds().getWidth() > width && shown.length() > 1) {
             shown = shown.substring(0, shown.length() - 1).strip();

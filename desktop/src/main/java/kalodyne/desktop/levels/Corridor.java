@@ -37,6 +37,7 @@ final class Corridor extends RuledRegion {
 
     private List<LevelPlan> others = List.of();
     private int focus;
+    private double seen = Double.POSITIVE_INFINITY;
     private double zoom = 1;
 
     Corridor() {
@@ -75,10 +76,23 @@ final class Corridor extends RuledRegion {
         }
     }
 
-    /** How much of it is out of sight on the left: the scale stays in sight. */
-    void scrolled(double pixels) {
+    /**
+     * Which part of it is in sight: the scale stays there, and the walls are painted there alone.
+     *
+     * @param pixels out of sight on the left
+     */
+    void scrolled(double pixels, double width) {
         scrolled = pixels;
+        seen = width;
         repaint();
+    }
+
+    private double seenFrom() {
+        return isWhole() ? 0 : scrolled;
+    }
+
+    private double seenTo() {
+        return isWhole() ? columns.end() : scrolled + seen;
     }
 
     private double neededWidth() {
@@ -166,8 +180,11 @@ final class Corridor extends RuledRegion {
     private void paintWalls(GraphicsContext g) {
         for (int i = 0; i < plan.stages().size(); i++) {
             StageLevel stage = plan.stages().get(i);
-            double x = columns.start(i);
-            double columnWidth = columns.width(i);
+            double x = Math.max(columns.start(i), seenFrom());
+            double columnWidth = Math.min(columns.start(i) + columns.width(i), seenTo()) - x;
+            if (columnWidth <= 0) {
+                continue;
+            }
             if (stage.stage().ceiling().isPresent()) {
                 double y = y(stage.stage().ceiling().get().dbu());
                 Texture.hatch(g, color(Ink.WALL), x, top, columnWidth, y - top);

@@ -83,8 +83,8 @@ final class LevelsView extends VBox {
     }
 
     private void followScrolling() {
-        double hidden = corridor.getWidth() - along.getViewportBounds().getWidth();
-        corridor.scrolled(Math.max(0, hidden * along.getHvalue()));
+        double seen = along.getViewportBounds().getWidth();
+        corridor.scrolled(Math.max(0, (corridor.getWidth() - seen) * along.getHvalue()), seen);
     }
 
     private RoomHeader header() {

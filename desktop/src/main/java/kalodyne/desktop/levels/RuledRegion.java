@@ -36,10 +36,11 @@ abstract class RuledRegion extends PaintedRegion {
 
     /** The numbers of both scales, over whatever is scrolled beneath them. */
     final void paintScale(GraphicsContext g) {
-        double x = scrolled + left;
-        if (scrolled > 0) {
+        double from = isWhole() ? 0 : scrolled;
+        double x = from + left;
+        if (from > 0) {
             g.setFill(color(Ink.SUNK));
-            g.fillRect(scrolled, 0, left - 0.2 * em(), top + scale.height());
+            g.fillRect(from, 0, left - 0.2 * em(), top + scale.height());
         }
         g.setFont(labelFont());
         g.setFill(color(Ink.SECOND));

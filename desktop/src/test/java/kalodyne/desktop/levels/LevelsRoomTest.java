@@ -9,7 +9,6 @@ import java.util.Random;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -214,11 +213,7 @@ class LevelsRoomTest {
 
     @Test
     void a_school_is_chosen_and_tells_what_it_costs() {
-        Desk.onScreen(() -> {
-            ComboBox<GainSchool> school = desk.find("#gain-school");
-            school.setValue(GainSchool.WORK_UP);
-            return null;
-        });
+        desk.choose("#gain-school", GainSchool.WORK_UP);
         assertThat(desk.text("#school-reason"))
                 .contains("12 dB kept free at every stage")
                 .containsPattern("No other setting is quieter|dB less noise");

@@ -10,6 +10,7 @@ import java.util.Optional;
 import kalodyne.core.demo.Boathouse;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.log.Entry;
+import kalodyne.core.testing.Demo;
 import kalodyne.desktop.testing.Models;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -32,7 +33,7 @@ class LogModelTest {
 
     @BeforeAll
     static void build() throws IOException {
-        built = Boathouse.build(shared);
+        built = Demo.in(shared);
     }
 
     @BeforeEach

@@ -294,11 +294,8 @@ class SheetRoomTest {
                 .filteredOn(finding -> finding.mark().equals("sheet.lead-short"))
                 .singleElement()
                 .satisfies(finding -> assertThat(finding.title()).isEqualTo("Lead 7 is too short"));
-        Desk.onScreen(() -> {
-            desk.<ComboBox<PowerSource>>find("#power-drum-box").setValue(PowerSource.ADAPTER_UNEARTHED);
-            desk.<ComboBox<OptionalInt>>find("#plan-rate").setValue(OptionalInt.of(96_000));
-            return null;
-        });
+        desk.choose("#power-drum-box", PowerSource.ADAPTER_UNEARTHED);
+        desk.choose("#plan-rate", OptionalInt.of(96_000));
         assertThat(steps().stream().map(Step::title))
                 .noneMatch(title -> title.startsWith("Drum box: full battery"))
                 .anyMatch(title -> title.startsWith("Laptop: 2.07 GB free"));

@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import kalodyne.core.gear.AudioTaper;
 import kalodyne.core.gear.Balance;
@@ -30,17 +29,6 @@ class ShelfChangesTest {
     @TempDir
     Path folder;
 
-    private static void pick(Desk desk, String chooser, Object choice) {
-        Desk.onScreen(() -> {
-            @SuppressWarnings("unchecked") // what it offers, as it offers it
-            ComboBox<Object> box =
-                    (ComboBox<Object>) desk.robot().lookup(chooser).queryAs(ComboBox.class);
-            box.setValue(choice);
-            return null;
-        });
-        desk.rest();
-    }
-
     /** The synth of this owner has a balanced XLR output that its profile does not know of. */
     @Test
     void a_socket_is_changed_added_and_removed() throws IOException {
@@ -51,8 +39,8 @@ class ShelfChangesTest {
             desk.click("#change-item");
             desk.robot().clickOn("This socket…");
             desk.rest();
-            pick(desk, "#socket-connector", Connector.XLR);
-            pick(desk, "#socket-balance", Optional.of(Balance.BALANCED));
+            desk.choose("#socket-connector", Connector.XLR);
+            desk.choose("#socket-balance", Optional.of(Balance.BALANCED));
             assertThat(desk.shows("#contact-TWO")).isTrue();
             // With Enter behind it, which takes the whole form.
             desk.typeInto("#socket-name", "Main out");
@@ -91,7 +79,7 @@ class ShelfChangesTest {
             desk.click("#change-item");
             desk.robot().clickOn("This end and its wires…");
             desk.rest();
-            pick(desk, "#end-connector", Connector.RCA);
+            desk.choose("#end-connector", Connector.RCA);
             desk.click("#form-done");
             assertThat(desk.text("#wiring")).isEqualTo("How end a is wired: pin → end b tip; shell → end b sleeve.");
             desk.press(KeyCode.CONTROL, KeyCode.Z);
@@ -110,7 +98,7 @@ class ShelfChangesTest {
             desk.typeInto("#device-rates", "fast");
             assertThat(desk.text("#form-problem")).startsWith("“fast” is not a list of sample rates.");
             desk.click("#runs-on-BATTERY");
-            pick(desk, "#usual-power", PowerSource.BATTERY);
+            desk.choose("#usual-power", PowerSource.BATTERY);
             desk.typeInto("#device-rates", "44,1; 48");
             Device changed = studio(desk).device("bass-synth").orElseThrow();
             assertThat(changed.sampleRatesHz()).containsExactly(44100, 48000);

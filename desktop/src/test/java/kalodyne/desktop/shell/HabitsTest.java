@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleGroup;
@@ -161,8 +160,8 @@ class HabitsTest {
             enter(desk, "levels");
             assertThat(told(desk)).anyMatch(words -> words.contains("dBu"));
             desk.press(KeyCode.CONTROL, KeyCode.COMMA);
-            choose(desk, "#preferred-levels", LevelUnit.DBV);
-            choose(desk, "#preferred-aim", AimSchool.UNEVEN);
+            desk.choose("#preferred-levels", LevelUnit.DBV);
+            desk.choose("#preferred-aim", AimSchool.UNEVEN);
             desk.press(KeyCode.ESCAPE);
             isInDbvEverywhere(desk);
             Desk.onScreen(() -> desk.workbench().window().perform("Add a setup"));
@@ -171,17 +170,8 @@ class HabitsTest {
         try (Desk desk = Desk.on(folder, studio)) {
             isInDbvEverywhere(desk);
             desk.press(KeyCode.CONTROL, KeyCode.COMMA);
-            choose(desk, "#preferred-levels", LevelUnit.DBU);
+            desk.choose("#preferred-levels", LevelUnit.DBU);
         }
-    }
-
-    private static <C> void choose(Desk desk, String query, C wanted) {
-        ComboBox<C> box = desk.find(query);
-        Desk.onScreen(() -> {
-            box.setValue(wanted);
-            return null;
-        });
-        desk.rest();
     }
 
     private static void isInDbvEverywhere(Desk desk) {

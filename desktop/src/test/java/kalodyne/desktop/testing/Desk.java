@@ -3,8 +3,6 @@ package kalodyne.desktop.testing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -15,13 +13,13 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import java.util.stream.Stream;
 import javafx.event.EventHandler;
 import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
@@ -33,7 +31,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.stage.Window;
-import kalodyne.core.demo.Boathouse;
+import kalodyne.core.testing.Demo;
 import kalodyne.desktop.OpenedStudio;
 import kalodyne.desktop.Workbench;
 import org.testfx.api.FxRobot;
@@ -86,29 +84,7 @@ public final class Desk implements AutoCloseable {
     }
 
     public static Desk demo(Path folder) throws IOException {
-        Path master = DemoHolder.FOLDER;
-        Files.createDirectories(folder.resolve("takes"));
-        try (Stream<Path> files = Files.walk(master)) {
-            for (Path file : files.filter(Files::isRegularFile).toList()) {
-                Files.copy(file, folder.resolve(master.relativize(file)));
-            }
-        }
-        return on(folder, folder.resolve("boathouse.kalodyne"));
-    }
-
-    /** Played once; each test gets a copy. */
-    private static final class DemoHolder {
-        static final Path FOLDER = build();
-
-        private static Path build() {
-            try {
-                Path folder = Files.createTempDirectory("kalodyne-demo");
-                Boathouse.build(folder);
-                return folder;
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }
+        return on(folder, Demo.in(folder));
     }
 
     /** On the user's own studio, in a folder that may have one or not. */
@@ -266,6 +242,16 @@ public final class Desk implements AutoCloseable {
             return null;
         });
         push(KeyCode.ENTER);
+        rest();
+    }
+
+    /** Chooses in a box of choices, as by its list, and waits for what comes of it. */
+    public <C> void choose(String query, C wanted) {
+        ComboBox<C> box = find(query);
+        onScreen(() -> {
+            box.setValue(wanted);
+            return null;
+        });
         rest();
     }
 

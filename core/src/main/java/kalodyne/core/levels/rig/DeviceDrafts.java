@@ -10,6 +10,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.ControlKind;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceControl;
+import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.gear.Direction;
 import kalodyne.core.gear.Fact;
 import kalodyne.core.gear.PanTaper;
@@ -46,6 +47,7 @@ final class DeviceDrafts {
     private final TrackDrafts tracks;
     private final InputPaths inputs;
     private final boolean isSounding;
+    private boolean isMixedElsewhere;
 
     /**
      * Begins.
@@ -74,6 +76,7 @@ final class DeviceDrafts {
      */
     Map<PointId, PointDraft> drafts(List<Signal> received, List<Signal> given) {
         received.forEach(this::receive);
+        isMixedElsewhere = device.kind() == DeviceKind.MIXER && received.isEmpty();
         List<Stage> waiting = new ArrayList<>(device.stages());
         while (!waiting.isEmpty()) {
             // Stages form no circle: one of them waits for none of the others.
@@ -152,6 +155,11 @@ final class DeviceDrafts {
                     .with(sounds.of(id, device, stage));
             links.add(Link.of(own.id(), 0));
         }
+        if (isMixedElsewhere && stage.kind() == StageKind.BUS && !feedsBus(stage)) {
+            PointDraft mixed = book.add(PointId.of(new Spot(id, stage.id())).of("mixed"), ownLabel(stage, side))
+                    .with(sounds.mixed(id, device, stage));
+            links.add(Link.of(mixed.id(), 0));
+        }
         if (links.isEmpty() && !isPlayback) {
             return;
         }
@@ -187,6 +195,14 @@ final class DeviceDrafts {
                     Link.of(main(stage, side, stageId, next, Optional.empty()).id(), 0));
         }
         book.know(stage.id(), side, book.get(next.get(0).from()));
+    }
+
+    /** What several groups make of one mix would be that mix several times. */
+    private boolean feedsBus(Stage stage) {
+        return device.stages().stream()
+                .filter(other -> other.kind() == StageKind.BUS)
+                .flatMap(other -> other.from().stream())
+                .anyMatch(from -> Stage.fedBy(from).equals(stage.id()));
     }
 
     /** "own sound, left"; of a player the name of what plays: "deck 1, left". */

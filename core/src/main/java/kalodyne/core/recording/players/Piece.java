@@ -1,11 +1,15 @@
 package kalodyne.core.recording.players;
 
+import java.util.Arrays;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
 /** A piece while it is put together from sounds that begin at a time. What rings beyond its end goes on at its beginning. */
 final class Piece {
     private static final int TABLE = 8192;
+
+    /** One period. */
+    private static final double[] SINE = sine();
 
     private final double rate;
     private final double dynamics;
@@ -43,9 +47,10 @@ final class Piece {
      */
     static DoubleUnaryOperator tone(double hertz, double upToHz, double slope) {
         double[] period = new double[TABLE];
-        for (int i = 0; i < TABLE; i++) {
-            for (int n = 1; n * hertz < upToHz; n++) {
-                period[i] += Math.sin(2 * Math.PI * n * i / TABLE) * Math.pow(n, -slope);
+        for (int n = 1; n * hertz < upToHz; n++) {
+            double size = Math.pow(n, -slope);
+            for (int i = 0; i < TABLE; i++) {
+                period[i] += size * SINE[n * i % TABLE];
             }
         }
         return seconds -> {
@@ -54,6 +59,12 @@ final class Piece {
             double share = at - Math.floor(at);
             return period[from] * (1 - share) + period[(from + 1) % TABLE] * share;
         };
+    }
+
+    private static double[] sine() {
+        double[] sine = new double[TABLE];
+        Arrays.setAll(sine, i -> Math.sin(2 * Math.PI * i / TABLE));
+        return sine;
     }
 
     /** Rises, stays and falls: 0 at both ends. */

@@ -37,6 +37,7 @@ import kalodyne.core.runsheet.SessionPlan;
 import kalodyne.core.runsheet.Standing;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.StudioFile;
+import kalodyne.core.testing.Demo;
 import kalodyne.core.units.Length;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -74,7 +75,7 @@ class StudioRoundTripTest {
     /** All that is planned, what was said of takes and how sessions went: in the file and as JSON. */
     @Test
     void what_is_planned_and_what_was_done_comes_back() throws IOException {
-        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Studio studio = StudioFile.read(Demo.in(folder));
         SessionPlan planned = SessionPlan.USUAL
                 .withMinutes(75)
                 .withFormat(OptionalInt.of(96_000), OptionalInt.of(24))

@@ -18,6 +18,7 @@ import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Take;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
+import kalodyne.core.testing.Demo;
 import kalodyne.core.testing.Runs;
 import kalodyne.core.testing.Runs.Run;
 import kalodyne.core.testing.Signals;
@@ -128,7 +129,7 @@ class TakeVerdictTest {
     /** The demonstration: one take that is right, one that is too hot although the run predicts less. */
     @Test
     void the_demonstration_has_something_to_find() throws IOException {
-        Studio studio = StudioFile.read(Boathouse.build(folder));
+        Studio studio = StudioFile.read(Demo.in(folder));
         List<Take> takes = studio.setups().get(0).takes();
         LevelPlan run = Boathouse.bassSynth(studio);
         assertThat(run.miss().db()).isBetween(2.0, 6.0);

@@ -1,9 +1,9 @@
 package kalodyne.core.testing.corpus;
 
 import static kalodyne.core.testing.corpus.Phrase.RATE;
-import static kalodyne.core.testing.corpus.Phrase.sine;
 
 import java.util.Random;
+import kalodyne.core.testing.Ringing;
 
 /** What goes wrong on the way from an instrument to a file, done to samples. Levels are in dB re full scale 1. */
 final class Faults {
@@ -113,10 +113,8 @@ final class Faults {
     }
 
     static void addTone(double[] samples, double hertz, double peak, Random random) {
-        double phase = random.nextDouble();
-        for (int i = 0; i < samples.length; i++) {
-            samples[i] += peak * sine(hertz * i / RATE + phase);
-        }
+        double phase = 2 * Math.PI * random.nextDouble();
+        Ringing.add(samples, 0, samples.length, peak, phase, 1, 2 * Math.PI * hertz / RATE);
     }
 
     static void addRumble(double[] samples, double rmsDb, Random random) {

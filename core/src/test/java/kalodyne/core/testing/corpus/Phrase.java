@@ -71,8 +71,16 @@ final class Phrase {
     static double saw(double hertz, double seconds, double most) {
         double sum = 0;
         int partials = (int) Math.min(most + 1, 20_000 / hertz);
+        double cycles = hertz * seconds;
+        double twice = 2 * sine(cycles + 0.25);
+        double before = 0;
+        double sine = sine(cycles);
+        // sin kx = 2 cos x · sin (k − 1)x − sin (k − 2)x
         for (int k = 1; k <= partials; k++) {
-            sum += Math.min(1, most + 1 - k) * sine(k * hertz * seconds) / k;
+            sum += Math.min(1, most + 1 - k) * sine / k;
+            double next = twice * sine - before;
+            before = sine;
+            sine = next;
         }
         return 2 / Math.PI * sum;
     }
@@ -80,8 +88,16 @@ final class Phrase {
     static double square(double hertz, double seconds, double most) {
         double sum = 0;
         int partials = (int) Math.min(most + 2, 20_000 / hertz);
+        double cycles = hertz * seconds;
+        double twice = 2 * sine(2 * cycles + 0.25);
+        double before = -sine(cycles);
+        double sine = -before;
+        // The same in steps of two.
         for (int k = 1; k <= partials; k += 2) {
-            sum += Math.min(1, (most + 2 - k) / 2) * sine(k * hertz * seconds) / k;
+            sum += Math.min(1, (most + 2 - k) / 2) * sine / k;
+            double next = twice * sine - before;
+            before = sine;
+            sine = next;
         }
         return 4 / Math.PI * sum;
     }

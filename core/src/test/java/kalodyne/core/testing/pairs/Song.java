@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import kalodyne.core.lineup.ClockLine;
+import kalodyne.core.testing.Ringing;
 
 /**
  * Made-up music as a formula: partials that begin, ring and die. It can be evaluated at any moment, so that two recorders with
@@ -14,6 +15,9 @@ public final class Song {
     private static final double MOST_OF_RATE = 0.45;
     /** A partial is over when it is so much softer: 100 dB. */
     private static final double OVER = 1e-5;
+
+    /** So many time constants, −240 dB. */
+    private static final double RISEN = 28;
 
     private final List<Partial> partials;
 
@@ -183,22 +187,13 @@ public final class Song {
         double since = clock.inReference((double) first / rate) - partial.at();
         double turn = 2 * Math.PI * partial.hertz() * step;
         double phase = partial.phase() + 2 * Math.PI * partial.hertz() * since;
-        double cos = Math.cos(turn);
-        double sin = Math.sin(turn);
-        double re = Math.cos(phase);
-        double im = Math.sin(phase);
         double falling = partial.size() * Math.exp(-since / partial.fall());
-        double rising = falling * Math.exp(-since / partial.rise());
         double fall = Math.exp(-step / partial.fall());
+        Ringing.add(line, first - from, last - from, falling, phase, fall, turn);
+        // It has risen when what is missing is out of the reach of any recording.
+        int risen = (int) Math.min(last, first + Math.max(0, RISEN * partial.rise() - since) / step);
+        double rising = falling * Math.exp(-since / partial.rise());
         double rise = fall * Math.exp(-step / partial.rise());
-        for (int i = first; i < last; i++) {
-            line[i - from] += (falling - rising) * im;
-            double next = re * cos - im * sin;
-            im = re * sin + im * cos;
-            re = next;
-            falling *= fall;
-            // What is too small for a full number takes a hundred times as long.
-            rising = rising < 1e-30 ? 0 : rising * rise;
-        }
+        Ringing.add(line, first - from, risen - from, -rising, phase, rise, turn);
     }
 }
