@@ -13,8 +13,11 @@ import java.util.Arrays;
 import java.util.Random;
 import kalodyne.core.testing.Demo;
 import kalodyne.core.testing.Signals;
+import kalodyne.core.testing.Tool;
 import kalodyne.core.testing.WavBytes;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import picocli.CommandLine;
 
 /** What other programs read of recordings: exit status, the JSON after its published schema, complaints. */
@@ -152,6 +155,60 @@ class SoundCommandsTest extends CommandCase {
         assertThat(only.get("peakAfterDbfs").asDouble()).isCloseTo(-6, within(1e-3));
         assertThat(copy).exists();
         assertThat(complained.toString(StandardCharsets.UTF_8)).contains("gone.wav: There is no such file.");
+    }
+
+    /** The bass synth is 3.2 dB too hot, and in its aim once set as advised; by SoX on what is written. */
+    @ParameterizedTest
+    @CsvSource({"--seconds=12, -2.8", "--advised, -8.8"})
+    void hear_writes_what_the_run_says(String option, double peakDbfs) throws IOException, InterruptedException {
+        Path studio = Demo.in(folder);
+        Path heard = folder.resolve("heard.wav");
+        assertThat(hear(studio, "--run", "Bass synth → track 3", option, "--write", heard))
+                .isZero();
+        assertThat(printed.toString(StandardCharsets.UTF_8)).contains("1 channel");
+        String peak = Tool.run("sox", heard.toString(), "-n", "stats")
+                .lines()
+                .filter(line -> line.startsWith("Pk lev dB"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(Double.parseDouble(peak.replace("Pk lev dB", "").strip())).isCloseTo(peakDbfs, within(0.1));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            Nobody               | new.wav   | --seconds=1 | taken.wav          | There is no run “Nobody” in it. Choose one of: Bass synth → track 3
+            Bass synth → track 3 | silent.wav | --seconds=1 | taken.wav         | silent.wav: There is a file of this name already.
+            Bass synth → track 3 | taken.wav | --replace   | taken.wav          | taken.wav: That is the take that is played.
+            Bass synth → track 3 | new.wav   | --replace   | silent.wav         | silent.wav, the whole of it: It is silent.
+            Bass synth → track 3 | new.wav   | --replace   | gone.wav           | gone.wav
+            Bass synth → track 3 | new.wav   | --replace   | boathouse.kalodyne | This is not a sound file
+            Bass synth → track 3 | new.wav   | --seconds=0 | taken.wav          | --seconds: more than 0
+            """)
+    void hear_says_what_is_wrong(String run, String target, String option, String take, String complaint)
+            throws IOException {
+        Path studio = Demo.in(folder);
+        WavBytes.integers(16, Signals.sine(1000, 0, 48_000, 48_000)).write(folder.resolve("silent.wav"));
+        Path taken =
+                WavBytes.integers(16, Signals.sine(1000, 0.5, 48_000, 48_000)).write(folder.resolve("taken.wav"));
+        byte[] before = Files.readAllBytes(taken);
+        assertThat(hear(
+                        studio,
+                        "--run",
+                        run,
+                        "--write",
+                        folder.resolve(target),
+                        option,
+                        "--with",
+                        folder.resolve(take)))
+                .isEqualTo(2);
+        assertThat(complained.toString(StandardCharsets.UTF_8)).contains(complaint);
+        assertThat(folder.resolve("new.wav")).doesNotExist();
+        assertThat(Files.readAllBytes(taken)).isEqualTo(before);
+    }
+
+    private int hear(Object... arguments) {
+        return new CommandLine(new HearCommand(output))
+                .execute(Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
     }
 
     @Test

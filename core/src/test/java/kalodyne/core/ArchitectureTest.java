@@ -50,6 +50,7 @@ class ArchitectureTest {
             "sound.measure",
             "sound.copies",
             "recording.players",
+            "hearing",
             "recording",
             "takes",
             "takes.timing",

@@ -11,6 +11,7 @@ import kalodyne.command.AnalyseCommand;
 import kalodyne.command.CatalogueCommand;
 import kalodyne.command.CircuitCommand;
 import kalodyne.command.ExportCommand;
+import kalodyne.command.HearCommand;
 import kalodyne.command.ImportCommand;
 import kalodyne.command.JointCommand;
 import kalodyne.command.LevelsCommand;
@@ -100,6 +101,7 @@ public final class Main implements Runnable {
         commands.put("analyse", () -> new AnalyseCommand(output));
         commands.put("lineup", () -> new LineupCommand(output));
         commands.put("tidy", () -> new TidyCommand(output));
+        commands.put("hear", () -> new HearCommand(output));
         commands.put("joint", () -> new JointCommand(output));
         commands.put("plan", () -> new PlanCommand(output));
         commands.put("circuit", () -> new CircuitCommand(output));

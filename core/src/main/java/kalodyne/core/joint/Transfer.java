@@ -15,7 +15,7 @@ import kalodyne.core.units.Gain;
  * @param values received per volt given
  */
 public record Transfer(OutputSignal from, InputSignal to, List<Double> hertz, List<Complex> values) {
-    private static final double MIDDLE_HERTZ = 1000;
+    public static final double MIDDLE_HERTZ = 1000;
 
     /** Loss is nothing to speak of above this: what is received is crosstalk, or nothing. */
     private static final double CORNER_DB = 3.0103;

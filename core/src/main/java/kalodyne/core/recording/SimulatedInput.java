@@ -33,13 +33,8 @@ public final class SimulatedInput implements InputDevice {
      */
     public record Playing(LevelPlan plan, double humDbfs, DeviceKind source) {}
 
-    /** An interface that gives sound in its own time. */
-    public SimulatedInput(Supplier<Playing> playing) {
-        this(playing, 1, OptionalDouble.empty());
-    }
-
     /**
-     * An interface for trying out.
+     * An interface.
      *
      * @param speed how many seconds of sound it gives in a second
      * @param lostAfterSeconds when its plug is pulled, in seconds of its sound

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -62,12 +63,16 @@ public final class RecordingModel implements AutoCloseable {
         }
     }
 
+    /** How fast the simulated interface plays; tests do not wait for it. */
+    private static final double SIMULATED_SPEED =
+            Double.parseDouble(System.getProperty("kalodyne.simulated-speed", "1"));
+
     /** The simulated interface, and what the system has. */
     public RecordingModel(StudioModel studio, TakesModel takes, Supplier<List<InputDevice>> systemInputs) {
         this.studio = studio;
         this.takes = takes;
         this.systemInputs = systemInputs;
-        device = new SimulatedInput(() -> playing);
+        device = new SimulatedInput(() -> playing, SIMULATED_SPEED, OptionalDouble.empty());
         inputs = new ReadOnlyObjectWrapper<>(this, "inputs", List.of(device));
         studio.revisionProperty().addListener(change -> follow());
     }

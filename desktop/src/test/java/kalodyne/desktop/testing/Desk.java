@@ -9,10 +9,12 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.application.Platform;
 import javafx.event.EventHandler;
 import javafx.event.EventType;
 import javafx.geometry.Bounds;
@@ -117,7 +119,36 @@ public final class Desk implements AutoCloseable {
     /** Waits until the window has nothing left to do. */
     public void rest() {
         until(() -> onScreen(() -> workbench.jobs().isIdle()));
-        WaitForAsyncUtils.waitForFxEvents();
+        laidOut();
+        laidOut();
+    }
+
+    /** Waits until the window is laid out anew. */
+    private void laidOut() {
+        CountDownLatch done = new CountDownLatch(1);
+        Runnable seen = done::countDown;
+        Optional<Scene> showing = onScreen(() -> {
+            Optional<Scene> scene = Optional.ofNullable(stage.getScene()).filter(each -> stage.isShowing());
+            scene.ifPresent(each -> each.addPostLayoutPulseListener(seen));
+            Platform.requestNextPulse();
+            return scene;
+        });
+        if (showing.isPresent()) {
+            await(done, LONGEST_EVENT_SECONDS);
+            onScreen(() -> {
+                showing.get().removePostLayoutPulseListener(seen);
+                return null;
+            });
+        }
+    }
+
+    private static boolean await(CountDownLatch latch, int seconds) {
+        try {
+            return latch.await(seconds, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
     }
 
     /** Waits until something is so. */
@@ -161,7 +192,7 @@ public final class Desk implements AutoCloseable {
     }
 
     private void clickIn(Node node) {
-        WaitForAsyncUtils.waitForFxEvents();
+        laidOut();
         onScreen(() -> {
             // What was just put in place has none before it is laid out.
             node.getScene().getRoot().applyCss();
@@ -170,7 +201,7 @@ public final class Desk implements AutoCloseable {
             system.mouseMove(bounds.getCenterX(), bounds.getCenterY());
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        laidOut();
         untilArrived(MouseEvent.MOUSE_PRESSED, 1, () -> {
             // The tip of what the mouse has left stays for a moment, and would take the click.
             List.copyOf(Window.getWindows()).stream()
@@ -179,7 +210,7 @@ public final class Desk implements AutoCloseable {
             system.mousePress(MouseButton.PRIMARY);
         });
         // A finger stays down for a while: what the press changes is laid out before it is let go.
-        WaitForAsyncUtils.waitForFxEvents();
+        laidOut();
         untilArrived(MouseEvent.MOUSE_RELEASED, 1, () -> system.mouseRelease(MouseButton.PRIMARY));
     }
 
@@ -194,15 +225,11 @@ public final class Desk implements AutoCloseable {
             action.run();
             return open;
         });
-        try {
-            boolean isThere = arrived.await(LONGEST_EVENT_SECONDS, TimeUnit.SECONDS);
-            onScreen(() -> {
-                scenes.forEach(scene -> scene.removeEventFilter(kind, seen));
-                return isThere;
-            });
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        await(arrived, LONGEST_EVENT_SECONDS);
+        onScreen(() -> {
+            scenes.forEach(scene -> scene.removeEventFilter(kind, seen));
+            return null;
+        });
     }
 
     /** Presses keys together and lets them go, as the system's own events: the test robot would wait after each of them. */

@@ -102,6 +102,11 @@ public record Rig(
                 : Optional.empty();
     }
 
+    /** The mark of a signal that a socket gives or receives, in the flow. */
+    public static PointId point(Spot socket, Carries signal) {
+        return Signal.id(socket, signal);
+    }
+
     /** How far a loudspeaker is away. */
     public double metres(String loudspeaker) {
         return metres.getOrDefault(loudspeaker, Settings.USUAL_METRES);

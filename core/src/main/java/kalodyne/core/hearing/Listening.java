@@ -1,0 +1,187 @@
+package kalodyne.core.hearing;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kalodyne.core.gear.Carries;
+import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Transfer;
+import kalodyne.core.joint.rules.JointRules.Checked;
+import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.Trace;
+import kalodyne.core.levels.gain.End;
+import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.gain.PointId;
+import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.units.Level;
+
+/**
+ * What is listened to: one player, where a run ends. Where that is one side of two, both are heard.
+ *
+ * @param flow all that is plugged, with the controls where they stand
+ * @param player who plays; all others are silent, their gear hisses all the same
+ * @param ends indices of the ends: one, or the left and the right one
+ * @param ways what joints do to a signal at each frequency, by both of its points: also what only leaks
+ * @param hum what the mains makes at points, before their gain
+ * @param right the points that are the right side of something
+ * @param left those that are its left one
+ */
+public record Listening(
+        Flow flow,
+        String player,
+        List<Integer> ends,
+        Map<Way, Transfer> ways,
+        Map<PointId, Level> hum,
+        Set<PointId> right,
+        Set<PointId> left) {
+    /** What leaks by less is not heard. */
+    private static final double LEAST_LEAK_DB = -110;
+
+    public Listening {
+        ends = List.copyOf(ends);
+        ways = Map.copyOf(ways);
+        hum = Map.copyOf(hum);
+        right = Set.copyOf(right);
+        left = Set.copyOf(left);
+    }
+
+    /** From one point to another. */
+    public record Way(PointId from, PointId to) {}
+
+    /** Listens to a run. */
+    public static Listening to(SetupLevels levels, Trace trace) {
+        Rig rig = levels.rig();
+        Flow flow = levels.plan(trace).flow();
+        Set<PointId> left = sided(rig, flow, Carries.LEFT);
+        Set<PointId> right = sided(rig, flow, Carries.RIGHT);
+        String player =
+                flow.points().get(trace.path().source()).sound().orElseThrow().player();
+        return new Listening(
+                flow, player, new Ends(flow, player, left, right).of(trace), ways(rig), hum(rig), right, left);
+    }
+
+    /** The same with its controls elsewhere. */
+    public Listening with(Flow turned) {
+        return new Listening(turned, player, ends, ways, hum, right, left);
+    }
+
+    End end(int side) {
+        return flow.ends().get(ends.get(side));
+    }
+
+    public int channels() {
+        return ends.size();
+    }
+
+    private static Map<Way, Transfer> ways(Rig rig) {
+        Map<Way, Transfer> ways = new HashMap<>();
+        for (Checked joint : rig.joints()) {
+            joint.reading()
+                    .ifPresent(reading -> reading.ways().stream()
+                            .filter(way ->
+                                    way.isBetweenDevices() && way.atMiddle().db() > LEAST_LEAK_DB)
+                            .forEach(way -> ways.putIfAbsent(
+                                    new Way(
+                                            Rig.point(
+                                                    way.from().socket(),
+                                                    way.from().channel()),
+                                            Rig.point(
+                                                    way.to().socket(), way.to().channel())),
+                                    way)));
+        }
+        return ways;
+    }
+
+    private static Map<PointId, Level> hum(Rig rig) {
+        Map<PointId, Level> hum = new HashMap<>();
+        rig.joints()
+                .forEach(joint -> joint.hum()
+                        .forEach((input, caught) -> hum.merge(
+                                Rig.point(input.socket(), input.channel()),
+                                caught.likely(),
+                                (one, other) -> one.compareTo(other) > 0 ? one : other)));
+        return hum;
+    }
+
+    /** By its own signal, or by the socket or stage that it is: "Output R". */
+    private static Set<PointId> sided(Rig rig, Flow flow, Carries side) {
+        return flow.points().stream()
+                .map(Point::id)
+                .filter(id -> id.signal().equals(side.word())
+                        || isSided(rig.patch().devices().get(id.spot().item()), id, side))
+                .collect(Collectors.toSet());
+    }
+
+    private static boolean isSided(Device device, PointId id, Carries side) {
+        return device != null
+                && (device.socket(id.spot().part())
+                                .flatMap(socket -> socket.side())
+                                .filter(side::equals)
+                                .isPresent()
+                        || device.stages().stream()
+                                .filter(stage -> stage.id().equals(id.spot().part()))
+                                .anyMatch(stage ->
+                                        stage.side().filter(side::equals).isPresent()));
+    }
+
+    /** Which ends are heard together. */
+    private record Ends(Flow flow, String player, Set<PointId> left, Set<PointId> right) {
+        List<Integer> of(Trace trace) {
+            int own = trace.path().end();
+            Optional<Carries> side = side(own);
+            List<Integer> pair = new ArrayList<>();
+            if (side.isPresent()) {
+                Carries wanted = side.get() == Carries.LEFT ? Carries.RIGHT : Carries.LEFT;
+                flow.runs().stream()
+                        .filter(run -> isOfPlayer(run.source()) && run.end() != own)
+                        .map(Flow.Run::end)
+                        .filter(end -> isBeside(own, end) && Objects.equals(side(end), Optional.of(wanted)))
+                        .findFirst()
+                        .ifPresent(other -> {
+                            pair.add(side.get() == Carries.LEFT ? own : other);
+                            pair.add(side.get() == Carries.LEFT ? other : own);
+                        });
+            }
+            return pair.isEmpty() ? List.of(own) : pair;
+        }
+
+        private boolean isOfPlayer(int source) {
+            return flow.points()
+                    .get(source)
+                    .sound()
+                    .filter(sound -> sound.player().equals(player))
+                    .isPresent();
+        }
+
+        private boolean isBeside(int one, int other) {
+            End first = flow.ends().get(one);
+            End second = flow.ends().get(other);
+            return first.kind() == second.kind()
+                    && flow.points()
+                            .get(first.point())
+                            .station()
+                            .equals(flow.points().get(second.point()).station());
+        }
+
+        /** The side that an end is, or that all of this player is that comes to it. */
+        private Optional<Carries> side(int end) {
+            PointId id = flow.points().get(flow.ends().get(end).point()).id();
+            if (left.contains(id) || right.contains(id)) {
+                return Optional.of(left.contains(id) ? Carries.LEFT : Carries.RIGHT);
+            }
+            List<PointId> sources = flow.runs().stream()
+                    .filter(run -> run.end() == end && isOfPlayer(run.source()))
+                    .map(run -> flow.points().get(run.source()).id())
+                    .toList();
+            return left.containsAll(sources)
+                    ? Optional.of(Carries.LEFT)
+                    : right.containsAll(sources) ? Optional.of(Carries.RIGHT) : Optional.empty();
+        }
+    }
+}
