@@ -15,13 +15,13 @@ import kalodyne.core.hearing.Auralisation;
 import kalodyne.core.hearing.HeardStream;
 import kalodyne.core.hearing.Listening;
 import kalodyne.core.hearing.Material;
+import kalodyne.core.hearing.players.Player;
+import kalodyne.core.hearing.players.Round;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.Sound;
-import kalodyne.core.recording.players.Player;
-import kalodyne.core.recording.players.Round;
 import kalodyne.core.sound.CopyFormat;
 import kalodyne.core.sound.SoundFiles;
 import kalodyne.core.sound.SoundStream;
@@ -102,7 +102,7 @@ public final class HearCommand implements Callable<Integer> {
                 plan = LevelPlan.of(trace, levels.onceAdvised());
             }
             refuseOwnTake();
-            write(Listening.to(levels, trace).with(plan.flow()), levels, plan);
+            write(Listening.to(levels.rig(), plan), levels, plan);
             return Output.READ;
         } catch (UnreadableFile | UnreadableSound | UnwritableCopy e) {
             output.complain(e.getMessage());

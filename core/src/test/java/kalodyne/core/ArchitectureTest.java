@@ -49,7 +49,7 @@ class ArchitectureTest {
             "sound",
             "sound.measure",
             "sound.copies",
-            "recording.players",
+            "hearing.players",
             "hearing",
             "recording",
             "takes",

@@ -40,6 +40,7 @@ public final class Auralisation {
     private static final double LOWEST_HEARD_HZ = 20;
     private static final double HIGHEST_HEARD_HZ = 20_000;
 
+    private final Listening listening;
     private final int sampleRateHz;
     private final List<Stage> stages;
     private final List<Output> outputs;
@@ -51,6 +52,7 @@ public final class Auralisation {
      * @param seed the noise is the same for the same one
      */
     public Auralisation(Listening listening, int sampleRateHz, long seed) {
+        this.listening = listening;
         this.sampleRateHz = sampleRateHz;
         Making making = new Making(listening, sampleRateHz, new Hiss(seed));
         stages = making.stages();
@@ -60,9 +62,13 @@ public final class Auralisation {
                 .toList();
     }
 
-    /** Goes on with the controls elsewhere. */
-    public void turn(Flow turned) {
-        stages.forEach(stage -> stage.turn(turned));
+    /** Goes on with the controls elsewhere, if nothing else is; tells whether it does. */
+    public boolean turn(Flow turned) {
+        boolean isTurned = listening.isTurned(turned);
+        if (isTurned) {
+            stages.forEach(stage -> stage.turn(turned));
+        }
+        return isTurned;
     }
 
     /**

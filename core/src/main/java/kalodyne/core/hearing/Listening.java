@@ -12,7 +12,7 @@ import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
-import kalodyne.core.levels.SetupLevels;
+import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
@@ -54,21 +54,19 @@ public record Listening(
     /** From one point to another. */
     public record Way(PointId from, PointId to) {}
 
-    /** Listens to a run. */
-    public static Listening to(SetupLevels levels, Trace trace) {
-        Rig rig = levels.rig();
-        Flow flow = levels.plan(trace).flow();
+    /** Listens to a run, with its controls where they stand in its plan. */
+    public static Listening to(Rig rig, LevelPlan plan) {
+        Flow flow = plan.flow();
         Set<PointId> left = sided(rig, flow, Carries.LEFT);
         Set<PointId> right = sided(rig, flow, Carries.RIGHT);
-        String player =
-                flow.points().get(trace.path().source()).sound().orElseThrow().player();
+        String player = plan.player();
         return new Listening(
-                flow, player, new Ends(flow, player, left, right).of(trace), ways(rig), hum(rig), right, left);
+                flow, player, new Ends(flow, player, left, right).of(plan.trace()), ways(rig), hum(rig), right, left);
     }
 
-    /** The same with its controls elsewhere. */
-    public Listening with(Flow turned) {
-        return new Listening(turned, player, ends, ways, hum, right, left);
+    /** Whether another flow is this one but for where its controls stand. */
+    boolean isTurned(Flow other) {
+        return flow.points().equals(other.points()) && flow.ends().equals(other.ends());
     }
 
     End end(int side) {

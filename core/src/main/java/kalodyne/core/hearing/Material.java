@@ -1,7 +1,7 @@
 package kalodyne.core.hearing;
 
 import java.io.IOException;
-import kalodyne.core.recording.players.Round;
+import kalodyne.core.hearing.players.Round;
 import kalodyne.core.sound.SoundStream;
 
 /** What is played into a rig, block by block, with 1 for the loudest peak that is described. */

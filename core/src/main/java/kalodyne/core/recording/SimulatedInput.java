@@ -1,13 +1,14 @@
 package kalodyne.core.recording;
 
 import java.util.OptionalDouble;
-import java.util.Random;
 import java.util.function.Supplier;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.hearing.Auralisation;
+import kalodyne.core.hearing.Listening;
+import kalodyne.core.hearing.players.Player;
+import kalodyne.core.hearing.players.Round;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.gain.Sound;
-import kalodyne.core.recording.players.Player;
-import kalodyne.core.recording.players.Round;
 
 /**
  * An interface that is not there: it gives what a run is predicted to give, with a made-up player at its source. Turning a control while it
@@ -17,7 +18,6 @@ public final class SimulatedInput implements InputDevice {
     /** The player waits before beginning, so that the noise can be heard alone. */
     static final double REST_SECONDS = 3;
 
-    private static final int BLOCK_FRAMES = 1024;
     private static final long SEED = 5;
 
     private final Supplier<Playing> playing;
@@ -28,10 +28,15 @@ public final class SimulatedInput implements InputDevice {
      * What is played where.
      *
      * @param plan the run with its controls where they stand
-     * @param humDbfs what its joints catch, at the track; −∞ where that is nothing
+     * @param listening what is heard of it
      * @param source what kind of device is played
      */
-    public record Playing(LevelPlan plan, double humDbfs, DeviceKind source) {}
+    public record Playing(LevelPlan plan, Listening listening, DeviceKind source) {
+        /** Which of the ends that are heard is that of the run. */
+        private int side() {
+            return listening.ends().indexOf(plan.trace().path().end());
+        }
+    }
 
     /**
      * An interface.
@@ -77,12 +82,13 @@ public final class SimulatedInput implements InputDevice {
     private final class Line implements InputLine {
         private final InputFormat format;
         private final Round round;
-        private final Random random = new Random(SEED);
         private final long restFrames;
+        private final float[][] played = new float[1][Auralisation.BLOCK];
+        private float[][] heard;
         private long beganNanos = -1;
         private long frame;
-        private LevelPlan plan;
-        private SimulatedRun run;
+        private Playing present;
+        private Auralisation rig;
 
         Line(InputFormat format, Round round) {
             this.format = format;
@@ -101,15 +107,15 @@ public final class SimulatedInput implements InputDevice {
             if (lostAfterSeconds.isPresent() && seconds >= lostAfterSeconds.getAsDouble()) {
                 throw new LostInput("The simulated interface stopped giving sound.", "Check its plug and its power.");
             }
-            waitUntil(seconds + (double) BLOCK_FRAMES / format.sampleRateHz());
+            waitUntil(seconds + (double) Auralisation.BLOCK / format.sampleRateHz());
             follow();
-            int count = Math.min(BLOCK_FRAMES, samples[0].length);
-            for (int i = 0; i < count; i++) {
-                double played = frame < restFrames ? 0 : round.at(frame - restFrames);
-                samples[0][i] = run.heard(played, (double) frame / format.sampleRateHz(), random);
+            for (int i = 0; i < Auralisation.BLOCK; i++) {
+                played[0][i] = frame < restFrames ? 0 : round.at(frame - restFrames);
                 frame++;
             }
-            return count;
+            rig.next(played, Auralisation.BLOCK, heard);
+            System.arraycopy(heard[present.side()], 0, samples[0], 0, Auralisation.BLOCK);
+            return Auralisation.BLOCK;
         }
 
         private void waitUntil(double seconds) throws InterruptedException {
@@ -121,12 +127,18 @@ public final class SimulatedInput implements InputDevice {
             }
         }
 
-        /** A control may have been turned. */
+        /** A control may have been turned, or something plugged. */
         private void follow() {
             Playing now = playing.get();
-            if (!now.plan().equals(plan)) {
-                plan = now.plan();
-                run = new SimulatedRun(plan, now.humDbfs(), format.bits());
+            if (!now.equals(present)) {
+                boolean isTurned = rig != null
+                        && now.listening().ends().equals(present.listening().ends())
+                        && rig.turn(now.listening().flow());
+                if (!isTurned) {
+                    rig = new Auralisation(now.listening(), format.sampleRateHz(), SEED);
+                    heard = new float[now.listening().channels()][Auralisation.BLOCK];
+                }
+                present = now;
             }
         }
 

@@ -112,7 +112,7 @@ class AuralisationTest {
             if (!plan.isRecorded()) {
                 continue;
             }
-            Listening listening = Listening.to(levels, trace).with(plan.flow());
+            Listening listening = Listening.to(levels.rig(), plan);
             Path out = folder.resolve("out.wav");
             try (HeardStream heard =
                     new HeardStream(Material.of(SoundFiles.open(take), Math.pow(10, -6 / 20.0)), listening)) {
@@ -147,7 +147,7 @@ class AuralisationTest {
         SetupLevels levels = levels(plugged, Settings.NONE);
         Trace trace = levels.traces().get(0);
         LevelPlan plan = LevelPlan.of(trace, levels.onceAdvised());
-        Listening listening = Listening.to(levels, trace).with(plan.flow());
+        Listening listening = Listening.to(levels.rig(), plan);
         Transfer way = new RunJoints(plan).ways(levels.rig().joints()).get(0);
         double middle = db(rms(heard(listening, 0, 2, sine(1000), sine(1000))));
         for (int band = -17; band <= 13; band++) {
@@ -174,7 +174,7 @@ class AuralisationTest {
                 double hum =
                         plan.end().onScale(new RunJoints(plan).hum(levels.rig().joints()));
                 double both = 10 * Math.log10(Math.pow(10, plan.endFloor() / 10) + Math.pow(10, hum / 10));
-                Listening listening = Listening.to(levels, trace).with(plan.flow());
+                Listening listening = Listening.to(levels.rig(), plan);
                 double heard = db(rms(heard(listening, 0, 4, i -> 0, i -> 0)) * Math.sqrt(2));
                 assertThat(heard).as(plan.name()).isCloseTo(both, within(0.5));
             }
@@ -196,7 +196,7 @@ class AuralisationTest {
                 .mapToDouble(Gain::db)
                 .min()
                 .orElseThrow();
-        Listening listening = Listening.to(levels, trace).with(plan.flow());
+        Listening listening = Listening.to(levels.rig(), plan);
         IntToDoubleFunction twice = i -> 2 * Math.pow(10, roomDb / 20) * Math.sin(2 * Math.PI * 997 * i / RATE);
         float[] cut = heard(listening, 0, 3, twice, twice);
         double top = Math.pow(10, (plan.endPeak() + roomDb) / 20);
@@ -211,7 +211,7 @@ class AuralisationTest {
                 "drum-machine.out-left ts-ts interface-4.line-3; drum-machine.out-right ts-ts interface-4.line-4",
                 Settings.NONE);
         for (Trace trace : levels.traces()) {
-            Listening listening = Listening.to(levels, trace);
+            Listening listening = Listening.to(levels.rig(), levels.plan(trace));
             assertThat(listening.channels()).isEqualTo(2);
             double left = rms(heard(listening, 0, 1.5, sine(1000), i -> 0));
             double right = rms(heard(listening, 1, 1.5, sine(1000), i -> 0));
@@ -223,7 +223,8 @@ class AuralisationTest {
     @Test
     void the_centre_cancels_where_two_sides_meet_as_opposites() {
         SetupLevels levels = levels("groovebox.out mini-trs interface-2.line-1", Settings.NONE);
-        Listening listening = Listening.to(levels, levels.traces().get(0));
+        Listening listening =
+                Listening.to(levels.rig(), levels.plan(levels.traces().get(0)));
         double centre = rms(heard(listening, 0, 1.5, sine(1000), sine(1000)));
         double apart = rms(heard(listening, 0, 1.5, sine(1000), i -> -sine(1000).applyAsDouble(i)));
         assertThat(db(centre / apart)).isLessThan(-40);
@@ -236,7 +237,7 @@ class AuralisationTest {
         Trace trace = levels.traces().get(0);
         LevelPlan plan = LevelPlan.of(trace, levels.onceAdvised());
         LevelPlan turned = plan.turned(Map.of(Spot.read("synth-analogue.volume"), 0.3));
-        Auralisation rig = new Auralisation(Listening.to(levels, trace).with(plan.flow()), RATE, 3);
+        Auralisation rig = new Auralisation(Listening.to(levels.rig(), plan), RATE, 3);
         int blocks = 40;
         float[] all = new float[blocks * Auralisation.BLOCK];
         float[][] played = new float[1][Auralisation.BLOCK];

@@ -15,13 +15,21 @@ import kalodyne.core.demo.Boathouse;
 import kalodyne.core.files.Progress;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.hearing.Listening;
+import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.gain.Point;
+import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.sound.WavRecorder;
+import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.takes.TakeReader;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.testing.Signals;
 import kalodyne.core.units.DigitalLevel;
+import kalodyne.core.units.Gain;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -33,14 +41,33 @@ import org.junit.jupiter.params.provider.ValueSource;
 @Timeout(value = 60, unit = TimeUnit.SECONDS)
 class RecordingTest {
     private static final double QUICKLY = 200;
+    private static final Rig RIG = rig();
     private static final LevelPlan BASS = Boathouse.bassSynth(Boathouse.studio());
     private static final int RATE = 48_000;
 
     @TempDir
     Path folder;
 
+    private static Rig rig() {
+        Studio studio = Boathouse.studio();
+        Setup setup = studio.setups().get(0);
+        Patch patch = studio.patch(setup);
+        return Rig.of(JointRules.check(patch), patch, setup.settings());
+    }
+
     private static SimulatedInput input(LevelPlan plan, double humDbfs, DeviceKind kind, OptionalDouble lostAfter) {
-        return new SimulatedInput(() -> new SimulatedInput.Playing(plan, humDbfs, kind), QUICKLY, lostAfter);
+        Listening joints = Listening.to(RIG, plan);
+        Point end = plan.flow().points().get(plan.end().point());
+        // Caught by the last stage; the joints of this rig catch nothing.
+        Listening humming = new Listening(
+                joints.flow(),
+                joints.player(),
+                joints.ends(),
+                joints.ways(),
+                Map.of(end.id(), plan.end().zero().plus(new Gain(humDbfs))),
+                joints.right(),
+                joints.left());
+        return new SimulatedInput(() -> new SimulatedInput.Playing(plan, humming, kind), QUICKLY, lostAfter);
     }
 
     /** Records until the input ends, which it does after some seconds of its own time. */

@@ -11,8 +11,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.hearing.Listening;
 import kalodyne.core.levels.LevelPlan;
-import kalodyne.core.levels.RunJoints;
 import kalodyne.core.recording.InputDevice;
 import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.Recording;
@@ -31,7 +31,7 @@ public final class RecordingModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<List<InputDevice>> inputs;
     private InputDevice device;
     private OptionalInt channel = OptionalInt.empty();
-    private Optional<Listening> listening = Optional.empty();
+    private Optional<Attempt> listening = Optional.empty();
     private boolean isClosed;
 
     /** What the simulated interface plays; read by its thread. */
@@ -50,13 +50,13 @@ public final class RecordingModel implements AutoCloseable {
     }
 
     /** One opening of an input. */
-    private static final class Listening {
+    private static final class Attempt {
         private final Recording recording;
         private final LevelPlan run;
         private final Path file;
         private boolean isKept;
 
-        Listening(Path file, OptionalInt channel, LevelPlan run) {
+        Attempt(Path file, OptionalInt channel, LevelPlan run) {
             this.file = file;
             this.recording = new Recording(file, channel);
             this.run = run;
@@ -86,8 +86,7 @@ public final class RecordingModel implements AutoCloseable {
 
     /** The simulated interface plays a run with its knobs where they stand. */
     private void play(LevelPlan plan) {
-        double hum = plan.end().onScale(new RunJoints(plan).hum(studio.joints()));
-        playing = new SimulatedInput.Playing(plan, hum, source(plan));
+        playing = new SimulatedInput.Playing(plan, Listening.to(studio.levels().rig(), plan), source(plan));
     }
 
     private boolean isListenedTo(String key) {
@@ -185,7 +184,7 @@ public final class RecordingModel implements AutoCloseable {
     private void listen() {
         LevelPlan plan = run().orElseThrow();
         play(plan);
-        Listening begun = new Listening(takes.fileFor(plan), channel, plan);
+        Attempt begun = new Attempt(takes.fileFor(plan), channel, plan);
         listening = Optional.of(begun);
         state.set(State.OPENING);
         InputDevice from = device;
@@ -195,7 +194,7 @@ public final class RecordingModel implements AutoCloseable {
         thread.start();
     }
 
-    private void run(Listening begun, InputDevice from, int rate) {
+    private void run(Attempt begun, InputDevice from, int rate) {
         try {
             Recording.Ended ended = begun.recording.run(
                     from,
@@ -211,7 +210,7 @@ public final class RecordingModel implements AutoCloseable {
         }
     }
 
-    private void ended(Listening begun, Recording.Ended ended) {
+    private void ended(Attempt begun, Recording.Ended ended) {
         if (isClosed) {
             // The take is in the log since it began; it is read at the next start.
             return;

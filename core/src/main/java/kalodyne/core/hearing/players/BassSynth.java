@@ -1,4 +1,4 @@
-package kalodyne.core.recording.players;
+package kalodyne.core.hearing.players;
 
 /** A step-sequenced bass synth: a sawtooth through a low-pass that closes after each note, accents on some steps. */
 public final class BassSynth implements Player {

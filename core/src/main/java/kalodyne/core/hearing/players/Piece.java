@@ -1,4 +1,4 @@
-package kalodyne.core.recording.players;
+package kalodyne.core.hearing.players;
 
 import java.util.Arrays;
 import java.util.Random;

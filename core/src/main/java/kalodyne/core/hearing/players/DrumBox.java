@@ -1,4 +1,4 @@
-package kalodyne.core.recording.players;
+package kalodyne.core.hearing.players;
 
 /** A little drum box: four to the floor, a clap, and closed cymbals between. */
 final class DrumBox implements Player {

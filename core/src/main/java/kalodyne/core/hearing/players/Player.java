@@ -1,4 +1,4 @@
-package kalodyne.core.recording.players;
+package kalodyne.core.hearing.players;
 
 import kalodyne.core.gear.DeviceKind;
 
