@@ -195,8 +195,14 @@ public final class Auralisation {
     }
 
     /** The voltage of the top of a sine. */
-    private static double top(Level level) {
+    static double top(Level level) {
         return level.volts() * Math.sqrt(2);
+    }
+
+    /** From volts at an end to what is heard or written, full scale 1. */
+    static double scale(End end) {
+        boolean isTrack = end.kind() == End.Kind.TRACK;
+        return 1 / top(isTrack ? end.zero() : end.zero().plus(new Gain(EARS_FULL_SCALE_DB_SPL)));
     }
 
     /** An end, on its own scale. */
@@ -208,7 +214,7 @@ public final class Auralisation {
         Output(End end, double[] from) {
             this.from = from;
             boolean isTrack = end.kind() == End.Kind.TRACK;
-            scale = 1 / top(isTrack ? end.zero() : end.zero().plus(new Gain(EARS_FULL_SCALE_DB_SPL)));
+            scale = Auralisation.scale(end);
             steps = isTrack && end.bits().isPresent() ? Math.pow(2, end.bits().getAsInt() - 1.0) : 0;
         }
 

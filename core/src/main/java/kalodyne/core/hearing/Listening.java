@@ -16,6 +16,7 @@ import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
+import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.rig.Rig;
@@ -71,6 +72,16 @@ public record Listening(
 
     End end(int side) {
         return flow.ends().get(ends.get(side));
+    }
+
+    /** The loudest that comes out, full scale 1. */
+    public double loudest() {
+        FlowLevels levels = FlowLevels.of(flow);
+        return ends.stream()
+                .map(index -> flow.ends().get(index))
+                .mapToDouble(end -> Math.min(1, Auralisation.scale(end) * Auralisation.top(levels.peak(end.point(), player))))
+                .max()
+                .orElseThrow();
     }
 
     public int channels() {

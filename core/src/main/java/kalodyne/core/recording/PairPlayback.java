@@ -58,7 +58,7 @@ public final class PairPlayback {
 
     /** Plays until it is stopped. */
     public void run(Speakers speakers) throws InterruptedException {
-        try (Speakers.Ear ear = speakers.open(sampleRateHz)) {
+        try (Speakers.Ear ear = speakers.open(sampleRateHz, Speakers.USUAL_SECONDS)) {
             Mixer mixer = new Mixer();
             float[] left = new float[BLOCK];
             float[] right = new float[BLOCK];

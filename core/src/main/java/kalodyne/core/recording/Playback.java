@@ -37,7 +37,7 @@ public final class Playback {
             do {
                 try (SoundStream stream = SoundFiles.openAt(file, fromSeconds)) {
                     int rate = stream.header().sampleRateHz();
-                    ear = ear == null ? speakers.open(rate) : ear;
+                    ear = ear == null ? speakers.open(rate, Speakers.USUAL_SECONDS) : ear;
                     play(stream, ear, ear.heard(), rate);
                 }
             } while (isLooped && !isStopped);

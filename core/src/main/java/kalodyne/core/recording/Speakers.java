@@ -11,8 +11,15 @@ public interface Speakers {
     /** Whether anything can be heard, or time only passes. */
     boolean isHeard();
 
-    /** Opens them for stereo sound; closing gives them back. */
-    Ear open(int sampleRateHz);
+    /** How long after it is given a sound of a recording is heard: enough for any machine. */
+    double USUAL_SECONDS = 0.12;
+
+    /**
+     * Opens them for stereo sound; closing gives them back.
+     *
+     * @param seconds from giving a sound to hearing it
+     */
+    Ear open(int sampleRateHz, double seconds);
 
     /** Speakers that sound is given to. */
     interface Ear extends AutoCloseable {
@@ -33,8 +40,6 @@ public interface Speakers {
 
     /** The real ones, through Java Sound. */
     final class SystemSpeakers implements Speakers {
-        private static final double BUFFER_SECONDS = 0.12;
-
         private boolean isHeard = true;
 
         @Override
@@ -43,18 +48,18 @@ public interface Speakers {
         }
 
         @Override
-        public Ear open(int sampleRateHz) {
+        public Ear open(int sampleRateHz, double seconds) {
             AudioFormat format = new AudioFormat(sampleRateHz, 16, 2, true, false);
             try {
                 SourceDataLine line =
                         (SourceDataLine) AudioSystem.getLine(new DataLine.Info(SourceDataLine.class, format));
-                line.open(format, 4 * (int) Math.round(BUFFER_SECONDS * sampleRateHz));
+                line.open(format, 4 * (int) Math.round(seconds * sampleRateHz));
                 line.start();
                 isHeard = true;
                 return new SystemEar(line);
             } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
                 isHeard = false;
-                return new Deaf(sampleRateHz);
+                return new Deaf(sampleRateHz, seconds);
             }
         }
     }
@@ -98,22 +103,22 @@ public interface Speakers {
 
     /** Nothing is heard, but it takes as long. */
     final class Deaf implements Ear {
-        private static final double AHEAD_SECONDS = 0.1;
-
         private final int sampleRateHz;
+        private final double aheadSeconds;
         private final long began = System.nanoTime();
         private long given;
 
-        Deaf(int sampleRateHz) {
+        Deaf(int sampleRateHz, double seconds) {
             this.sampleRateHz = sampleRateHz;
+            aheadSeconds = seconds;
         }
 
         @Override
         public void give(float[] left, float[] right, int count) throws InterruptedException {
             given += count;
             double ahead = (double) given / sampleRateHz - (System.nanoTime() - began) / 1e9;
-            if (ahead > AHEAD_SECONDS) {
-                Thread.sleep((long) (1000 * (ahead - AHEAD_SECONDS)));
+            if (ahead > aheadSeconds) {
+                Thread.sleep((long) (1000 * (ahead - aheadSeconds)));
             }
         }
 

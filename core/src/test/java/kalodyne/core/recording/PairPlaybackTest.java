@@ -30,7 +30,7 @@ class PairPlaybackTest {
         }
 
         @Override
-        public Ear open(int sampleRateHz) {
+        public Ear open(int sampleRateHz, double seconds) {
             return this;
         }
 

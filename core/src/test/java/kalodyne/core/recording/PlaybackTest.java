@@ -40,7 +40,7 @@ class PlaybackTest {
         }
 
         @Override
-        public Ear open(int sampleRateHz) {
+        public Ear open(int sampleRateHz, double seconds) {
             rate = sampleRateHz;
             return this;
         }

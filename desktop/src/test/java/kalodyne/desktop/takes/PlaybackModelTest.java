@@ -38,7 +38,7 @@ class PlaybackModelTest {
         }
 
         @Override
-        public Ear open(int sampleRateHz) {
+        public Ear open(int sampleRateHz, double seconds) {
             return new Ear() {
                 @Override
                 public void give(float[] left, float[] right, int count) throws InterruptedException {
