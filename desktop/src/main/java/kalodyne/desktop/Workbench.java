@@ -25,6 +25,7 @@ import kalodyne.desktop.lineup.LineupRoom;
 import kalodyne.desktop.lineup.TidyModel;
 import kalodyne.desktop.log.LogModel;
 import kalodyne.desktop.log.LogRoom;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.model.PaperModel;
 import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
@@ -54,6 +55,7 @@ public final class Workbench implements AutoCloseable {
     private final PlanModel plan;
     private final RecordingModel recording;
     private final PlaybackModel playback;
+    private final HearModel hear;
     private final LineupModel lineup;
     private final TidyModel tidy;
     private final Jobs jobs = new Jobs();
@@ -84,6 +86,7 @@ public final class Workbench implements AutoCloseable {
         this.plan = new PlanModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
+        this.hear = new HearModel(studio, jobs, Speakers.system());
         this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
         this.tidy = new TidyModel(studio, takes, jobs);
         opener = new StudioOpener(studio, jobs, dataFolder, settings, clock);
@@ -98,7 +101,7 @@ public final class Workbench implements AutoCloseable {
                                 () -> new MapModel(studio, joints(), jobs),
                                 this::plugs,
                                 () -> new WayModel(studio, joints(), jobs)),
-                        new LevelsRoom(studio, jobs),
+                        new LevelsRoom(studio, jobs, hear),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
                         new LineupRoom(lineup, tidy, () -> window().enter("lineup")),
@@ -205,6 +208,10 @@ public final class Workbench implements AutoCloseable {
         return tidy;
     }
 
+    public HearModel hear() {
+        return hear;
+    }
+
     public RecordingModel recording() {
         return recording;
     }
@@ -220,6 +227,7 @@ public final class Workbench implements AutoCloseable {
     @Override
     public void close() {
         recording.close();
+        hear.close();
         playback.close();
         lineup.close();
         jobs.close();

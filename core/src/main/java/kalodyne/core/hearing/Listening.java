@@ -79,7 +79,8 @@ public record Listening(
         FlowLevels levels = FlowLevels.of(flow);
         return ends.stream()
                 .map(index -> flow.ends().get(index))
-                .mapToDouble(end -> Math.min(1, Auralisation.scale(end) * Auralisation.top(levels.peak(end.point(), player))))
+                .mapToDouble(end ->
+                        Math.min(1, Auralisation.scale(end) * Auralisation.top(levels.peak(end.point(), player))))
                 .max()
                 .orElseThrow();
     }

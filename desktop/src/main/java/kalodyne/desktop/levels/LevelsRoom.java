@@ -8,6 +8,7 @@ import kalodyne.core.levels.RunLevels;
 import kalodyne.core.studio.exchange.SetupTables;
 import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Room;
@@ -16,12 +17,14 @@ import kalodyne.desktop.shell.Room;
 public final class LevelsRoom implements Room {
     private final StudioModel studio;
     private final Jobs jobs;
+    private final HearModel hear;
     private LevelsView view;
     private LevelsAside aside;
 
-    public LevelsRoom(StudioModel studio, Jobs jobs) {
+    public LevelsRoom(StudioModel studio, Jobs jobs, HearModel hear) {
         this.studio = studio;
         this.jobs = jobs;
+        this.hear = hear;
     }
 
     @Override
@@ -41,7 +44,7 @@ public final class LevelsRoom implements Room {
 
     private LevelsView view() {
         if (view == null) {
-            view = new LevelsView(studio, jobs);
+            view = new LevelsView(studio, jobs, hear);
         }
         return view;
     }
@@ -73,6 +76,7 @@ public final class LevelsRoom implements Room {
     public List<Command> commands() {
         return List.of(
                 Command.of("Set all as advised", "Shortcut+Enter", studio::setAllAsAdvised),
+                Command.of("Hear this run", "Shortcut+Shift+H", hear::toggle),
                 Command.of("Show the other runs behind this one", "Shortcut+Shift+O", () -> view().toggleOthers()),
                 Command.of("Show where runs meet", "Shortcut+Shift+M", () -> view().toggleMeetings()),
                 Command.of("Copy the levels of this run as a table", Copying.KEYS, this::copyTable),

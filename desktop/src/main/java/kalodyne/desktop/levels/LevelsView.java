@@ -2,16 +2,17 @@ package kalodyne.desktop.levels;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -26,16 +27,20 @@ import kalodyne.core.units.Print;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.model.StudioModel;
 
 /** The Levels room's surface: what is the case, how it should be, the corridor, and the controls under it. */
 final class LevelsView extends VBox {
     private static final double ZOOM_STEP = 1.25;
+    private static final double SOFTEST_DB = -60;
+    private static final double VOLUME_WIDTH = 96;
     private static final double LEAST_ZOOM = 0.5;
     private static final double MOST_ZOOM = 4;
 
     private final StudioModel studio;
     private final Jobs jobs;
+    private final HearModel hear;
     private final Label sentence = new Label();
     private final ComboBox<AimSchool> aim = new ComboBox<>();
     private final ComboBox<GainSchool> school = new ComboBox<>();
@@ -43,6 +48,8 @@ final class LevelsView extends VBox {
     private final Button setAll = new Button("Set all as advised");
     private final ToggleButton others = new ToggleButton("Other runs");
     private final ToggleButton meetings = new ToggleButton("Where runs meet");
+    private final ToggleButton hearIt = new ToggleButton("Hear it");
+    private final Slider volume = new Slider(SOFTEST_DB, 0, HearModel.FIRST_VOLUME_DB);
     private final Corridor corridor = new Corridor();
     private final ControlStrip strip;
     private final MeetingsView meetingsView;
@@ -56,9 +63,10 @@ final class LevelsView extends VBox {
     /** What the choice costs takes as long as advising, and is worked out beside the screen's thread. */
     private boolean isWorkingOut;
 
-    LevelsView(StudioModel studio, Jobs jobs) {
+    LevelsView(StudioModel studio, Jobs jobs, HearModel hear) {
         this.studio = studio;
         this.jobs = jobs;
+        this.hear = hear;
         getStyleClass().addAll("room", "levels-room");
         strip = new ControlStrip(corridor, studio);
         meetingsView = new MeetingsView(studio);
@@ -117,8 +125,6 @@ final class LevelsView extends VBox {
         reason.setMinWidth(0);
         reason.setWrapText(true);
         reason.setMinHeight(Region.USE_PREF_SIZE);
-        HBox.setHgrow(reason, Priority.ALWAYS);
-        reason.setMaxWidth(Double.MAX_VALUE);
         others.setId("overlay-runs");
         others.getStyleClass().add("quiet");
         others.setTooltip(new Tooltip("Show the loudest peaks of the other runs behind this one (Ctrl+Shift+O)"));
@@ -128,14 +134,33 @@ final class LevelsView extends VBox {
         Styled.of(meetings)
                 .tip("Who comes together on each bus, and how loud (Ctrl+Shift+M)")
                 .action(() -> show());
+        hearIt.setId("hear-it");
+        hearIt.getStyleClass().add("quiet");
+        Styled.of(hearIt)
+                .tip(
+                        "Hear what this run does to a made-up player, knobs and all (Ctrl+Shift+H). Headphones down first.")
+                .action(hear::toggle);
+        Styled.of(volume)
+                .id("hear-volume")
+                .tip("How loud you hear it. It begins softly.")
+                .spoken("How loud you hear it")
+                .shown(false);
+        volume.setPrefWidth(VOLUME_WIDTH);
+        volume.setMinWidth(VOLUME_WIDTH);
+        volume.valueProperty().addListener((property, before, db) -> hear.volume(db.doubleValue()));
+        hear.hearingProperty().addListener((property, before, isHeard) -> {
+            hearIt.setSelected(isHeard);
+            Styled.of(volume).shown(isHeard);
+            show();
+        });
         Button wider = zoomButton("+", "zoom-in", "Wider columns (Ctrl+Shift+Right)", ZOOM_STEP);
         Button narrower = zoomButton("−", "zoom-out", "Narrower columns (Ctrl+Shift+Left)", 1 / ZOOM_STEP);
-        for (Region each : List.of(others, meetings, wider, narrower)) {
+        for (Region each : List.of(hearIt, others, meetings, wider, narrower)) {
             each.setMinWidth(Region.USE_PREF_SIZE);
         }
-        HBox tools = new HBox(8, school, reason, others, meetings, narrower, wider);
-        tools.setAlignment(Pos.CENTER_LEFT);
-        return tools;
+        FlowPane controls = new FlowPane(8, 8, school, hearIt, volume, others, meetings, narrower, wider);
+        controls.setRowValignment(VPos.CENTER);
+        return new VBox(4, controls, reason);
     }
 
     private Button zoomButton(String words, String id, String help, double factor) {
@@ -242,7 +267,10 @@ final class LevelsView extends VBox {
         }
         SetupLevels levels = studio.levels();
         boolean isKnown = levels.isCostKnown();
-        reason.setText((isKnown ? levels.costOfPractice(run.plan()) + " " : "") + present.reason());
+        reason.setText(
+                hear.hearingProperty().get()
+                        ? "A made-up player, through this run. What you turn is heard at once."
+                        : (isKnown ? levels.costOfPractice(run.plan()) + " " : "") + present.reason());
         reason.getTooltip().setText(reason.getText());
         if (!isKnown && !isWorkingOut) {
             isWorkingOut = true;
