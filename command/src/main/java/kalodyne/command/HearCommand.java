@@ -10,21 +10,15 @@ import java.util.stream.Collectors;
 import kalodyne.core.files.Progress;
 import kalodyne.core.files.json.Problem;
 import kalodyne.core.files.json.UnreadableFile;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.hearing.Auralisation;
 import kalodyne.core.hearing.HeardStream;
 import kalodyne.core.hearing.Listening;
+import kalodyne.core.hearing.MadeUpPlayer;
 import kalodyne.core.hearing.Material;
-import kalodyne.core.hearing.players.Player;
-import kalodyne.core.hearing.players.Round;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
-import kalodyne.core.levels.gain.Point;
-import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.sound.CopyFormat;
-import kalodyne.core.sound.SoundFiles;
-import kalodyne.core.sound.SoundStream;
 import kalodyne.core.sound.UnreadableSound;
 import kalodyne.core.sound.copies.Copy;
 import kalodyne.core.sound.copies.CopyWriter;
@@ -115,7 +109,7 @@ public final class HearCommand implements Callable<Integer> {
     private Trace chosen(SetupLevels levels) throws UnreadableFile {
         List<Trace> traces = levels.traces();
         return traces.stream()
-                .filter(each -> each.name().equals(runName) || each.key().equals(runName))
+                .filter(each -> each.isCalled(runName))
                 .findFirst()
                 .orElseThrow(() -> new UnreadableFile(
                         file,
@@ -150,33 +144,8 @@ public final class HearCommand implements Callable<Integer> {
     }
 
     private Material material(SetupLevels levels, LevelPlan plan) throws IOException {
-        Point source = plan.flow().points().get(plan.trace().path().source());
-        Sound sound = source.sound().orElseThrow();
-        if (take == null) {
-            DeviceKind kind =
-                    levels.rig().patch().devices().get(source.station()).kind();
-            Round round =
-                    Round.of(Player.of(kind), USUAL_RATE_HZ, sound.levels().crest());
-            return Material.played(round, USUAL_RATE_HZ, seconds);
-        }
-        return Material.of(SoundFiles.open(take), peak());
-    }
-
-    /** Its largest sample: read once before it is played. */
-    private double peak() throws IOException {
-        double peak = 0;
-        try (SoundStream stream = SoundFiles.open(take)) {
-            for (int count = stream.next(); count > 0; count = stream.next()) {
-                for (float[] channel : stream.samples()) {
-                    for (int i = 0; i < count; i++) {
-                        peak = Math.max(peak, Math.abs(channel[i]));
-                    }
-                }
-            }
-        }
-        if (!(peak > 0)) {
-            throw new UnreadableSound(take, "the whole of it", "It is silent.", "Choose a take with sound.");
-        }
-        return peak;
+        return take == null
+                ? Material.played(MadeUpPlayer.of(levels.rig(), plan).round(USUAL_RATE_HZ)::at, USUAL_RATE_HZ, seconds)
+                : Material.of(take);
     }
 }

@@ -45,9 +45,9 @@ final class TakesOfRuns {
         Optional<Take> logged = logged(take);
         List<TakeContext> all = contexts(logged.map(Take::positions));
         List<TakeContext> fitting = all.stream()
-                .filter(each -> runName.map(name -> isCalled(each, name))
-                        .orElseGet(() ->
-                                logged.map(known -> isCalled(each, known.run())).orElse(true)))
+                .filter(each -> runName.map(name -> each.now().trace().isCalled(name))
+                        .orElseGet(() -> logged.map(known -> each.now().trace().isCalled(known.run()))
+                                .orElse(true)))
                 .toList();
         if (fitting.size() == 1) {
             return fitting.get(0).with(logged.map(Take::tried).orElse(List.of()));
@@ -60,10 +60,6 @@ final class TakesOfRuns {
                                 ? "No run of it is recorded."
                                 : "It is not clear which run " + take.getFileName() + " is a take of.",
                         all.isEmpty() ? "Choose a setup with a recorder." : "Name one with --run: " + choices + "."));
-    }
-
-    private static boolean isCalled(TakeContext context, String name) {
-        return context.now().name().equals(name) || context.now().trace().key().equals(name);
     }
 
     private List<TakeContext> contexts(Optional<Map<Spot, Double>> stood) {

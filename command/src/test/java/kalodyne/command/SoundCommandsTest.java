@@ -166,12 +166,8 @@ class SoundCommandsTest extends CommandCase {
         assertThat(hear(studio, "--run", "Bass synth → track 3", option, "--write", heard))
                 .isZero();
         assertThat(printed.toString(StandardCharsets.UTF_8)).contains("1 channel");
-        String peak = Tool.run("sox", heard.toString(), "-n", "stats")
-                .lines()
-                .filter(line -> line.startsWith("Pk lev dB"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(Double.parseDouble(peak.replace("Pk lev dB", "").strip())).isCloseTo(peakDbfs, within(0.1));
+        String stats = Tool.run("sox", heard.toString(), "-n", "stats");
+        assertThat(Tool.column(stats, "Pk lev dB", 0)).isCloseTo(peakDbfs, within(0.1));
     }
 
     @ParameterizedTest

@@ -46,15 +46,11 @@ public final class Auralisation {
     private final List<Output> outputs;
     private long frame;
 
-    /**
-     * Begins with silence behind it.
-     *
-     * @param seed the noise is the same for the same one
-     */
-    public Auralisation(Listening listening, int sampleRateHz, long seed) {
+    /** Begins with silence behind it. */
+    Auralisation(Listening listening, int sampleRateHz) {
         this.listening = listening;
         this.sampleRateHz = sampleRateHz;
-        Making making = new Making(listening, sampleRateHz, new Hiss(seed));
+        Making making = new Making(listening, sampleRateHz, new Hiss());
         stages = making.stages();
         outputs = IntStream.range(0, listening.channels())
                 .mapToObj(side -> new Output(
@@ -63,10 +59,10 @@ public final class Auralisation {
     }
 
     /** Goes on with the controls elsewhere, if nothing else is; tells whether it does. */
-    public boolean turn(Flow turned) {
+    boolean turn(Listening turned) {
         boolean isTurned = listening.isTurned(turned);
         if (isTurned) {
-            stages.forEach(stage -> stage.turn(turned));
+            stages.forEach(stage -> stage.turn(turned.flow()));
         }
         return isTurned;
     }
@@ -77,7 +73,7 @@ public final class Auralisation {
      * @param played what the player gives, a channel or two, with 1 for the loudest peak that is described; may end before the block does
      * @param heard filled with what is at the ends, full scale 1
      */
-    public void next(float[][] played, int count, float[][] heard) {
+    void next(float[][] played, int count, float[][] heard) {
         for (Stage stage : stages) {
             stage.next(played, count, (double) frame / sampleRateHz, 1.0 / sampleRateHz);
         }
@@ -329,7 +325,7 @@ public final class Auralisation {
         }
 
         private Incoming through(int from, Transfer way) {
-            double sign = way.at(Transfer.MIDDLE_HERTZ).re() < 0 ? -1 : 1;
+            double sign = way.isInverted() ? -1 : 1;
             return isFlat(way)
                     ? new Incoming(buffer(from), sign * way.atMiddle().ratio())
                     : new Incoming(buffer(from), convolver(way, sign));

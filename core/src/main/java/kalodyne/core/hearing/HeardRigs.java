@@ -12,8 +12,6 @@ public final class HeardRigs {
     /** So many blocks of what was played are kept: 0.17 s at 48 kHz, longer than any joint rings. */
     private static final int KEPT_BLOCKS = 16;
 
-    private static final long SEED = 5;
-
     private final int sampleRateHz;
     private final Deque<float[][]> past = new ArrayDeque<>();
     private Listening present;
@@ -24,7 +22,7 @@ public final class HeardRigs {
     public HeardRigs(Listening first, int sampleRateHz) {
         this.sampleRateHz = sampleRateHz;
         present = first;
-        rig = new Auralisation(first, sampleRateHz, SEED);
+        rig = new Auralisation(first, sampleRateHz);
     }
 
     /**
@@ -35,9 +33,9 @@ public final class HeardRigs {
      */
     public void next(Listening wanted, float[][] played, int count, float[][] into) {
         Auralisation before = rig;
-        boolean isOther = !wanted.equals(present) && !turns(wanted);
+        boolean isOther = !wanted.equals(present) && !rig.turn(wanted);
         if (isOther) {
-            rig = new Auralisation(wanted, sampleRateHz, SEED);
+            rig = new Auralisation(wanted, sampleRateHz);
             past.forEach(block -> rig.next(block, Auralisation.BLOCK, heard));
         }
         present = wanted;
@@ -47,14 +45,6 @@ public final class HeardRigs {
             fade(heard, into);
         }
         keep(played, count);
-    }
-
-    private boolean turns(Listening wanted) {
-        return wanted.ends().equals(present.ends())
-                && wanted.ways().equals(present.ways())
-                && wanted.hum().equals(present.hum())
-                && wanted.player().equals(present.player())
-                && rig.turn(wanted.flow());
     }
 
     private static void fade(float[][] from, float[][] into) {

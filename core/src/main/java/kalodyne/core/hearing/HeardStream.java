@@ -8,8 +8,6 @@ import kalodyne.core.sound.SoundStream;
 
 /** What becomes of some material in a rig, as a recording. */
 public final class HeardStream implements SoundStream {
-    private static final long SEED = 5;
-
     private final Material material;
     private final Auralisation rig;
     private final SoundHeader header;
@@ -20,7 +18,7 @@ public final class HeardStream implements SoundStream {
     /** Takes over material of which nothing was read yet. */
     public HeardStream(Material material, Listening listening) {
         this.material = material;
-        rig = new Auralisation(listening, material.sampleRateHz(), SEED);
+        rig = new Auralisation(listening, material.sampleRateHz());
         header = new SoundHeader(
                 "as heard",
                 SampleFormat.SIGNED_24,

@@ -4,17 +4,13 @@ import java.util.Random;
 
 /**
  * White noise with an RMS of 1 from a stock of random numbers, read from another place for every block: as random as is heard, in a
- * twentieth of the time. The same every time for the same seed.
+ * twentieth of the time. The same every time.
  */
 final class Hiss {
     private static final int STOCK = 1 << 17;
     private static final float[] NUMBERS = numbers();
 
-    private final Random places;
-
-    Hiss(long seed) {
-        places = new Random(seed);
-    }
+    private final Random places = new Random(5);
 
     private static float[] numbers() {
         Random random = new Random(41);

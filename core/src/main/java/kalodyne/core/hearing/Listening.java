@@ -65,9 +65,14 @@ public record Listening(
                 flow, player, new Ends(flow, player, left, right).of(plan.trace()), ways(rig), hum(rig), right, left);
     }
 
-    /** Whether another flow is this one but for where its controls stand. */
-    boolean isTurned(Flow other) {
-        return flow.points().equals(other.points()) && flow.ends().equals(other.ends());
+    /** Whether another one is this one but for where its controls stand. */
+    boolean isTurned(Listening other) {
+        return flow.points().equals(other.flow.points())
+                && flow.ends().equals(other.flow.ends())
+                && player.equals(other.player)
+                && ends.equals(other.ends)
+                && ways.equals(other.ways)
+                && hum.equals(other.hum);
     }
 
     End end(int side) {

@@ -15,7 +15,7 @@ import kalodyne.core.units.Gain;
  * @param values received per volt given
  */
 public record Transfer(OutputSignal from, InputSignal to, List<Double> hertz, List<Complex> values) {
-    public static final double MIDDLE_HERTZ = 1000;
+    private static final double MIDDLE_HERTZ = 1000;
 
     /** Loss is nothing to speak of above this: what is received is crosstalk, or nothing. */
     private static final double CORNER_DB = 3.0103;
@@ -66,6 +66,11 @@ public record Transfer(OutputSignal from, InputSignal to, List<Double> hertz, Li
 
     public Gain atMiddle() {
         return gain(MIDDLE_HERTZ);
+    }
+
+    /** Whether it arrives upside down in the middle of what is heard. */
+    public boolean isInverted() {
+        return at(MIDDLE_HERTZ).re() < 0;
     }
 
     /** Below the middle, where it is down by 3 dB; empty where that is below all frequencies. */

@@ -47,6 +47,11 @@ public record Trace(
         stationOf = List.copyOf(stationOf);
     }
 
+    /** Whether that is its name or its key. */
+    public boolean isCalled(String nameOrKey) {
+        return name.equals(nameOrKey) || key.equals(nameOrKey);
+    }
+
     /** All runs of a setup. */
     public static List<Trace> all(Rig rig) {
         List<Flow.Run> runs = rig.flow().runs();

@@ -28,41 +28,6 @@ class LiveHearingTest {
     private static final double VOLUME = 0.1;
     private static final int SECONDS = 4;
 
-    /** A sine of 100 Hz, as loud as it is described. */
-    private static final class Sine implements Material {
-        private long frame;
-
-        @Override
-        public int sampleRateHz() {
-            return RATE;
-        }
-
-        @Override
-        public int channels() {
-            return 1;
-        }
-
-        @Override
-        public long frames() {
-            return RATE;
-        }
-
-        @Override
-        public int next(float[][] into) {
-            int count = (int) Math.min(into[0].length, RATE - frame);
-            for (int i = 0; i < count; i++) {
-                into[0][i] = (float) Math.sin(2 * Math.PI * 100 * (frame + i) / RATE);
-            }
-            frame += count;
-            return count;
-        }
-
-        @Override
-        public void close() {
-            // Nothing is open.
-        }
-    }
-
     /** Keeps what it is given, and tells how many seconds it has. */
     private static final class Keeping implements Speakers, Speakers.Ear {
         private final List<Float> heard = new ArrayList<>();
@@ -137,7 +102,8 @@ class LiveHearingTest {
                 hearing[0].stop();
             }
         });
-        hearing[0] = new LiveHearing(Sine::new, first, VOLUME);
+        hearing[0] = new LiveHearing(
+                () -> Material.played(i -> Math.sin(2 * Math.PI * 100 * i / RATE), RATE, 1), first, VOLUME);
         hearing[0].run(ear);
         return ear;
     }

@@ -16,6 +16,7 @@ import kalodyne.core.files.Progress;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.hearing.Listening;
+import kalodyne.core.hearing.MadeUpPlayer;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.rules.JointRules;
@@ -67,7 +68,8 @@ class RecordingTest {
                 Map.of(end.id(), plan.end().zero().plus(new Gain(humDbfs))),
                 joints.right(),
                 joints.left());
-        return new SimulatedInput(() -> new SimulatedInput.Playing(plan, humming, kind), QUICKLY, lostAfter);
+        return new SimulatedInput(
+                () -> new SimulatedInput.Playing(plan, humming, MadeUpPlayer.on(kind, plan)), QUICKLY, lostAfter);
     }
 
     /** Records until the input ends, which it does after some seconds of its own time. */

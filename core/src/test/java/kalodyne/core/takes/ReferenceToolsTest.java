@@ -60,10 +60,11 @@ class ReferenceToolsTest {
         int first = take.channels().size() == 1 ? 0 : 1;
         for (int c = 0; c < take.channels().size(); c++) {
             ChannelReport channel = take.channels().get(c);
-            assertThat(channel.peakLevel().dbfs()).isCloseTo(column(printed, "Pk lev dB", first + c), within(0.0101));
+            assertThat(channel.peakLevel().dbfs())
+                    .isCloseTo(Tool.column(printed, "Pk lev dB", first + c), within(0.0101));
             assertThat(DigitalLevel.plainRmsDbfs(channel.rms()))
-                    .isCloseTo(column(printed, "RMS lev dB", first + c), within(0.0101));
-            assertThat(channel.dcOffset()).isCloseTo(column(printed, "DC offset", first + c), within(1.1e-6));
+                    .isCloseTo(Tool.column(printed, "RMS lev dB", first + c), within(0.0101));
+            assertThat(channel.dcOffset()).isCloseTo(Tool.column(printed, "DC offset", first + c), within(1.1e-6));
         }
     }
 
@@ -112,12 +113,6 @@ class ReferenceToolsTest {
         Matcher matcher = Pattern.compile(label + "\\s+(-?[0-9.]+)").matcher(summary);
         assertThat(matcher.find()).as(summary).isTrue();
         return Double.parseDouble(matcher.group(1));
-    }
-
-    private static double column(String stats, String row, int index) {
-        String line =
-                stats.lines().filter(each -> each.startsWith(row)).findFirst().orElseThrow();
-        return Double.parseDouble(line.substring(row.length()).strip().split("\\s+", -1)[index]);
     }
 
     @ParameterizedTest

@@ -29,6 +29,13 @@ public final class Tool {
         return printed;
     }
 
+    /** A number of a table: in the row that begins with a label, the one of a column, counted from 0. */
+    public static double column(String table, String row, int index) {
+        String line =
+                table.lines().filter(each -> each.startsWith(row)).findFirst().orElseThrow();
+        return Double.parseDouble(line.substring(row.length()).strip().split("\\s+", -1)[index]);
+    }
+
     /** All numbers that are printed behind a label and a colon, in their order. */
     public static List<Double> numbers(String text, String label) {
         Matcher matcher = Pattern.compile(label + ": (\\S+)").matcher(text);

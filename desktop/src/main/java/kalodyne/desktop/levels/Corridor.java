@@ -87,10 +87,6 @@ final class Corridor extends RuledRegion {
         repaint();
     }
 
-    private double seenFrom() {
-        return isWhole() ? 0 : scrolled;
-    }
-
     private double seenTo() {
         return isWhole() ? columns.end() : scrolled + seen;
     }

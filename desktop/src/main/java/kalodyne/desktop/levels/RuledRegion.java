@@ -21,6 +21,11 @@ abstract class RuledRegion extends PaintedRegion {
         return top + scale.y(dbu);
     }
 
+    /** The left edge of what is in sight. */
+    final double seenFrom() {
+        return isWhole() ? 0 : scrolled;
+    }
+
     final void paintRules(GraphicsContext g) {
         g.setLineWidth(1);
         g.setStroke(color(Ink.RULE));
@@ -36,7 +41,7 @@ abstract class RuledRegion extends PaintedRegion {
 
     /** The numbers of both scales, over whatever is scrolled beneath them. */
     final void paintScale(GraphicsContext g) {
-        double from = isWhole() ? 0 : scrolled;
+        double from = seenFrom();
         double x = from + left;
         if (from > 0) {
             g.setFill(color(Ink.SUNK));

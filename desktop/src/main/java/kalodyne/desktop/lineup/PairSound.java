@@ -6,6 +6,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import kalodyne.core.recording.PairPlayback;
 import kalodyne.core.recording.PairPlayback.Voice;
 import kalodyne.core.recording.Speakers;
+import kalodyne.desktop.model.Deafness;
 import kalodyne.desktop.model.StudioModel;
 
 /** Hearing a place of two recordings: the one, the other, both. */
@@ -15,7 +16,7 @@ public final class PairSound {
     private final ReadOnlyObjectWrapper<Optional<Heard>> heard =
             new ReadOnlyObjectWrapper<>(this, "heard", Optional.empty());
     private Optional<PairPlayback> playback = Optional.empty();
-    private boolean isDeafnessTold;
+    private final Deafness deafness;
 
     /** What is heard, and where. */
     public record Heard(PairView place, Voice voice) {}
@@ -23,6 +24,7 @@ public final class PairSound {
     PairSound(Speakers speakers, StudioModel studio) {
         this.speakers = speakers;
         this.studio = studio;
+        deafness = new Deafness(speakers, studio);
     }
 
     public ReadOnlyObjectProperty<Optional<Heard>> heardProperty() {
@@ -58,16 +60,7 @@ public final class PairSound {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        studio.onScreen(this::tellDeafness);
-    }
-
-    private void tellDeafness() {
-        if (!speakers.isHeard() && !isDeafnessTold) {
-            isDeafnessTold = true;
-            studio.notice(
-                    "Nothing can be heard",
-                    "This computer offers no sound output. The place that would be heard is shown all the same.");
-        }
+        studio.onScreen(() -> deafness.tell("The place that would be heard is shown all the same."));
     }
 
     void exchange(PairView place, PairView.Seen seen) {

@@ -4,11 +4,9 @@ import java.io.IOException;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.hearing.Listening;
+import kalodyne.core.hearing.MadeUpPlayer;
 import kalodyne.core.hearing.Material;
-import kalodyne.core.hearing.players.Player;
 import kalodyne.core.hearing.players.Round;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.RunLevels;
@@ -32,13 +30,14 @@ public final class HearModel implements AutoCloseable {
     private Optional<LiveHearing> live = Optional.empty();
     private String run = "";
     private double volumeDb = FIRST_VOLUME_DB;
-    private boolean isDeafnessTold;
+    private final Deafness deafness;
 
     /** Heard through the given speakers. */
     public HearModel(StudioModel studio, Jobs jobs, Speakers speakers) {
         this.studio = studio;
         this.jobs = jobs;
         this.speakers = speakers;
+        deafness = new Deafness(speakers, studio);
         studio.readingProperty().addListener(change -> follow());
     }
 
@@ -66,32 +65,21 @@ public final class HearModel implements AutoCloseable {
     }
 
     private void begin(LevelPlan plan) {
-        run = plan.trace().key();
+        String key = plan.trace().key();
+        run = key;
         hearing.set(true);
-        DeviceKind kind = plan.trace()
-                .marks()
-                .get(0)
-                .map(mark -> studio.levels().rig().patch().devices().get(mark))
-                .map(Device::kind)
-                .orElse(DeviceKind.SYNTH);
-        Gain crest = plan.flow()
-                .points()
-                .get(plan.trace().path().source())
-                .sound()
-                .orElseThrow()
-                .levels()
-                .crest();
-        jobs.runBriefly(progress -> Round.of(Player.of(kind), RATE_HZ, crest), this::play);
+        MadeUpPlayer player = MadeUpPlayer.of(studio.levels().rig(), plan);
+        jobs.runBriefly(progress -> player.round(RATE_HZ), round -> play(key, round));
     }
 
-    /** Unless it was ended before the player was there. */
-    private void play(Round round) {
+    /** Unless it was ended, or another run was begun, before the player was there. */
+    private void play(String key, Round round) {
         Optional<LevelPlan> plan = present();
-        if (!hearing.get() || live.isPresent() || plan.isEmpty()) {
+        if (!hearing.get() || !run.equals(key) || live.isPresent() || plan.isEmpty()) {
             return;
         }
         LiveHearing begun = new LiveHearing(
-                () -> Material.played(round, RATE_HZ, ROUND_SECONDS),
+                () -> Material.played(round::at, RATE_HZ, ROUND_SECONDS),
                 Listening.to(studio.levels().rig(), plan.get()),
                 new Gain(volumeDb).ratio());
         live = Optional.of(begun);
@@ -103,18 +91,11 @@ public final class HearModel implements AutoCloseable {
     private void run(LiveHearing begun) {
         try {
             begun.run(speakers);
-            studio.onScreen(this::tellDeafness);
+            studio.onScreen(() -> deafness.tell(""));
         } catch (IOException e) {
             throw new IllegalStateException("a made-up player reads nothing", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-        }
-    }
-
-    private void tellDeafness() {
-        if (!speakers.isHeard() && !isDeafnessTold) {
-            isDeafnessTold = true;
-            studio.notice("Nothing can be heard", "This computer offers no sound output.");
         }
     }
 

@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import kalodyne.core.recording.Playback;
 import kalodyne.core.recording.Speakers;
+import kalodyne.desktop.model.Deafness;
 import kalodyne.desktop.model.StudioModel;
 
 /** Hearing a stretch of a take. */
@@ -15,12 +16,13 @@ public final class PlaybackModel implements AutoCloseable {
     private final Speakers speakers;
     private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper(this, "playing");
     private Optional<Playback> playback = Optional.empty();
-    private boolean isDeafnessTold;
+    private final Deafness deafness;
 
     /** Plays through the given speakers. */
     public PlaybackModel(StudioModel studio, Speakers speakers) {
         this.studio = studio;
         this.speakers = speakers;
+        deafness = new Deafness(speakers, studio);
     }
 
     public ReadOnlyBooleanProperty playingProperty() {
@@ -55,12 +57,7 @@ public final class PlaybackModel implements AutoCloseable {
             playing.set(false);
         }
         trouble.ifPresent(text -> studio.notice("This take could not be played", text));
-        if (!speakers.isHeard() && !isDeafnessTold) {
-            isDeafnessTold = true;
-            studio.notice(
-                    "Nothing can be heard",
-                    "This computer offers no sound output. The place that would be heard is shown all the same.");
-        }
+        deafness.tell("The place that would be heard is shown all the same.");
     }
 
     /** Ends what plays. */

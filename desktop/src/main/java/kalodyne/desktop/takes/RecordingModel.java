@@ -9,10 +9,10 @@ import java.util.OptionalInt;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import kalodyne.core.gear.Device;
-import kalodyne.core.gear.DeviceKind;
 import kalodyne.core.hearing.Listening;
+import kalodyne.core.hearing.MadeUpPlayer;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.recording.InputDevice;
 import kalodyne.core.recording.LiveMeter;
 import kalodyne.core.recording.Recording;
@@ -86,21 +86,12 @@ public final class RecordingModel implements AutoCloseable {
 
     /** The simulated interface plays a run with its knobs where they stand. */
     private void play(LevelPlan plan) {
-        playing = new SimulatedInput.Playing(plan, Listening.to(studio.levels().rig(), plan), source(plan));
+        Rig rig = studio.levels().rig();
+        playing = new SimulatedInput.Playing(plan, Listening.to(rig, plan), MadeUpPlayer.of(rig, plan));
     }
 
     private boolean isListenedTo(String key) {
         return listening.orElseThrow().run.trace().key().equals(key);
-    }
-
-    /** What is played. */
-    private DeviceKind source(LevelPlan plan) {
-        return plan.trace()
-                .marks()
-                .get(0)
-                .map(mark -> studio.levels().rig().patch().devices().get(mark))
-                .map(Device::kind)
-                .orElse(DeviceKind.SYNTH);
     }
 
     private Optional<LevelPlan> run() {

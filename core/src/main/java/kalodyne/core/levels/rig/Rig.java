@@ -22,7 +22,6 @@ import kalodyne.core.joint.OutputSignal;
 import kalodyne.core.joint.Patch;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
-import kalodyne.core.joint.circuit.Complex;
 import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Feed;
@@ -54,8 +53,6 @@ public record Rig(
         List<Doubt> doubts,
         Map<String, Double> metres,
         List<Loop> loops) {
-    private static final double MIDDLE_HERTZ = 1000;
-
     /** A rise above the middle by less is none. */
     private static final double LEAST_RISE_DB = 0.5;
 
@@ -315,9 +312,8 @@ public record Rig(
             PointDraft to = drafts.get(Signal.id(way.to().socket(), way.to().channel()));
             if (from != null && to != null) {
                 double rise = way.resonance().above().db();
-                Complex middle = way.at(MIDDLE_HERTZ);
                 to.fedBy(new Link(
-                        from.id(), way.atMiddle(), new Gain(rise > LEAST_RISE_DB ? rise : 0), middle.re() < 0));
+                        from.id(), way.atMiddle(), new Gain(rise > LEAST_RISE_DB ? rise : 0), way.isInverted()));
             }
         }
 

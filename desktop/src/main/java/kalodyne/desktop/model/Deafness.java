@@ -1,0 +1,27 @@
+package kalodyne.desktop.model;
+
+import kalodyne.core.recording.Speakers;
+
+/** Says once that nothing can be heard, where a computer has no sound output. */
+public final class Deafness {
+    private final Speakers speakers;
+    private final StudioModel studio;
+    private boolean isTold;
+
+    public Deafness(Speakers speakers, StudioModel studio) {
+        this.speakers = speakers;
+        this.studio = studio;
+    }
+
+    /**
+     * Once something was played. Call on the screen's thread.
+     *
+     * @param instead what there is all the same; may be empty
+     */
+    public void tell(String instead) {
+        if (!speakers.isHeard() && !isTold) {
+            isTold = true;
+            studio.notice("Nothing can be heard", ("This computer offers no sound output. " + instead).strip());
+        }
+    }
+}
