@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import kalodyne.core.findings.Finding;
 import kalodyne.core.findings.Place;
 import kalodyne.core.joint.rules.Cure;
+import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.shell.Command;
@@ -167,7 +168,7 @@ public final class HookupRoom implements Room {
 
     @Override
     public boolean isPassable() {
-        return true;
+        return joints().joints().stream().noneMatch(Checked::cannotWork);
     }
 
     @Override

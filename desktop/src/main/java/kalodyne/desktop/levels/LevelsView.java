@@ -35,6 +35,11 @@ final class LevelsView extends VBox {
     private static final double ZOOM_STEP = 1.25;
     private static final double SOFTEST_DB = -60;
     private static final double VOLUME_WIDTH = 96;
+    private static final double GAP = 10;
+
+    /** What the bar under the corridor and the gap in it take. */
+    private static final double ROOM_FOR_BAR = GAP + 12;
+
     private static final double LEAST_ZOOM = 0.5;
     private static final double MOST_ZOOM = 4;
 
@@ -70,13 +75,16 @@ final class LevelsView extends VBox {
         getStyleClass().addAll("room", "levels-room");
         strip = new ControlStrip(corridor, studio);
         meetingsView = new MeetingsView(studio);
-        VBox picture = new VBox(10, corridor, strip);
+        VBox picture = new VBox(GAP, corridor, strip);
         VBox.setVgrow(corridor, Priority.ALWAYS);
         picture.minWidthProperty().bind(corridor.minWidthProperty());
         along.setContent(picture);
         along.setFitToWidth(true);
         along.setFitToHeight(true);
         along.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        // It scrolls sideways alone: where there is no room for its height, the room scrolls.
+        along.minHeightProperty()
+                .bind(corridor.minHeightProperty().add(strip.heightProperty()).add(ROOM_FOR_BAR));
         along.setFocusTraversable(false);
         along.getStyleClass().add("along");
         along.hvalueProperty().addListener(change -> followScrolling());
