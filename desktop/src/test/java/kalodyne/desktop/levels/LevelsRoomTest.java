@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Random;
 import javafx.css.PseudoClass;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -19,6 +20,8 @@ import kalodyne.core.testing.Runs;
 import kalodyne.core.testing.Runs.Run;
 import kalodyne.core.testing.Studios;
 import kalodyne.desktop.control.ClockFace;
+import kalodyne.desktop.shell.Appearance.Look;
+import kalodyne.desktop.shell.Appearance.Theme;
 import kalodyne.desktop.testing.Desk;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -339,5 +342,27 @@ class LevelsRoomTest {
                 assertThat(String.valueOf(((Labeled) node).getText())).doesNotContain("NaN", "Infinity", "Optional");
             }
         }
+    }
+
+    /** At twice the text there is no room for corridor and controls: the room scrolls, and nothing in it is squeezed. */
+    @Test
+    void with_large_text_the_room_scrolls_to_what_is_turned() {
+        Desk.onScreen(() -> {
+            desk.workbench().appearance().lookProperty().set(new Look(Theme.LIGHT, 200));
+            return null;
+        });
+        desk.rest();
+        Corridor corridor = desk.find("#corridor");
+        assertThat(corridor.getHeight()).isGreaterThan(500);
+        Node field = desk.find("#interface-gain-3-field");
+        Desk.onScreen(() -> {
+            field.requestFocus();
+            return null;
+        });
+        desk.rest();
+        Bounds seen = field.localToScene(field.getLayoutBounds());
+        assertThat(seen.getMaxY())
+                .isLessThan(desk.find("#next-step").localToScene(0, 0).getY());
+        assertThat(seen.getMinY()).isPositive();
     }
 }
