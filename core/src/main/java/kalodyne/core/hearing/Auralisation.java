@@ -150,11 +150,7 @@ public final class Auralisation {
         }
 
         void turn(Flow flow) {
-            Point point = flow.points().get(index);
-            Gain knob = point.knob().isPresent()
-                    ? flow.knobs().get(point.knob().getAsInt()).gain()
-                    : Gain.NONE;
-            turned = point.gain().plus(knob).ratio();
+            turned = flow.gainAt(index).ratio();
         }
 
         void next(float[][] played, int count, double seconds, double step) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kalodyne.core.gear.Carries;
@@ -13,6 +14,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
+import kalodyne.core.levels.StageLevel;
 import kalodyne.core.levels.Trace;
 import kalodyne.core.levels.gain.End;
 import kalodyne.core.levels.gain.Flow;
@@ -20,6 +22,7 @@ import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.PointId;
 import kalodyne.core.levels.rig.Rig;
+import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
 
 /**
@@ -44,6 +47,9 @@ public record Listening(
     /** What leaks by less is not heard. */
     private static final double LEAST_LEAK_DB = -110;
 
+    /** Over the loudest peak of what is heard on the way. */
+    private static final Gain ROOM_ABOVE = new Gain(6);
+
     public Listening {
         ends = List.copyOf(ends);
         ways = Map.copyOf(ways);
@@ -63,6 +69,37 @@ public record Listening(
         String player = plan.player();
         return new Listening(
                 flow, player, new Ends(flow, player, left, right).of(plan.trace()), ways(rig), hum(rig), right, left);
+    }
+
+    /**
+     * What goes into a joint of a run and what comes out of it, both on the scale of what goes in.
+     *
+     * @param station of the joint
+     */
+    public static List<Listening> around(Rig rig, LevelPlan plan, int station) {
+        StageLevel into = plan.leaving(station - 1);
+        int out = plan.entering(station).stage().point();
+        Level zero = into.peak().plus(ROOM_ABOVE);
+        Listening whole = to(rig, plan);
+        return List.of(
+                whole.endingAt(into.stage().point(), zero),
+                // What the socket's own input makes of it is no doing of the joint.
+                whole.endingAt(out, zero.plus(plan.flow().gainAt(out))));
+    }
+
+    private Listening endingAt(int point, Level zero) {
+        End end = new End(
+                point,
+                "",
+                OptionalInt.empty(),
+                End.Kind.TRACK,
+                zero,
+                -ROOM_ABOVE.db(),
+                0,
+                End.Line.PEAK,
+                OptionalInt.empty());
+        Flow longer = flow.ending(end);
+        return new Listening(longer, player, List.of(longer.ends().size() - 1), ways, hum, right, left);
     }
 
     /** Whether another one is this one but for where its controls stand. */

@@ -25,6 +25,12 @@ public interface Material extends AutoCloseable {
     @Override
     void close() throws IOException;
 
+    /** What is played, from its beginning, as often as it is opened. */
+    @FunctionalInterface
+    interface Source {
+        Material open() throws IOException;
+    }
+
     /**
      * Something that is known at every moment: somebody who plays over and over.
      *

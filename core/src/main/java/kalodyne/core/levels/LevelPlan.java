@@ -99,15 +99,12 @@ public record LevelPlan(Trace trace, FlowLevels levels, List<StageLevel> stages)
 
     private static StageLevel stage(Trace trace, FlowLevels levels, int at, int station, Gain feed) {
         Point point = levels.flow().points().get(at);
-        Gain knob = point.knob().isPresent()
-                ? levels.flow().knobs().get(point.knob().getAsInt()).gain()
-                : Gain.NONE;
         RunStage stage = new RunStage(
                 point.label(),
                 station,
                 at,
                 point.knob(),
-                feed.plus(point.gain()).plus(knob),
+                feed.plus(levels.flow().gainAt(at)),
                 point.ceiling(),
                 levels.added(at));
         return new StageLevel(

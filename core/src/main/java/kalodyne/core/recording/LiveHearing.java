@@ -6,6 +6,7 @@ import kalodyne.core.hearing.HeardRigs;
 import kalodyne.core.hearing.Limiter;
 import kalodyne.core.hearing.Listening;
 import kalodyne.core.hearing.Material;
+import kalodyne.core.units.Gain;
 
 /**
  * Something played into a rig over and over, and heard as it comes out, until it is stopped. What is turned or plugged meanwhile is
@@ -17,18 +18,33 @@ public final class LiveHearing {
 
     private static final double RISE_SECONDS = 0.4;
 
-    private final Source source;
-    private final double loudest;
-    private volatile Listening wanted;
+    private final Material.Source source;
+    private volatile Heard wanted;
+    private volatile double loudest;
     private volatile float volume;
     private volatile boolean isStopped;
     private float risen;
+
+    /** The volume and what is turned down, as they move there. */
     private float size;
 
-    /** What is played, from its beginning. */
-    @FunctionalInterface
-    public interface Source {
-        Material open() throws IOException;
+    private float trim;
+
+    /**
+     * What is heard.
+     *
+     * @param turnedDown by how much it is softer than it would be: to be as loud as what it is compared with
+     */
+    public record Heard(Listening listening, Gain turnedDown) {
+        /** As loud as it is. */
+        public static Heard as(Listening listening) {
+            return new Heard(listening, Gain.NONE);
+        }
+
+        /** The loudest that comes out, full scale 1. */
+        double loudest() {
+            return listening.loudest() * turnedDown.ratio();
+        }
     }
 
     /**
@@ -36,16 +52,22 @@ public final class LiveHearing {
      *
      * @param volume what is left of full scale
      */
-    public LiveHearing(Source source, Listening first, double volume) {
+    public LiveHearing(Material.Source source, Heard first, double volume) {
         this.source = source;
         wanted = first;
         loudest = first.loudest();
         this.volume = (float) volume;
         size = (float) volume;
+        trim = (float) first.turnedDown().ratio();
+    }
+
+    /** Something else may be as loud as it is too: somebody asked to hear it. */
+    public void allow(Heard other) {
+        loudest = Math.max(loudest, other.loudest());
     }
 
     /** Listens to something else from now on. */
-    public void hear(Listening now) {
+    public void hear(Heard now) {
         wanted = now;
     }
 
@@ -70,7 +92,7 @@ public final class LiveHearing {
                 try (Material material = source.open()) {
                     int rate = material.sampleRateHz();
                     ear = ear == null ? speakers.open(rate, DELAY_SECONDS) : ear;
-                    rigs = rigs == null ? new HeardRigs(wanted, rate) : rigs;
+                    rigs = rigs == null ? new HeardRigs(wanted.listening(), rate) : rigs;
                     limiter = limiter == null ? new Limiter(rate) : limiter;
                     isAnything = play(material, rigs, limiter, ear);
                 }
@@ -91,13 +113,16 @@ public final class LiveHearing {
         int count = material.next(played);
         boolean isAnything = count > 0;
         while (count > 0 && !isStopped) {
-            rigs.next(wanted, played, count, heard);
+            Heard now = wanted;
+            rigs.next(now.listening(), played, count, heard);
             float step = (volume - size) / Auralisation.BLOCK;
+            float trimming = ((float) now.turnedDown().ratio() - trim) / Auralisation.BLOCK;
             for (int i = 0; i < count; i++) {
                 risen = Math.min(1, risen + rise);
                 size += step;
-                heard[0][i] *= risen * size;
-                heard[1][i] *= risen * size;
+                trim += trimming;
+                heard[0][i] *= risen * size * trim;
+                heard[1][i] *= risen * size * trim;
             }
             limiter.limit(heard[0], heard[1], count, (float) (loudest * size));
             ear.give(heard[0], heard[1], count);

@@ -5,10 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.function.IntToDoubleFunction;
+import java.util.regex.Pattern;
 import kalodyne.core.files.Progress;
+import kalodyne.core.gear.DeviceKind;
+import kalodyne.core.hearing.players.Player;
+import kalodyne.core.hearing.players.Round;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules;
@@ -122,6 +128,61 @@ class AuralisationTest {
             assertThat(Tool.column(stats, "Pk lev dB", 0)).as(plan.name()).isCloseTo(end, within(0.1));
             assertThat(Tool.column(stats, "RMS lev dB", 0)).as(plan.name()).isCloseTo(end - 3.01, within(0.1));
         }
+    }
+
+    /** What comes out of a joint against what went into it is what the joint does, whatever the knob behind it. */
+    @ParameterizedTest
+    @CsvSource({"80, 0.2", "1000, 0.2", "1000, 0.9", "6000, 0.2", "12000, 0.5"})
+    void a_joint_is_heard_by_itself(double hertz, double position) {
+        SetupLevels levels = levels("guitar-single-coil.out ts-ts interface-2.line-1", Settings.NONE);
+        LevelPlan plan = levels.plan(levels.traces().get(0));
+        plan = plan.turned(Map.of(plan.knobs().get(plan.knobs().size() - 1).id(), position));
+        Transfer way = new RunJoints(plan).ways(levels.rig().joints()).get(0);
+        var around = Listening.around(levels.rig(), plan, 1);
+        double into = rms(heard(around.get(0), 0, 2, sine(hertz), sine(hertz)));
+        double out = rms(heard(around.get(1), 0, 2, sine(hertz), sine(hertz)));
+        assertThat(db(into)).as("6 dB of room").isCloseTo(-6 - 3.01, within(0.05));
+        assertThat(db(out / into)).isCloseTo(db(way.at(hertz).magnitude()), within(0.2));
+    }
+
+    /** The same differently loud and differently bright: turned down as ffmpeg's meter finds them apart. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            synth-analogue.out ts-ts interface-2.line-1     | synth-analogue.out ts-ts interface-2.inst-1
+            guitar-single-coil.out ts-ts interface-2.inst-1 | guitar-single-coil.out ts-ts interface-2.line-1
+            guitar-single-coil.out ts-ts interface-2.line-1 | guitar-single-coil.out ts-ts interface-2.inst-1
+            """)
+    void what_is_compared_is_made_equally_loud(String one, String other) throws IOException, InterruptedException {
+        List<Listening> heard = new ArrayList<>();
+        List<Double> lufs = new ArrayList<>();
+        Material.Source source =
+                () -> Material.played(Round.of(Player.of(DeviceKind.SYNTH), RATE, new Gain(12))::at, RATE, 12);
+        for (String plugged : List.of(one, other)) {
+            SetupLevels levels = levels(plugged, Settings.NONE);
+            Listening listening =
+                    Listening.to(levels.rig(), levels.plan(levels.traces().get(0)));
+            heard.add(listening);
+            Path out = folder.resolve(heard.size() + ".wav");
+            try (HeardStream stream = new HeardStream(source.open(), listening)) {
+                CopyWriter.write(stream, out, Copy.as(CopyFormat.WAV_24).undithered(), Progress.NONE);
+            }
+            lufs.add(integrated(Tool.run(
+                    "ffmpeg", "-hide_banner", "-nostats", "-i", out.toString(), "-af", "ebur128", "-f", "null", "-")));
+        }
+        List<Gain> down = Matching.turnedDown(source, heard);
+        double softest = Math.min(lufs.get(0), lufs.get(1));
+        assertThat(Math.abs(lufs.get(0) - lufs.get(1))).isGreaterThan(1);
+        for (int i = 0; i < 2; i++) {
+            assertThat(down.get(i).db()).isCloseTo(softest - lufs.get(i), within(0.15));
+        }
+    }
+
+    private static double integrated(String printed) {
+        String found = "";
+        for (var match = Pattern.compile("I: +(-?[0-9.]+) LUFS").matcher(printed); match.find(); ) {
+            found = match.group(1);
+        }
+        return Double.parseDouble(found);
     }
 
     /** Thirds of an octave: a joint colours as its circuit says, which agrees with ngspice. */

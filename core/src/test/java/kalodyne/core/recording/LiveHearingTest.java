@@ -17,6 +17,7 @@ import kalodyne.core.joint.rules.JointRules;
 import kalodyne.core.levels.LevelPlan;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.rig.Settings;
+import kalodyne.core.recording.LiveHearing.Heard;
 import kalodyne.core.testing.Plugged;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -97,13 +98,13 @@ class LiveHearingTest {
         LiveHearing[] hearing = new LiveHearing[1];
         Keeping ear = new Keeping(second -> {
             if (second == 2) {
-                hearing[0].hear(then);
+                hearing[0].hear(Heard.as(then));
             } else if (second == SECONDS) {
                 hearing[0].stop();
             }
         });
         hearing[0] = new LiveHearing(
-                () -> Material.played(i -> Math.sin(2 * Math.PI * 100 * i / RATE), RATE, 1), first, VOLUME);
+                () -> Material.played(i -> Math.sin(2 * Math.PI * 100 * i / RATE), RATE, 1), Heard.as(first), VOLUME);
         hearing[0].run(ear);
         return ear;
     }

@@ -16,6 +16,7 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import kalodyne.core.joint.Spot;
+import kalodyne.core.units.Gain;
 
 /**
  * A whole rig as far as levels go.
@@ -115,6 +116,21 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
 
     public Optional<Knob> knob(Spot id) {
         return knobs.stream().filter(knob -> knob.id().equals(id)).findFirst();
+    }
+
+    /** What a point adds to what comes in, with its control where that stands. */
+    public Gain gainAt(int index) {
+        Point point = points.get(index);
+        Gain knob =
+                point.knob().isPresent() ? knobs.get(point.knob().getAsInt()).gain() : Gain.NONE;
+        return point.gain().plus(knob);
+    }
+
+    /** With one more end, the last. */
+    public Flow ending(End end) {
+        List<End> more = new ArrayList<>(ends);
+        more.add(end);
+        return new Flow(points, knobs, more);
     }
 
     public Flow withKnobs(UnaryOperator<Knob> change) {

@@ -43,10 +43,7 @@ public final class FlowLevels {
         riseDb = new double[count];
         for (int i = 0; i < count; i++) {
             Point point = flow.points().get(i);
-            double knob = point.knob().isPresent()
-                    ? flow.knobs().get(point.knob().getAsInt()).gain().db()
-                    : 0;
-            gains[i] = new Gain(point.gain().db() + knob).ratio();
+            gains[i] = flow.gainAt(i).ratio();
             double own =
                     point.sound().map(sound -> sound.levels().floor().volts()).orElse(0.0);
             added[i] = Math.hypot(
@@ -136,12 +133,7 @@ public final class FlowLevels {
 
     /** From before a point's control and gain to behind those of a later one. */
     public Gain gain(int from, int to) {
-        Point point = flow.points().get(from);
-        double knob = point.knob().isPresent()
-                ? flow.knobs().get(point.knob().getAsInt()).gain().db()
-                : 0;
-        return new Gain(
-                Gain.ofRatio(Math.abs(passed[from][to])).db() + point.gain().db() + knob);
+        return Gain.ofRatio(Math.abs(passed[from][to])).plus(flow.gainAt(from));
     }
 
     public Flow flow() {
