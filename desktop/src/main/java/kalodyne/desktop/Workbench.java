@@ -86,13 +86,15 @@ public final class Workbench implements AutoCloseable {
         this.plan = new PlanModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
         this.playback = new PlaybackModel(studio, Speakers.system());
-        this.hear = new HearModel(studio, jobs, Speakers.system());
+        this.hear = new HearModel(studio, jobs, Speakers.system(), System::nanoTime);
+        hearOneThing();
         this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
         this.tidy = new TidyModel(studio, takes, jobs);
         opener = new StudioOpener(studio, jobs, dataFolder, settings, clock);
         this.window = new MainWindow(
                 studio,
                 jobs,
+                hear,
                 appearance,
                 List.of(
                         new ShelfRoom(this::shelf, this::showPlugged),
@@ -100,7 +102,8 @@ public final class Workbench implements AutoCloseable {
                                 this::joints,
                                 () -> new MapModel(studio, joints(), jobs),
                                 this::plugs,
-                                () -> new WayModel(studio, joints(), jobs)),
+                                () -> new WayModel(studio, joints(), jobs),
+                                hear),
                         new LevelsRoom(studio, jobs, hear),
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
@@ -108,6 +111,25 @@ public final class Workbench implements AutoCloseable {
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
+    }
+
+    /** One thing sounds at a time, and nothing while something is recorded. */
+    private void hearOneThing() {
+        hear.hearingProperty().addListener((property, before, now) -> {
+            if (now.isPresent()) {
+                playback.stop();
+            }
+        });
+        playback.playingProperty().addListener((property, before, isPlaying) -> {
+            if (isPlaying) {
+                hear.stop();
+            }
+        });
+        recording.stateProperty().addListener((property, before, now) -> {
+            if (now != RecordingModel.State.IDLE) {
+                hear.stop();
+            }
+        });
     }
 
     /** Goes on where one left off in the studio that the program began with. */

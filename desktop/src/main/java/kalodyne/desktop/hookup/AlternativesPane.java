@@ -17,22 +17,26 @@ import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.units.Print;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.model.HearModel;
 
 /** The same joint another way: what would make it better and other leads, each with what would come of it. */
 final class AlternativesPane extends VBox {
     private final PlugModel plugs;
+    private final HearModel hear;
     private final ListView<Cure> list = new ListView<>();
     private final Button follow = new Button("Do this");
+    private final Button compare = new Button("Hear the difference");
 
-    AlternativesPane(PlugModel plugs) {
+    AlternativesPane(PlugModel plugs, HearModel hear) {
         super(4);
         this.plugs = plugs;
+        this.hear = hear;
         setId("alternatives-pane");
         Label head =
                 Styled.of(new Label("The same joint another way")).as("section").node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
-        HBox top = new HBox(8, head, between, follow);
+        HBox top = new HBox(8, head, between, compare, follow);
         top.setAlignment(Pos.CENTER_LEFT);
         top.setMinHeight(Region.USE_PREF_SIZE);
         head.setLabelFor(list);
@@ -45,6 +49,7 @@ final class AlternativesPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
+        Styled.of(compare).id("hear-alternative").as("quiet").whole().action(() -> compare());
         Styled.of(follow).id("follow-alternative").whole().action(() -> follow());
         getChildren().addAll(top, list);
         plugs.alternativesProperty().addListener(change -> show());
@@ -67,7 +72,12 @@ final class AlternativesPane extends VBox {
         enable();
     }
 
+    private void compare() {
+        chosen().ifPresent(cure -> cure.wiring().ifPresent(otherwise -> hear.hearWiring(cure.words(), otherwise)));
+    }
+
     private void enable() {
+        compare.setDisable(chosen().flatMap(Cure::wiring).isEmpty());
         follow.setDisable(chosen().flatMap(Cure::wiring).isEmpty());
     }
 

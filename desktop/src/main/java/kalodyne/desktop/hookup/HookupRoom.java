@@ -16,6 +16,7 @@ import kalodyne.core.joint.rules.Cure;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.desktop.control.Copying;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.shell.Command;
 import kalodyne.desktop.shell.Overlay;
 import kalodyne.desktop.shell.Room;
@@ -33,6 +34,7 @@ public final class HookupRoom implements Room {
     private PlugModel plugs;
     private Overlay overlay;
     private HookupView view;
+    private final HearModel hear;
     private VBox aside;
 
     /**
@@ -41,11 +43,16 @@ public final class HookupRoom implements Room {
      * @param joints is asked for when the room is first entered: until then nothing needs to be computed
      */
     public HookupRoom(
-            Supplier<JointsModel> joints, Supplier<MapModel> map, Supplier<PlugModel> plugs, Supplier<WayModel> ways) {
+            Supplier<JointsModel> joints,
+            Supplier<MapModel> map,
+            Supplier<PlugModel> plugs,
+            Supplier<WayModel> ways,
+            HearModel hear) {
         this.made = joints;
         this.madeMap = map;
         this.madePlugs = plugs;
         this.madeWays = ways;
+        this.hear = hear;
     }
 
     private JointsModel joints() {
@@ -105,7 +112,7 @@ public final class HookupRoom implements Room {
 
     private HookupView view() {
         if (view == null) {
-            view = new HookupView(joints(), madeMap.get(), plugs(), madeWays.get(), overlay);
+            view = new HookupView(joints(), madeMap.get(), plugs(), madeWays.get(), hear, overlay);
         }
         return view;
     }
@@ -163,6 +170,7 @@ public final class HookupRoom implements Room {
                 Command.of("Show the map", "Shortcut+M", () -> view().showMap()),
                 Command.of("Show list and contacts", "Shortcut+J", () -> view().showContacts()),
                 Command.of("Copy the patch list as a table", Copying.KEYS, () -> Copying.table(joints().patchTable())),
+                Command.of("Hear this joint", "Shortcut+Shift+H", () -> view().hearJoint()),
                 Command.of("Unplug this joint", "Shortcut+Delete", () -> plugs().unplug()));
     }
 

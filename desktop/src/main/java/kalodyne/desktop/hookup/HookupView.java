@@ -12,6 +12,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -21,6 +22,7 @@ import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.RoomHeader;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.control.Tabs;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** The setup as a map, or its joints in a list; of the one that is chosen, what touches what, and what arrives. */
@@ -35,6 +37,8 @@ final class HookupView extends VBox {
     private final MapModel map;
     private final PlugModel plugs;
     private final WayModel ways;
+    private final HearModel hear;
+    private final Button hearIt = new Button("Hear it");
     private final Overlay overlay;
     private final Button way = new Button("Find a way…");
     private final Button plug = new Button("Plug something…");
@@ -57,15 +61,16 @@ final class HookupView extends VBox {
     private final VBox empty = empty();
     private boolean showing;
 
-    HookupView(JointsModel joints, MapModel map, PlugModel plugs, WayModel ways, Overlay overlay) {
+    HookupView(JointsModel joints, MapModel map, PlugModel plugs, WayModel ways, HearModel hear, Overlay overlay) {
         this.joints = joints;
         this.map = map;
         this.plugs = plugs;
         this.ways = ways;
+        this.hear = hear;
         this.overlay = overlay;
         getStyleClass().addAll("room", "hookup");
         switches = new SwitchesRow(plugs);
-        alternatives = new AlternativesPane(plugs);
+        alternatives = new AlternativesPane(plugs, hear);
         Styled.of(way).id("find-way").as("primary").whole().action(() -> findWay());
         Styled.of(plug).id("plug").whole().action(() -> plug());
         Styled.of(unplug).id("unplug").whole().action(() -> plugs.unplug());
@@ -145,9 +150,24 @@ final class HookupView extends VBox {
         VBox.setVgrow(drawing, Priority.ALWAYS);
         VBox.setVgrow(curve, Priority.ALWAYS);
         VBox.setVgrow(alternatives, Priority.SOMETIMES);
-        VBox detail = new VBox(6, title, drawing, switches, arrives, curve, alternatives);
+        Styled.of(hearIt)
+                .as("quiet")
+                .id("hear-joint")
+                .whole()
+                .tip("Hear what goes into this joint, and what comes out of it (Ctrl+Shift+H)")
+                .action(this::hearJoint);
+        Region between = new Region();
+        HBox.setHgrow(between, Priority.ALWAYS);
+        title.setMinWidth(0);
+        HBox head = new HBox(8, title, between, hearIt);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox detail = new VBox(6, head, drawing, switches, arrives, curve, alternatives);
         detail.setMinWidth(0);
         return detail;
+    }
+
+    void hearJoint() {
+        joints.chosen().ifPresent(hear::hearJoint);
     }
 
     private static VBox empty() {
@@ -165,7 +185,7 @@ final class HookupView extends VBox {
     }
 
     void findWay() {
-        new WishPage(ways, overlay).open();
+        new WishPage(ways, hear, overlay).open();
     }
 
     void plug() {

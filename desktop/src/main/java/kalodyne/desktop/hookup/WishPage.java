@@ -25,11 +25,14 @@ import kalodyne.core.route.Way;
 import kalodyne.core.route.Wish;
 import kalodyne.desktop.control.BesideOrBelow;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.hearing.HearBar;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.shell.Overlay;
 
 /** A sentence with blanks that says what is to be recorded, and the ways to do it, the best first. */
 final class WishPage extends VBox {
     private final WayModel ways;
+    private final HearModel hear;
     private final Overlay overlay;
     private final WishSentence sentence;
     private final Label told = new Label();
@@ -40,11 +43,13 @@ final class WishPage extends VBox {
     private final WayColumns columns = new WayColumns(this::choose);
     private final ToggleButton compare = new ToggleButton("Compare side by side");
     private final ToggleButton why = new ToggleButton("Why not the obvious one?");
+    private final Button hearIt = new Button("Hear it");
     private final Button use = new Button("Use this");
 
-    WishPage(WayModel ways, Overlay overlay) {
+    WishPage(WayModel ways, HearModel hear, Overlay overlay) {
         super(8);
         this.ways = ways;
+        this.hear = hear;
         this.overlay = overlay;
         sentence = new WishSentence(ways);
         detail = new WayPane(ways, sentence::takePrice);
@@ -76,7 +81,7 @@ final class WishPage extends VBox {
         body.setFitToWidth(true);
         body.setFitToHeight(true);
         VBox.setVgrow(body, Priority.ALWAYS);
-        getChildren().addAll(head, body, buttons());
+        getChildren().addAll(head, body, new HearBar(hear), buttons());
         sentence.setOnChange(this::find);
         addEventFilter(KeyEvent.KEY_PRESSED, this::enter);
     }
@@ -97,6 +102,11 @@ final class WishPage extends VBox {
     private HBox buttons() {
         Styled.of(use).id("use-way").as("primary").action(() -> use());
         use.setDefaultButton(true);
+        Styled.of(hearIt)
+                .id("hear-way")
+                .as("plain")
+                .tip("Hear this way, and the one that is told first beside it")
+                .action(this::hear);
         Styled.of(why).id("why-obvious").as("plain");
         Styled.of(compare).id("compare-ways").as("plain").action(this::showColumns);
         why.setOnAction(event -> {
@@ -110,7 +120,7 @@ final class WishPage extends VBox {
                 Styled.of(new Button("Cancel")).action(() -> overlay.lift()).node();
         Region between = new Region();
         HBox.setHgrow(between, Priority.ALWAYS);
-        return new HBox(10, use, leave, between, compare, why);
+        return new HBox(10, use, hearIt, leave, between, compare, why);
     }
 
     void open() {
@@ -202,6 +212,16 @@ final class WishPage extends VBox {
         showColumns();
     }
 
+    /** The chosen way, beside the one that is told first, or the second beside that. */
+    private void hear() {
+        List<Way> all = list.getItems();
+        Way chosen = list.getSelectionModel().getSelectedItem();
+        List<Way> heard = Stream.concat(Stream.of(chosen), all.stream().filter(way -> !way.equals(chosen)))
+                .limit(2)
+                .toList();
+        hear.hearWays(heard);
+    }
+
     private void choose(Way way) {
         list.getSelectionModel().select(way);
     }
@@ -215,6 +235,7 @@ final class WishPage extends VBox {
 
     private void show(Way way) {
         use.setDisable(way == null);
+        hearIt.setDisable(way == null);
         use.setText(way != null && !way.missing().isEmpty() ? "I have these too: use this" : "Use this");
         if (way == null) {
             detail.clear();

@@ -9,7 +9,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -33,8 +32,6 @@ import kalodyne.desktop.model.StudioModel;
 /** The Levels room's surface: what is the case, how it should be, the corridor, and the controls under it. */
 final class LevelsView extends VBox {
     private static final double ZOOM_STEP = 1.25;
-    private static final double SOFTEST_DB = -60;
-    private static final double VOLUME_WIDTH = 96;
     private static final double GAP = 10;
 
     /** What the bar under the corridor and the gap in it take. */
@@ -54,7 +51,6 @@ final class LevelsView extends VBox {
     private final ToggleButton others = new ToggleButton("Other runs");
     private final ToggleButton meetings = new ToggleButton("Where runs meet");
     private final ToggleButton hearIt = new ToggleButton("Hear it");
-    private final Slider volume = new Slider(SOFTEST_DB, 0, HearModel.FIRST_VOLUME_DB);
     private final Corridor corridor = new Corridor();
     private final ControlStrip strip;
     private final MeetingsView meetingsView;
@@ -145,28 +141,15 @@ final class LevelsView extends VBox {
         hearIt.setId("hear-it");
         hearIt.getStyleClass().add("quiet");
         Styled.of(hearIt)
-                .tip(
-                        "Hear what this run does to a made-up player, knobs and all (Ctrl+Shift+H). Headphones down first.")
+                .tip("Hear what this run does to a sound, knobs and all (Ctrl+Shift+H). Headphones down first.")
                 .action(hear::toggle);
-        Styled.of(volume)
-                .id("hear-volume")
-                .tip("How loud you hear it. It begins softly.")
-                .spoken("How loud you hear it")
-                .shown(false);
-        volume.setPrefWidth(VOLUME_WIDTH);
-        volume.setMinWidth(VOLUME_WIDTH);
-        volume.valueProperty().addListener((property, before, db) -> hear.volume(db.doubleValue()));
-        hear.hearingProperty().addListener((property, before, isHeard) -> {
-            hearIt.setSelected(isHeard);
-            Styled.of(volume).shown(isHeard);
-            show();
-        });
+        hear.hearingProperty().addListener((property, before, now) -> hearIt.setSelected(now.isPresent()));
         Button wider = zoomButton("+", "zoom-in", "Wider columns (Ctrl+Shift+Right)", ZOOM_STEP);
         Button narrower = zoomButton("−", "zoom-out", "Narrower columns (Ctrl+Shift+Left)", 1 / ZOOM_STEP);
         for (Region each : List.of(hearIt, others, meetings, wider, narrower)) {
             each.setMinWidth(Region.USE_PREF_SIZE);
         }
-        FlowPane controls = new FlowPane(8, 8, school, hearIt, volume, others, meetings, narrower, wider);
+        FlowPane controls = new FlowPane(8, 8, school, hearIt, others, meetings, narrower, wider);
         controls.setRowValignment(VPos.CENTER);
         return new VBox(4, controls, reason);
     }
@@ -275,10 +258,7 @@ final class LevelsView extends VBox {
         }
         SetupLevels levels = studio.levels();
         boolean isKnown = levels.isCostKnown();
-        reason.setText(
-                hear.hearingProperty().get()
-                        ? "A made-up player, through this run. What you turn is heard at once."
-                        : (isKnown ? levels.costOfPractice(run.plan()) + " " : "") + present.reason());
+        reason.setText((isKnown ? levels.costOfPractice(run.plan()) + " " : "") + present.reason());
         reason.getTooltip().setText(reason.getText());
         if (!isKnown && !isWorkingOut) {
             isWorkingOut = true;

@@ -24,4 +24,21 @@ public final class Deafness {
             studio.notice("Nothing can be heard", ("This computer offers no sound output. " + instead).strip());
         }
     }
+
+    /** The same speakers, which say it as soon as they are used. */
+    Speakers telling() {
+        return new Speakers() {
+            @Override
+            public boolean isHeard() {
+                return speakers.isHeard();
+            }
+
+            @Override
+            public Ear open(int sampleRateHz, double seconds) {
+                Ear ear = speakers.open(sampleRateHz, seconds);
+                studio.onScreen(() -> tell(""));
+                return ear;
+            }
+        };
+    }
 }

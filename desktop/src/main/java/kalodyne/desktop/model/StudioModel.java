@@ -3,7 +3,6 @@ package kalodyne.desktop.model;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -329,9 +328,7 @@ public final class StudioModel implements AutoCloseable {
 
     /** Does what a finding proposes. */
     public void apply(Remedy remedy) {
-        Map<Spot, Double> positions = new HashMap<>();
-        remedy.turns().forEach((mark, position) -> positions.put(Spot.read(mark), position));
-        turn(null, "follow the advice", positions);
+        turn(null, "follow the advice", Turning.positions(remedy));
     }
 
     /** All controls of the setup. */

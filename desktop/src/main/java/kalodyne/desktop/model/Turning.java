@@ -3,6 +3,7 @@ package kalodyne.desktop.model;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import kalodyne.core.findings.Remedy;
 import kalodyne.core.gear.DeviceControl;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
@@ -18,6 +19,13 @@ final class Turning {
     Turning(Studio studio, Setup setup) {
         this.studio = studio;
         this.setup = setup;
+    }
+
+    /** Where a remedy puts controls. */
+    static Map<Spot, Double> positions(Remedy remedy) {
+        Map<Spot, Double> positions = new HashMap<>();
+        remedy.turns().forEach((mark, position) -> positions.put(Spot.read(mark), position));
+        return positions;
     }
 
     Setup to(Map<Spot, Double> positions) {

@@ -27,11 +27,18 @@ final class FindingsPane extends DownScroll {
     private final VBox list = new VBox(9);
     private final VBox aside = new VBox();
     private final Consumer<Remedy> apply;
+    private final Consumer<Remedy> hear;
     private final Consumer<Place> goTo;
     private Room.Report shown;
 
-    FindingsPane(Consumer<Remedy> apply, Consumer<Place> goTo) {
+    /**
+     * A pane that shows nothing yet.
+     *
+     * @param hear lets one hear what a remedy would change
+     */
+    FindingsPane(Consumer<Remedy> apply, Consumer<Remedy> hear, Consumer<Place> goTo) {
         this.apply = apply;
+        this.hear = hear;
         this.goTo = goTo;
         getStyleClass().add("findings-pane");
         setId("findings");
@@ -89,7 +96,10 @@ final class FindingsPane extends DownScroll {
             Styled.of(words).as("finding-text", "medium").wrap();
             return words;
         }
-        return link(remedy.words(), "remedy-" + id(finding), () -> apply.accept(remedy));
+        return new VBox(
+                2,
+                link(remedy.words(), "remedy-" + id(finding), () -> apply.accept(remedy)),
+                link("Hear the difference", "hear-" + id(finding), () -> hear.accept(remedy)));
     }
 
     private static Button link(String words, String id, Runnable action) {

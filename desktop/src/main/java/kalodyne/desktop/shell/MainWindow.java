@@ -26,7 +26,9 @@ import kalodyne.core.findings.Place;
 import kalodyne.core.studio.StudioFile;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.desktop.control.Styled;
+import kalodyne.desktop.hearing.HearBar;
 import kalodyne.desktop.job.Jobs;
+import kalodyne.desktop.model.HearModel;
 import kalodyne.desktop.model.NextJob;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.start.StartModel;
@@ -43,6 +45,7 @@ public final class MainWindow {
     private final ScrollPane page = new ScrollPane();
     private final Veil veil = new Veil();
     private final FindingsPane findings;
+    private final HearBar hearBar;
     private final NextBar nextBar;
     private final RoomList roomList;
     private final Label waiting = waiting();
@@ -74,13 +77,15 @@ public final class MainWindow {
         List<Path> recent();
     }
 
-    public MainWindow(StudioModel studio, Jobs jobs, Appearance appearance, List<Room> rooms, Opener opener) {
+    public MainWindow(
+            StudioModel studio, Jobs jobs, HearModel hear, Appearance appearance, List<Room> rooms, Opener opener) {
         this.studio = studio;
         this.run = new RibbonView(studio);
         this.appearance = appearance;
         this.rooms = List.copyOf(rooms);
         this.opener = opener;
-        findings = new FindingsPane(studio::apply, place -> {
+        hearBar = new HearBar(hear);
+        findings = new FindingsPane(studio::apply, hear::hearRemedy, place -> {
             entered.show(place);
             folding.showRoom();
         });
@@ -162,7 +167,7 @@ public final class MainWindow {
         page.setFitToWidth(true);
         page.setFitToHeight(true);
         frame.setCenter(middle);
-        frame.setBottom(nextBar);
+        frame.setBottom(new VBox(hearBar, nextBar));
         folding = new Folding(frame, middle, page, findings, roomList, bar);
         return frame;
     }

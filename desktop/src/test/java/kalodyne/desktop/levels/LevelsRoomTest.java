@@ -225,31 +225,6 @@ class LevelsRoomTest {
         assertThat(desk.text("#school-reason")).contains("Loud from the source on");
     }
 
-    /** The run that is looked at is heard, with what is turned; where there is no sound output that is said, and nothing else changes. */
-    @Test
-    void a_run_is_heard_while_its_knobs_are_turned() {
-        desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.H);
-        assertThat(desk.workbench().hear().hearingProperty().get()).isTrue();
-        assertThat(desk.text("#school-reason")).contains("through this run");
-        assertThat(desk.shows("#hear-volume")).isTrue();
-        desk.click("#set-all");
-        assertThat(desk.workbench().hear().hearingProperty().get()).isTrue();
-        desk.click("#hear-it");
-        assertThat(desk.workbench().hear().hearingProperty().get()).isFalse();
-        assertThat(desk.shows("#hear-volume")).isFalse();
-        desk.click("#hear-it");
-        Desk.onScreen(() -> {
-            desk.workbench()
-                    .studio()
-                    .showRun(desk.workbench().studio().runs().get(1).key());
-            return null;
-        });
-        desk.rest();
-        assertThat(desk.workbench().hear().hearingProperty().get())
-                .as("another run is not heard")
-                .isFalse();
-    }
-
     /** A run of many stations: every knob is reached by the keyboard, columns widen, the whole is set in one step. */
     @Test
     void a_long_run_is_scrolled_and_set() throws IOException {
