@@ -69,7 +69,8 @@ final class ViewSettings {
                 named(LevelUnit.class, "levels", Preferences.USUAL.levels()),
                 named(AimSchool.class, "aim", Preferences.USUAL.aim()),
                 folder("folder.takes"),
-                folder("folder.papers"));
+                folder("folder.papers"),
+                Optional.of(properties.getProperty("speakers", "")).filter(name -> !name.isEmpty()));
     }
 
     void keep(Preferences preferences) {
@@ -77,6 +78,7 @@ final class ViewSettings {
         properties.setProperty("aim", mark(preferences.aim()));
         keep("folder.takes", preferences.takes());
         keep("folder.papers", preferences.papers());
+        properties.setProperty("speakers", preferences.speakers().orElse(""));
         write();
     }
 

@@ -85,10 +85,11 @@ public final class Workbench implements AutoCloseable {
         this.log = new LogModel(studio, jobs);
         this.plan = new PlanModel(studio, sheet);
         this.recording = new RecordingModel(studio, takes, SystemInputs::all);
-        this.playback = new PlaybackModel(studio, Speakers.system());
-        this.hear = new HearModel(studio, jobs, Speakers.system(), System::nanoTime);
+        Speakers speakers = Speakers.system(() -> studio.preferences().speakers());
+        this.playback = new PlaybackModel(studio, speakers);
+        this.hear = new HearModel(studio, jobs, speakers, System::nanoTime);
         hearOneThing();
-        this.lineup = new LineupModel(studio, takes, jobs, Speakers.system());
+        this.lineup = new LineupModel(studio, takes, jobs, speakers);
         this.tidy = new TidyModel(studio, takes, jobs);
         opener = new StudioOpener(studio, jobs, dataFolder, settings, clock);
         this.window = new MainWindow(

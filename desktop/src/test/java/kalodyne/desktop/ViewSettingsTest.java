@@ -87,7 +87,8 @@ class ViewSettingsTest {
     /** What was chosen and what was looked at are there again; of another studio nothing was looked at. */
     @Test
     void remembers_what_was_chosen_and_looked_at() {
-        Preferences chosen = new Preferences(LevelUnit.DBV, AimSchool.UNEVEN, Optional.of(folder), Optional.empty());
+        Preferences chosen = new Preferences(
+                LevelUnit.DBV, AimSchool.UNEVEN, Optional.of(folder), Optional.empty(), Optional.of("Monitor box"));
         Looked looked = new Looked("setup-2", "synth.out>interface.adc-1", 3);
         ViewSettings settings = new ViewSettings(folder);
         assertThat(settings.preferences()).isEqualTo(Preferences.USUAL);

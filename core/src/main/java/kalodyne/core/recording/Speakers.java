@@ -1,9 +1,14 @@
 package kalodyne.core.recording;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.DataLine;
 import javax.sound.sampled.LineUnavailableException;
+import javax.sound.sampled.Mixer;
 import javax.sound.sampled.SourceDataLine;
 
 /** Where takes are heard. */
@@ -33,14 +38,40 @@ public interface Speakers {
         void close();
     }
 
-    /** What the system plays through; where it has nothing, time passes as if it had. */
-    static Speakers system() {
-        return new SystemSpeakers();
+    /** What can be chosen in place of real ones: time passes, and nothing is heard. */
+    String SIMULATED = "Simulated output, silent";
+
+    /**
+     * What the system plays through; where it has nothing, time passes as if it had.
+     *
+     * @param wanted the name of an output, asked for at each opening; the system's own where empty, or where it is not there
+     */
+    static Speakers system(Supplier<Optional<String>> wanted) {
+        return new SystemSpeakers(wanted);
+    }
+
+    /** The outputs that there are, by name, with the simulated one at the end. */
+    static List<String> names() {
+        return Stream.concat(SystemSpeakers.outputs().map(Mixer.Info::getName), Stream.of(SIMULATED))
+                .distinct()
+                .toList();
     }
 
     /** The real ones, through Java Sound. */
     final class SystemSpeakers implements Speakers {
-        private boolean isHeard = true;
+        private static final DataLine.Info LINE = new DataLine.Info(SourceDataLine.class, null);
+
+        private final Supplier<Optional<String>> wanted;
+        private volatile boolean isHeard = true;
+
+        SystemSpeakers(Supplier<Optional<String>> wanted) {
+            this.wanted = wanted;
+        }
+
+        private static Stream<Mixer.Info> outputs() {
+            return Stream.of(AudioSystem.getMixerInfo())
+                    .filter(info -> AudioSystem.getMixer(info).isLineSupported(LINE));
+        }
 
         @Override
         public boolean isHeard() {
@@ -50,13 +81,25 @@ public interface Speakers {
         @Override
         public Ear open(int sampleRateHz, double seconds) {
             AudioFormat format = new AudioFormat(sampleRateHz, 16, 2, true, false);
+            isHeard = true;
+            Optional<String> name = wanted.get();
+            if (name.filter(SIMULATED::equals).isPresent()) {
+                return new Deaf(sampleRateHz, seconds);
+            }
             try {
-                SourceDataLine line =
-                        (SourceDataLine) AudioSystem.getLine(new DataLine.Info(SourceDataLine.class, format));
+                SourceDataLine line = AudioSystem.getSourceDataLine(
+                        format,
+                        outputs()
+                                .filter(info ->
+                                        name.filter(info.getName()::equals).isPresent())
+                                .findFirst()
+                                .orElse(null));
                 line.open(format, 4 * (int) Math.round(seconds * sampleRateHz));
                 line.start();
-                isHeard = true;
-                return new SystemEar(line);
+                return new SystemEar(line, () -> {
+                    isHeard = false;
+                    return new Deaf(sampleRateHz, seconds);
+                });
             } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
                 isHeard = false;
                 return new Deaf(sampleRateHz, seconds);
@@ -64,22 +107,31 @@ public interface Speakers {
         }
     }
 
-    /** A line of the system. */
+    /** A line of the system; where it is pulled out in the middle, time goes on passing. */
     final class SystemEar implements Ear {
         private final SourceDataLine line;
+        private final Supplier<Deaf> otherwise;
+        private Optional<Deaf> deaf = Optional.empty();
 
-        SystemEar(SourceDataLine line) {
+        SystemEar(SourceDataLine line, Supplier<Deaf> otherwise) {
             this.line = line;
+            this.otherwise = otherwise;
         }
 
         @Override
-        public void give(float[] left, float[] right, int count) {
+        public void give(float[] left, float[] right, int count) throws InterruptedException {
+            if (deaf.isPresent()) {
+                deaf.get().give(left, right, count);
+                return;
+            }
             byte[] bytes = new byte[4 * count];
             for (int i = 0; i < count; i++) {
                 put(bytes, 4 * i, left[i]);
                 put(bytes, 4 * i + 2, right[i]);
             }
-            line.write(bytes, 0, bytes.length);
+            if (line.write(bytes, 0, bytes.length) < bytes.length) {
+                deaf = Optional.of(otherwise.get());
+            }
         }
 
         private static void put(byte[] bytes, int at, float sample) {
@@ -90,7 +142,7 @@ public interface Speakers {
 
         @Override
         public long heard() {
-            return line.getLongFramePosition();
+            return line.getLongFramePosition() + deaf.map(Deaf::heard).orElse(0L);
         }
 
         @Override

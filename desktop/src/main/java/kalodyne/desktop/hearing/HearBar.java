@@ -38,8 +38,6 @@ public final class HearBar extends VBox {
     private final Slider volume = new Slider(SOFTEST_DB, 0, HearModel.FIRST_VOLUME_DB);
     private final Chooser<Integer> tries = new Chooser<>(count -> count + " tries");
     private final Button blind = new Button("Can you tell them apart?");
-    private final FlowPane first;
-    private final FlowPane second;
     private final Label progress = new Label();
     private final List<Button> answers = List.of(new Button(), new Button());
     private final Button leave = new Button("Stop guessing");
@@ -51,9 +49,7 @@ public final class HearBar extends VBox {
         this.hear = hear;
         setId("hear-bar");
         getStyleClass().add("hear-bar");
-        first = row(parts());
-        second = row(guessing());
-        getChildren().addAll(first, second);
+        getChildren().addAll(row(parts()), row(guessing()));
         hear.hearingProperty().addListener(change -> show());
         show();
     }
@@ -67,7 +63,6 @@ public final class HearBar extends VBox {
 
     private List<Node> parts() {
         Button stop = Styled.of(new Button("Stop"))
-                .as("quiet")
                 .id("hear-stop")
                 .whole()
                 .action(hear::stop)
@@ -76,12 +71,12 @@ public final class HearBar extends VBox {
         for (int i = 0; i < sides.size(); i++) {
             int side = i;
             Styled.of(sides.get(i))
-                    .as("quiet")
+                    .as("chip")
                     .id("hear-side-" + (i + 1))
                     .whole()
                     .action(() -> hear.hearSide(side));
         }
-        Styled.of(unknown).as("quiet").id("hear-unknown").whole().action(hear::hearUnknown);
+        Styled.of(unknown).as("chip").id("hear-unknown").whole().action(hear::hearUnknown);
         Styled.of(match)
                 .id("hear-match")
                 .whole()
@@ -96,12 +91,9 @@ public final class HearBar extends VBox {
         volume.setPrefWidth(VOLUME_WIDTH);
         volume.setMinWidth(VOLUME_WIDTH);
         volume.valueProperty().addListener((property, before, db) -> hear.volume(db.doubleValue()));
-        Label caution = Styled.of(new Label("Begin softly: long and loud harms your ears."))
-                .as("second", "small")
-                .node();
         List<Node> parts = new ArrayList<>(List.of(stop, title));
         parts.addAll(sides);
-        parts.addAll(List.of(match, matching, player, volume, caution));
+        parts.addAll(List.of(match, matching, volume));
         return parts;
     }
 
@@ -109,7 +101,7 @@ public final class HearBar extends VBox {
         tries.offering(
                 IntStream.rangeClosed(BlindTest.FEWEST, BlindTest.MOST).boxed().toList(), USUAL_TRIES);
         Styled.of(tries).id("hear-tries").spoken("How often you say which one it is");
-        Styled.of(blind).as("quiet").id("hear-blind").whole().action(() -> hear.compareBlind(tries.getValue()));
+        Styled.of(blind).id("hear-blind").whole().action(() -> hear.compareBlind(tries.getValue()));
         Styled.of(progress).as("medium").id("hear-progress").wrap();
         for (int i = 0; i < answers.size(); i++) {
             int side = i;
@@ -119,10 +111,13 @@ public final class HearBar extends VBox {
                     .whole()
                     .action(() -> hear.tell(side));
         }
-        Styled.of(leave).as("quiet").id("hear-leave").whole().action(hear::endBlind);
-        List<Node> parts = new ArrayList<>(List.of(blind, tries, progress, unknown));
+        Styled.of(leave).id("hear-leave").whole().action(hear::endBlind);
+        Label caution = Styled.of(new Label("Begin softly: loud for long harms your ears."))
+                .as("second", "small")
+                .node();
+        List<Node> parts = new ArrayList<>(List.of(player, blind, tries, progress, unknown));
         parts.addAll(answers);
-        parts.add(leave);
+        parts.addAll(List.of(leave, caution));
         return parts;
     }
 
@@ -158,9 +153,8 @@ public final class HearBar extends VBox {
         matching.setText(now.matchingInWords());
         Styled.of(matching).shown(!matching.getText().isEmpty());
         showPlayers();
-        Styled.of(second).shown(now.isComparing());
-        Styled.of(blind).shown(test.isEmpty());
-        Styled.of(tries).shown(test.isEmpty());
+        Styled.of(blind).shown(now.isComparing() && test.isEmpty());
+        Styled.of(tries).shown(now.isComparing() && test.isEmpty());
         // Before they are measured, the loudness would give them away.
         blind.setDisable(now.turnedDown().isEmpty());
         progress.setText(test.map(HearBar::words).orElse(""));

@@ -49,7 +49,7 @@ final class AlternativesPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        Styled.of(compare).id("hear-alternative").as("quiet").whole().action(() -> compare());
+        Styled.of(compare).id("hear-alternative").whole().action(() -> compare());
         Styled.of(follow).id("follow-alternative").whole().action(() -> follow());
         getChildren().addAll(top, list);
         plugs.alternativesProperty().addListener(change -> show());

@@ -151,7 +151,6 @@ final class HookupView extends VBox {
         VBox.setVgrow(curve, Priority.ALWAYS);
         VBox.setVgrow(alternatives, Priority.SOMETIMES);
         Styled.of(hearIt)
-                .as("quiet")
                 .id("hear-joint")
                 .whole()
                 .tip("Hear what goes into this joint, and what comes out of it (Ctrl+Shift+H)")
@@ -217,6 +216,7 @@ final class HookupView extends VBox {
         });
         showing = false;
         picture.showChosen();
+        hearIt.setDisable(joints.chosen().filter(hear::isHeard).isEmpty());
         drawing.show(joints.chosen());
         title.setText(joints.chosen().map(this::title).orElse(""));
         switches.show();

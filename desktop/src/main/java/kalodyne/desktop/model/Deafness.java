@@ -37,8 +37,37 @@ public final class Deafness {
             public Ear open(int sampleRateHz, double seconds) {
                 Ear ear = speakers.open(sampleRateHz, seconds);
                 studio.onScreen(() -> tell(""));
-                return ear;
+                return new Telling(ear);
             }
         };
+    }
+
+    /** Says it in the middle too, where an output is pulled out. */
+    private final class Telling implements Speakers.Ear {
+        private final Speakers.Ear ear;
+        private boolean wasHeard = speakers.isHeard();
+
+        Telling(Speakers.Ear ear) {
+            this.ear = ear;
+        }
+
+        @Override
+        public void give(float[] left, float[] right, int count) throws InterruptedException {
+            ear.give(left, right, count);
+            if (wasHeard && !speakers.isHeard()) {
+                wasHeard = false;
+                studio.onScreen(() -> tell("It was there a moment ago."));
+            }
+        }
+
+        @Override
+        public long heard() {
+            return ear.heard();
+        }
+
+        @Override
+        public void close() {
+            ear.close();
+        }
     }
 }

@@ -178,28 +178,27 @@ public final class HearModel implements AutoCloseable {
 
     /** What goes into a joint against what comes out of it. */
     public void hearJoint(Checked joint) {
-        offer(
-                HearOffer.ofJoint(studio, joint),
-                "This joint is in no run of which it is known how loud it is: look at Levels first.");
+        HearOffer.ofJoint(studio, joint).ifPresent(this::hear);
+    }
+
+    /** Whether a joint can be heard: data and power make no sound, nor does what is in no run. */
+    public boolean isHeard(Checked joint) {
+        return HearOffer.ofJoint(studio, joint).isPresent();
     }
 
     /** The run that is looked at, against what a finding proposes. */
     public void hearRemedy(Remedy remedy) {
-        offer(HearOffer.ofRemedy(studio, remedy), "There is no run to hear.");
+        HearOffer.ofRemedy(studio, remedy).ifPresent(this::hear);
     }
 
     /** The run that is looked at, against what would be plugged otherwise. */
     public void hearWiring(String words, Wiring otherwise) {
-        offer(HearOffer.ofWiring(studio, words, otherwise), "There is no run to hear.");
+        HearOffer.ofWiring(studio, words, otherwise).ifPresent(this::hear);
     }
 
     /** A way to record something, or two of them. */
     public void hearWays(List<Way> ways) {
         hear(HearOffer.ofWays(studio, ways));
-    }
-
-    private void offer(Optional<HearOffer> what, String otherwise) {
-        what.ifPresentOrElse(this::hear, () -> giveUp(otherwise));
     }
 
     /** The runs' takes of this setup: any of them can be played in place of the made-up player. */

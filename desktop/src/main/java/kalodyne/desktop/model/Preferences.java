@@ -14,10 +14,12 @@ import kalodyne.core.units.LevelUnit;
  * @param aim of setups that are begun from now on
  * @param takes where recordings are put; beside the studio where empty
  * @param papers where dialogs begin that write something out; beside the studio where empty
+ * @param speakers the output that everything is heard through; the system's own where empty
  */
-public record Preferences(LevelUnit levels, AimSchool aim, Optional<Path> takes, Optional<Path> papers) {
+public record Preferences(
+        LevelUnit levels, AimSchool aim, Optional<Path> takes, Optional<Path> papers, Optional<String> speakers) {
     public static final Preferences USUAL =
-            new Preferences(LevelUnit.DBU, AimSchool.PLAYER, Optional.empty(), Optional.empty());
+            new Preferences(LevelUnit.DBU, AimSchool.PLAYER, Optional.empty(), Optional.empty(), Optional.empty());
 
     /** A setup that is begun, as one likes it. */
     public Setup begun(Setup setup) {

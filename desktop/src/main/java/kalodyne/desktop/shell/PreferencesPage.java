@@ -3,6 +3,7 @@ package kalodyne.desktop.shell;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
@@ -15,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import kalodyne.core.levels.rig.AimSchool;
+import kalodyne.core.recording.Speakers;
 import kalodyne.core.units.LevelUnit;
 import kalodyne.desktop.control.Chooser;
 import kalodyne.desktop.control.Styled;
@@ -26,6 +28,7 @@ import kalodyne.desktop.shell.Appearance.Theme;
 /** How one likes it; what is chosen holds at once and for every later start. */
 final class PreferencesPage extends VBox {
     private static final String BESIDE = "beside the studio";
+    private static final String SYSTEM = "What the system plays through";
 
     private final StudioModel studio;
     private final Appearance appearance;
@@ -34,6 +37,7 @@ final class PreferencesPage extends VBox {
     private final Chooser<Integer> text = new Chooser<>(percent -> percent + " %");
     private final Chooser<LevelUnit> levels = new Chooser<>(LevelUnit::symbol);
     private final Chooser<AimSchool> aim = new Chooser<>(AimSchool::title);
+    private final Chooser<Optional<String>> speakers = new Chooser<>(name -> name.orElse(SYSTEM));
     private final ObjectProperty<Optional<Path>> takes;
     private final ObjectProperty<Optional<Path>> papers;
     private final GridPane grid = new GridPane();
@@ -60,12 +64,14 @@ final class PreferencesPage extends VBox {
         text.offering(Appearance.TEXT_SIZES, look.textPercent());
         levels.offering(List.of(LevelUnit.values()), present.levels());
         aim.offering(List.of(AimSchool.values()), present.aim());
+        speakers.offering(outputs(present.speakers()), present.speakers());
         takes = new SimpleObjectProperty<>(present.takes());
         papers = new SimpleObjectProperty<>(present.papers());
         choice("Light or dark", "preferred-theme", theme);
         choice("Size of text", "preferred-text", text);
         choice("Levels on wires in", "preferred-levels", levels);
         choice("New setups aim at", "preferred-aim", aim);
+        choice("All is heard through", "preferred-speakers", speakers);
         row("Recordings go", folder("preferred-takes", "Where recordings go", takes));
         row("Papers and files go", folder("preferred-papers", "Where papers and files go", papers));
         row(
@@ -79,6 +85,17 @@ final class PreferencesPage extends VBox {
         done.setDefaultButton(true);
         getChildren()
                 .addAll(Styled.of(new Label("Preferences")).as("card-title").node(), grid, done);
+    }
+
+    /** What there is, and what was chosen though it is unplugged at the moment. */
+    private static List<Optional<String>> outputs(Optional<String> chosen) {
+        return Stream.of(
+                        Stream.of(Optional.<String>empty()),
+                        Speakers.names().stream().map(Optional::of),
+                        Stream.of(chosen))
+                .flatMap(each -> each)
+                .distinct()
+                .toList();
     }
 
     private void choice(String words, String id, Chooser<?> chooser) {
@@ -128,6 +145,8 @@ final class PreferencesPage extends VBox {
 
     private void choose() {
         appearance.lookProperty().set(new Look(theme.getValue(), text.getValue()));
-        studio.preferencesProperty().set(new Preferences(levels.getValue(), aim.getValue(), takes.get(), papers.get()));
+        studio.preferencesProperty()
+                .set(new Preferences(
+                        levels.getValue(), aim.getValue(), takes.get(), papers.get(), speakers.getValue()));
     }
 }

@@ -118,7 +118,9 @@ class HearBarTest {
         desk.click("#hear-joint");
         assertThat(desk.text("#hear-title")).contains("Cello");
         untilMeasured();
-        assertThat(desk.text("#hear-matching")).as("the input takes 4.3 dB").startsWith("“Before it” is turned down by ");
+        assertThat(desk.text("#hear-matching"))
+                .as("the input takes 4.3 dB")
+                .startsWith("“Before it” is turned down by ");
         desk.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
         Desk.until(() -> desk.shows("#hear-way") && !desk.find("#hear-way").isDisabled());
         desk.click("#wish-page #hear-way");

@@ -47,7 +47,7 @@ class LineupModelTest {
         models = Models.on(folder.resolve("mine.kalodyne"), Boathouse.studio());
         models.studio().showRun(BASS);
         takes = new TakesModel(models.studio(), models.jobs(), Models.CLOCK);
-        lineup = new LineupModel(models.studio(), takes, models.jobs(), Speakers.system());
+        lineup = new LineupModel(models.studio(), takes, models.jobs(), Speakers.system(Optional::empty));
     }
 
     @AfterEach
