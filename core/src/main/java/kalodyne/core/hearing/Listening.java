@@ -102,6 +102,18 @@ public record Listening(
         return new Listening(longer, player, List.of(longer.ends().size() - 1), ways, hum, right, left);
     }
 
+    /** In a rig that was changed, with the same points. */
+    public Listening in(Flow changed) {
+        return new Listening(changed, player, ends, ways, hum, right, left);
+    }
+
+    /** With mains hum that is caught at a point, before its gain. */
+    public Listening humming(PointId at, Level level) {
+        Map<PointId, Level> more = new HashMap<>(hum);
+        more.put(at, level);
+        return new Listening(flow, player, ends, ways, more, right, left);
+    }
+
     /** Whether another one is this one but for where its controls stand. */
     boolean isTurned(Listening other) {
         return flow.points().equals(other.flow.points())

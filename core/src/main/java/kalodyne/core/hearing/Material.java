@@ -40,6 +40,11 @@ public interface Material extends AutoCloseable {
         return new PlayedMaterial(at, sampleRateHz, seconds);
     }
 
+    /** Left and right that are held whole. */
+    static Material held(float[] left, float[] right, int sampleRateHz) {
+        return new HeldMaterial(left, right, sampleRateHz);
+    }
+
     /**
      * A take; of more than two channels the first two. It is read once for its loudest peak before it is played.
      *

@@ -13,7 +13,7 @@ import org.sqlite.SQLiteOpenMode;
 /** Connections to a studio file. */
 final class Database {
     /** The version of the file that this program writes; files of a higher one are not touched. */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
 
     /** "KALO". */
     static final int APPLICATION_ID = 1262570575;

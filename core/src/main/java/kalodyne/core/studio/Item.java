@@ -9,6 +9,7 @@ import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.route.Wish;
 import kalodyne.core.runsheet.Session;
 import kalodyne.core.runsheet.SessionPlan;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
@@ -21,7 +22,8 @@ public sealed interface Item {
         LEAD,
         SETUP,
         TAKE,
-        SITTING
+        SITTING,
+        ANSWER
     }
 
     /**
@@ -84,6 +86,13 @@ public sealed interface Item {
         @Override
         public Key key() {
             return new Key(Kind.TAKE, List.of(setup, take.run(), take.name()));
+        }
+    }
+
+    record OfAnswer(Answer answer) implements Item {
+        @Override
+        public Key key() {
+            return new Key(Kind.ANSWER, List.of(answer.at().toString()));
         }
     }
 

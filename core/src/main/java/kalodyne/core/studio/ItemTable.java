@@ -12,7 +12,8 @@ enum ItemTable {
     LEAD(Item.Kind.LEAD, "lead", "id"),
     SETUP(Item.Kind.SETUP, "setup", "id"),
     TAKE(Item.Kind.TAKE, "take", "setup", "run", "name"),
-    SITTING(Item.Kind.SITTING, "sitting", "setup", "name");
+    SITTING(Item.Kind.SITTING, "sitting", "setup", "name"),
+    ANSWER(Item.Kind.ANSWER, "practised", "at");
 
     private final Item.Kind kind;
     private final String table;
@@ -32,6 +33,7 @@ enum ItemTable {
             case SETUP -> SETUP;
             case TAKE -> TAKE;
             case SITTING -> SITTING;
+            case ANSWER -> ANSWER;
         };
     }
 

@@ -12,6 +12,7 @@ import kalodyne.core.files.json.UnreadableFile;
 import kalodyne.core.gear.file.GearForms;
 import kalodyne.core.levels.rig.Settings;
 import kalodyne.core.runsheet.SessionPlan;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.RigForms;
 import kalodyne.core.studio.setup.SetupForms;
 import kalodyne.core.studio.setup.SheetForms;
@@ -47,6 +48,7 @@ final class ItemText {
             case LEAD -> WRITTEN.lead().write(((Item.OfLead) item).lead());
             case SETUP -> setup(item.key().path().get(0)).write((Item.OfSetup) item);
             case TAKE -> SetupForms.TAKE.write(((Item.OfTake) item).take());
+            case ANSWER -> Answer.FORM.write(((Item.OfAnswer) item).answer());
             case SITTING -> SheetForms.SESSION.write(((Item.OfSession) item).session());
         };
         return node.toString();
@@ -68,6 +70,7 @@ final class ItemText {
             case LEAD -> gear.lead().read(root, problems).map(Item.OfLead::new);
             case SETUP -> setup(owner).read(root, problems);
             case TAKE -> SetupForms.TAKE.read(root, problems).map(take -> new Item.OfTake(owner, take));
+            case ANSWER -> Answer.FORM.read(root, problems).map(Item.OfAnswer::new);
             case SITTING -> SheetForms.SESSION.read(root, problems).map(session -> new Item.OfSession(owner, session));
         };
         if (item.isEmpty() || !problems.isEmpty()) {

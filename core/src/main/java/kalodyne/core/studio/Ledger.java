@@ -11,6 +11,7 @@ import java.util.function.Function;
 import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.runsheet.Session;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.Take;
 
@@ -72,6 +73,9 @@ final class Ledger {
         }
         if (studio.setups() != after.setups()) {
             compareSetups(after, changes);
+        }
+        if (studio.practised() != after.practised()) {
+            compare(answers(studio), answers(after), changes);
         }
         studio = after;
         return changes;
@@ -168,6 +172,7 @@ final class Ledger {
         Map<Item.Key, Item> devices = keyed(devices(studio));
         Map<Item.Key, Item> leads = keyed(leads(studio));
         Map<Item.Key, Item> setups = keyed(setups(studio));
+        Map<Item.Key, Item> answers = keyed(answers(studio));
         Map<String, Map<Item.Key, Item>> takes = new HashMap<>();
         Map<String, Map<Item.Key, Item>> sessions = new HashMap<>();
         String name = studio.name();
@@ -183,6 +188,7 @@ final class Ledger {
                 case DEVICE -> put(devices, change);
                 case LEAD -> put(leads, change);
                 case SETUP -> put(setups, change);
+                case ANSWER -> put(answers, change);
                 case TAKE -> put(takes.computeIfAbsent(owner, id -> keyed(takes(setup(id)))), change);
                 case SITTING -> put(sessions.computeIfAbsent(owner, id -> keyed(sessions(setup(id)))), change);
             }
@@ -204,7 +210,8 @@ final class Ledger {
                 name,
                 ordered(devices, item -> ((Item.OfDevice) item).device()),
                 ordered(leads, item -> ((Item.OfLead) item).lead()),
-                changedSetups);
+                changedSetups,
+                ordered(answers, item -> ((Item.OfAnswer) item).answer()));
         return studio;
     }
 
@@ -248,6 +255,7 @@ final class Ledger {
         lists.add(devices(studio));
         lists.add(leads(studio));
         lists.add(setups(studio));
+        lists.add(answers(studio));
         studio.setups().forEach(setup -> {
             lists.add(takes(setup));
             lists.add(sessions(setup));
@@ -265,6 +273,10 @@ final class Ledger {
 
     private static List<Item> setups(Studio studio) {
         return items(studio.setups(), Item.OfSetup::of);
+    }
+
+    private static List<Item> answers(Studio studio) {
+        return items(studio.practised(), (Answer answer) -> new Item.OfAnswer(answer));
     }
 
     private static List<Item> sessions(Setup setup) {

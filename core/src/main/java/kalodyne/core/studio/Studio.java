@@ -21,6 +21,7 @@ import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Switched;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.runsheet.SpotWords;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.Setup;
 
 /**
@@ -30,15 +31,22 @@ import kalodyne.core.studio.setup.Setup;
  * @param devices each with an id of its own, in the order in which they were added
  * @param leads each with an id of its own, in the order in which they were added
  * @param setups each with an id of its own, one or more
+ * @param practised exercises that were answered, the oldest first
  */
 @RecordBuilder
-public record Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups)
+public record Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups, List<Answer> practised)
         implements StudioBuilder.With {
     public Studio {
         name = Names.checked(name);
         devices = List.copyOf(devices);
         leads = List.copyOf(leads);
         setups = List.copyOf(setups);
+        practised = List.copyOf(practised);
+    }
+
+    /** Where nothing was practised. */
+    public Studio(String name, List<Device> devices, List<Lead> leads, List<Setup> setups) {
+        this(name, devices, leads, setups, List.of());
     }
 
     /** What a new user starts with. */

@@ -1,6 +1,7 @@
 package kalodyne.core.takes;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -73,6 +74,19 @@ public final class TakeReader {
         try (SoundStream stream = SoundFiles.open(file)) {
             TakeReport take = new TakeReader(stream).measure(file, progress, heard);
             return size(file) > sizeBefore ? take.with(TakeRules.withGrowing(take)) : take;
+        }
+    }
+
+    /**
+     * Measures sound that is no file.
+     *
+     * @param name what it is called in findings
+     */
+    public static TakeReport read(String name, SoundStream held) {
+        try {
+            return new TakeReader(held).measure(Path.of(name), Progress.NONE, soFar -> {});
+        } catch (IOException e) {
+            throw new UncheckedIOException("what is held needs no reading", e);
         }
     }
 

@@ -126,6 +126,13 @@ public record Flow(List<Point> points, List<Knob> knobs, List<End> ends) {
         return point.gain().plus(knob);
     }
 
+    /** With another end in the place of one. */
+    public Flow withEnd(int index, End end) {
+        List<End> changed = new ArrayList<>(ends);
+        changed.set(index, end);
+        return new Flow(points, knobs, changed);
+    }
+
     /** With one more end, the last. */
     public Flow ending(End end) {
         List<End> more = new ArrayList<>(ends);

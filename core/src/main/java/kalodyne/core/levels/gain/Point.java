@@ -51,6 +51,17 @@ public record Point(
                 id, station, label, Optional.of(newSound), feeds, knob, gain, newCeiling, inputNoise, outputNoise);
     }
 
+    /** With another most that it passes on. */
+    public Point clippingAt(Level newCeiling) {
+        return new Point(
+                id, station, label, sound, feeds, knob, gain, Optional.of(newCeiling), inputNoise, outputNoise);
+    }
+
+    /** With another noise before its gain. */
+    public Point hissing(Level newInputNoise) {
+        return new Point(id, station, label, sound, feeds, knob, gain, ceiling, newInputNoise, outputNoise);
+    }
+
     /** Whether several ways come together here. */
     public boolean isBus() {
         return feeds.size() > 1;

@@ -18,6 +18,7 @@ import kalodyne.core.gear.Device;
 import kalodyne.core.gear.Lead;
 import kalodyne.core.gear.file.GearForms;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.DescribedRuns;
 import kalodyne.core.studio.setup.Setup;
 import kalodyne.core.studio.setup.SetupForms;
@@ -92,7 +93,9 @@ public final class StudioReader {
         requireDistinct(root.get("devices"), devices, Device::id);
         requireDistinct(root.get("leads"), leads, Lead::id);
         requireDistinct(root.get("setups"), setups, Setup::id);
-        return problems.make(root, () -> new Studio(root.text("name"), devices, leads, setups));
+        List<Answer> practised = all(Answer.FORM, root.get("practised"));
+        requireDistinct(root.get("practised"), practised, answer -> answer.at().toString());
+        return problems.make(root, () -> new Studio(root.text("name"), devices, leads, setups, practised));
     }
 
     /** Runs that older programs described without gear become gear that is plugged. */

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import kalodyne.core.files.json.JsonFormat;
 import kalodyne.core.gear.file.GearForms;
 import kalodyne.core.studio.Studio;
+import kalodyne.core.studio.practised.Answer;
 import kalodyne.core.studio.setup.SetupForms;
 
 /** Writes a studio, or a part of one, as JSON that {@link StudioReader} reads back to an equal one. */
@@ -28,6 +29,10 @@ public final class StudioWriter {
         studio.leads().forEach(lead -> leads.add(gear.lead().write(lead)));
         ArrayNode setups = root.putArray("setups");
         studio.setups().forEach(setup -> setups.add(SetupForms.SETUP.write(setup)));
+        if (!studio.practised().isEmpty()) {
+            ArrayNode practised = root.putArray("practised");
+            studio.practised().forEach(answer -> practised.add(Answer.FORM.write(answer)));
+        }
         try {
             return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
         } catch (JsonProcessingException e) {
