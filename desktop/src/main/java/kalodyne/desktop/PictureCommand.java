@@ -28,7 +28,7 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Make a picture of a room, for guides and for review.")
 final class PictureCommand implements Callable<Integer> {
-    private static final String ROOMS = "shelf, hookup, levels, runsheet, takes, lineup, log or convert";
+    private static final String ROOMS = "shelf, hookup, levels, runsheet, takes, lineup, log, practise or convert";
     private static final Pattern SIZE = Pattern.compile("(\\d{3,4})x(\\d{3,4})");
 
     @Spec

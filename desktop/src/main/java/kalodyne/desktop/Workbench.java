@@ -31,6 +31,8 @@ import kalodyne.desktop.model.PlanModel;
 import kalodyne.desktop.model.SheetModel;
 import kalodyne.desktop.model.StudioModel;
 import kalodyne.desktop.model.TakesModel;
+import kalodyne.desktop.practise.PractiseModel;
+import kalodyne.desktop.practise.PractiseRoom;
 import kalodyne.desktop.runsheet.SheetRoom;
 import kalodyne.desktop.shelf.ShelfModel;
 import kalodyne.desktop.shelf.ShelfRoom;
@@ -58,6 +60,7 @@ public final class Workbench implements AutoCloseable {
     private final HearModel hear;
     private final LineupModel lineup;
     private final TidyModel tidy;
+    private final PractiseModel practise;
     private final Jobs jobs = new Jobs();
     private final Appearance appearance = new Appearance();
     private final ViewSettings settings;
@@ -91,6 +94,7 @@ public final class Workbench implements AutoCloseable {
         hearOneThing();
         this.lineup = new LineupModel(studio, takes, jobs, speakers);
         this.tidy = new TidyModel(studio, takes, jobs);
+        this.practise = new PractiseModel(studio, jobs, hear, clock, System::nanoTime);
         opener = new StudioOpener(studio, jobs, dataFolder, settings, clock);
         this.window = new MainWindow(
                 studio,
@@ -110,6 +114,7 @@ public final class Workbench implements AutoCloseable {
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
                         new LineupRoom(lineup, tidy, () -> window().enter("lineup")),
                         new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
+                        new PractiseRoom(practise),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
     }
@@ -229,6 +234,10 @@ public final class Workbench implements AutoCloseable {
 
     public TidyModel tidy() {
         return tidy;
+    }
+
+    public PractiseModel practise() {
+        return practise;
     }
 
     public HearModel hear() {

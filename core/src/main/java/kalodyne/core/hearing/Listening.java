@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kalodyne.core.gear.Carries;
 import kalodyne.core.gear.Device;
+import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Transfer;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.levels.LevelPlan;
@@ -21,9 +23,11 @@ import kalodyne.core.levels.gain.Flow;
 import kalodyne.core.levels.gain.FlowLevels;
 import kalodyne.core.levels.gain.Point;
 import kalodyne.core.levels.gain.PointId;
+import kalodyne.core.levels.gain.Sound;
 import kalodyne.core.levels.rig.Rig;
 import kalodyne.core.units.Gain;
 import kalodyne.core.units.Level;
+import kalodyne.core.units.SignalLevels;
 
 /**
  * What is listened to: one player, where a run ends. Where that is one side of two, both are heard.
@@ -46,6 +50,8 @@ public record Listening(
         Set<PointId> left) {
     /** What leaks by less is not heard. */
     private static final double LEAST_LEAK_DB = -110;
+
+    private static final String PLAYED = "played";
 
     /** Over the loudest peak of what is heard on the way. */
     private static final Gain ROOM_ABOVE = new Gain(6);
@@ -71,6 +77,33 @@ public record Listening(
                 flow, player, new Ends(flow, player, left, right).of(plan.trace()), ways(rig), hum(rig), right, left);
     }
 
+    /** What is played as it is, left and right. */
+    public static Listening asItIs() {
+        Level full = new Level(0);
+        List<Point> points = Stream.of(Carries.LEFT, Carries.RIGHT)
+                .map(side -> new Point(
+                        PointId.of(new Spot(PLAYED, side.word())),
+                        PLAYED,
+                        side.word(),
+                        Optional.of(Sound.played(PLAYED, new SignalLevels(full, full, Level.SILENCE), Gain.NONE)),
+                        List.of(),
+                        OptionalInt.empty(),
+                        Gain.NONE,
+                        Optional.empty(),
+                        Level.SILENCE,
+                        Level.SILENCE))
+                .toList();
+        Flow flow = new Flow(points, List.of(), List.of());
+        return new Listening(
+                flow.ending(end(0, full)).ending(end(1, full)),
+                PLAYED,
+                List.of(0, 1),
+                Map.of(),
+                Map.of(),
+                Set.of(points.get(1).id()),
+                Set.of(points.get(0).id()));
+    }
+
     /**
      * What goes into a joint of a run and what comes out of it, both on the scale of what goes in.
      *
@@ -88,7 +121,13 @@ public record Listening(
     }
 
     private Listening endingAt(int point, Level zero) {
-        End end = new End(
+        Flow longer = flow.ending(end(point, zero));
+        return new Listening(longer, player, List.of(longer.ends().size() - 1), ways, hum, right, left);
+    }
+
+    /** On the way: somewhere that is neither a track nor ears. */
+    private static End end(int point, Level zero) {
+        return new End(
                 point,
                 "",
                 OptionalInt.empty(),
@@ -98,8 +137,6 @@ public record Listening(
                 0,
                 End.Line.PEAK,
                 OptionalInt.empty());
-        Flow longer = flow.ending(end);
-        return new Listening(longer, player, List.of(longer.ends().size() - 1), ways, hum, right, left);
     }
 
     /** In a rig that was changed, with the same points. */

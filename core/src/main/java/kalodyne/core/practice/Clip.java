@@ -42,6 +42,11 @@ public final class Clip {
         return TakeReader.read("this take", new Stream());
     }
 
+    /** As a recording, from its beginning. */
+    public SoundStream stream() {
+        return new Stream();
+    }
+
     /** To be played, over and over. */
     public Material material() {
         return Material.held(left, right, sampleRateHz);

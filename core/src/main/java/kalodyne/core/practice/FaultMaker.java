@@ -62,7 +62,7 @@ public final class FaultMaker {
      * @param number another one gives another take of the same fault
      */
     public Clip make(Fault fault, int strength, long number) {
-        Random random = new Random(number);
+        Random random = Draw.from(number);
         Listening listening = listening(fault, strength);
         int begun = random.nextInt(round.frames());
         float[][] sides = {through(listening, begun, 0), through(listening, begun, 1)};
@@ -84,6 +84,11 @@ public final class FaultMaker {
             }
         }
         return new Clip(sides[0], sides[1], RATE_HZ);
+    }
+
+    /** Where its run ends, and what is aimed at there. */
+    End aim() {
+        return plan.end();
     }
 
     private static double step(int strength, double... steps) {

@@ -27,7 +27,7 @@ final class HowManyDecibels {
     }
 
     Exercise make(int strength, long number) {
-        Random random = new Random(number);
+        Random random = Draw.from(number);
         double apart = APART_DB[strength - 1];
         List<Double> offered = new ArrayList<>(List.of(-2 * apart, -apart, apart, 2 * apart));
         if (random.nextBoolean()) {

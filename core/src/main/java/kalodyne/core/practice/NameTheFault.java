@@ -51,7 +51,7 @@ final class NameTheFault {
     }
 
     private static Exercise ask(Fault fault, int strength, long number, Clip clip, TakeReport report) {
-        Random random = new Random(number);
+        Random random = Draw.from(number);
         Set<FindingCode> told = told(report);
         List<Fault> others = new ArrayList<>(Fault.all());
         others.removeIf(

@@ -33,7 +33,8 @@ public final class Tool {
     public static double column(String table, String row, int index) {
         String line =
                 table.lines().filter(each -> each.startsWith(row)).findFirst().orElseThrow();
-        return Double.parseDouble(line.substring(row.length()).strip().split("\\s+", -1)[index]);
+        String number = line.substring(row.length()).strip().split("\\s+", -1)[index];
+        return Double.parseDouble(number.replace("inf", "Infinity"));
     }
 
     /** All numbers that are printed behind a label and a colon, in their order. */

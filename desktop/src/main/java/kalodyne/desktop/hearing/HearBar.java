@@ -152,7 +152,7 @@ public final class HearBar extends VBox {
         Styled.of(match).shown(now.isComparing() && test.isEmpty());
         matching.setText(now.matchingInWords());
         Styled.of(matching).shown(!matching.getText().isEmpty());
-        showPlayers();
+        showPlayers(now.isPlayed());
         Styled.of(blind).shown(now.isComparing() && test.isEmpty());
         Styled.of(tries).shown(now.isComparing() && test.isEmpty());
         // Before they are measured, the loudness would give them away.
@@ -164,7 +164,7 @@ public final class HearBar extends VBox {
         isShowing = false;
     }
 
-    private void showPlayers() {
+    private void showPlayers(boolean isPlayed) {
         List<Optional<Path>> offered = new ArrayList<>();
         offered.add(Optional.empty());
         hear.takes().forEach(take -> offered.add(Optional.of(take)));
@@ -173,7 +173,7 @@ public final class HearBar extends VBox {
             player.getItems().setAll(offered);
         }
         player.setValue(hear.take());
-        Styled.of(player).shown(offered.size() > 1);
+        Styled.of(player).shown(isPlayed && offered.size() > 1);
     }
 
     private static String words(BlindTest test) {

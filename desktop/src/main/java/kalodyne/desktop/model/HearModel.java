@@ -15,7 +15,6 @@ import kalodyne.core.hearing.BlindTest;
 import kalodyne.core.hearing.Listening;
 import kalodyne.core.hearing.Matching;
 import kalodyne.core.hearing.Material;
-import kalodyne.core.hearing.players.Round;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules.Checked;
 import kalodyne.core.recording.LiveHearing;
@@ -34,9 +33,6 @@ import kalodyne.desktop.job.Jobs;
 public final class HearModel implements AutoCloseable {
     /** Where the volume stands at first, below full scale: soft in most headphones. */
     public static final double FIRST_VOLUME_DB = -24;
-
-    private static final int RATE_HZ = 48_000;
-    private static final double ROUND_SECONDS = 600;
 
     private final StudioModel studio;
     private final Jobs jobs;
@@ -62,6 +58,7 @@ public final class HearModel implements AutoCloseable {
      *
      * @param title what it is
      * @param sides how what is compared is called; one where nothing is
+     * @param isPlayed whether somebody plays it, and an own take could too
      * @param side which of them is heard; while blind, −1 stands for the one that is to be told
      * @param isMatched whether they are made equally loud
      * @param turnedDown by how much each is for that, once that is measured; else empty
@@ -70,6 +67,7 @@ public final class HearModel implements AutoCloseable {
     public record Hearing(
             String title,
             List<String> sides,
+            boolean isPlayed,
             int side,
             boolean isMatched,
             List<Gain> turnedDown,
@@ -95,19 +93,19 @@ public final class HearModel implements AutoCloseable {
         }
 
         private Hearing hearing(int other) {
-            return new Hearing(title, sides, other, isMatched, turnedDown, blind);
+            return new Hearing(title, sides, isPlayed, other, isMatched, turnedDown, blind);
         }
 
         private Hearing matched(boolean wanted) {
-            return new Hearing(title, sides, side, wanted, turnedDown, blind);
+            return new Hearing(title, sides, isPlayed, side, wanted, turnedDown, blind);
         }
 
         private Hearing turnedDown(List<Gain> down) {
-            return new Hearing(title, sides, side, isMatched, down, blind);
+            return new Hearing(title, sides, isPlayed, side, isMatched, down, blind);
         }
 
         private Hearing blind(Optional<BlindTest> test) {
-            return new Hearing(title, sides, side, isMatched, turnedDown, test);
+            return new Hearing(title, sides, isPlayed, side, isMatched, turnedDown, test);
         }
 
         /** Where they stand measured, in a blind comparison always: else loudness would give them away. */
@@ -225,7 +223,8 @@ public final class HearModel implements AutoCloseable {
         boolean wasMatched = hearing().map(Hearing::isMatched).orElse(true);
         end();
         offer = Optional.of(what);
-        hearing.set(Optional.of(new Hearing(what.title(), what.sides(), 0, wasMatched, List.of(), Optional.empty())));
+        hearing.set(Optional.of(
+                new Hearing(what.title(), what.sides(), what.isPlayed(), 0, wasMatched, List.of(), Optional.empty())));
         int asked = begun.get();
         Optional<Path> playing = take;
         jobs.runBriefly(progress -> prepare(what, playing), prepared -> {
@@ -247,10 +246,8 @@ public final class HearModel implements AutoCloseable {
         if (made.isEmpty()) {
             return Prepared.not("Nothing would come out of it.");
         }
-        if (take.isEmpty()) {
-            Round round = made.get().player().round(RATE_HZ);
-            return new Prepared(
-                    made, Optional.of(() -> Material.played(round::at, RATE_HZ, ROUND_SECONDS)), Optional.empty());
+        if (take.isEmpty() || !what.isPlayed()) {
+            return new Prepared(made, Optional.of(made.get().player().get()), Optional.empty());
         }
         try {
             Material.of(take.get()).close();

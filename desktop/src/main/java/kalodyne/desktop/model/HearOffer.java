@@ -9,6 +9,8 @@ import java.util.function.Supplier;
 import kalodyne.core.findings.Remedy;
 import kalodyne.core.hearing.Listening;
 import kalodyne.core.hearing.MadeUpPlayer;
+import kalodyne.core.hearing.Material;
+import kalodyne.core.hearing.players.Round;
 import kalodyne.core.joint.Spot;
 import kalodyne.core.joint.Wiring;
 import kalodyne.core.joint.rules.JointRules.Checked;
@@ -17,6 +19,7 @@ import kalodyne.core.levels.RunJoints;
 import kalodyne.core.levels.RunLevels;
 import kalodyne.core.levels.SetupLevels;
 import kalodyne.core.levels.Trace;
+import kalodyne.core.practice.Clip;
 import kalodyne.core.route.Way;
 import kalodyne.core.studio.Studio;
 import kalodyne.core.studio.setup.Setup;
@@ -26,12 +29,14 @@ import kalodyne.core.studio.setup.Setup;
  *
  * @param title what it is: "Bass synth → track 3"
  * @param sides how each is called
+ * @param isPlayed whether somebody plays it, and an own take could too
  * @param made makes them, beside the screen's thread
  * @param followed them after the studio changed, on the screen's thread; empty where they are there no longer
  */
 public record HearOffer(
         String title,
         List<String> sides,
+        boolean isPlayed,
         Supplier<Optional<Made>> made,
         Function<Made, Optional<List<Listening>>> followed) {
     private static final String AS_PLUGGED = "As plugged";
@@ -40,11 +45,37 @@ public record HearOffer(
         sides = List.copyOf(sides);
     }
 
-    /** What is heard, and who plays. */
-    public record Made(MadeUpPlayer player, List<Listening> sides) {
+    /**
+     * What is heard, and who plays.
+     *
+     * @param player who plays, or something of its own that is played
+     */
+    public record Made(Supplier<Material.Source> player, List<Listening> sides) {
+        private static final int RATE_HZ = 48_000;
+        private static final double ROUND_SECONDS = 600;
+
         public Made {
             sides = List.copyOf(sides);
         }
+
+        private static Made of(MadeUpPlayer player, List<Listening> sides) {
+            return new Made(
+                    () -> {
+                        Round round = player.round(RATE_HZ);
+                        return () -> Material.played(round::at, RATE_HZ, ROUND_SECONDS);
+                    },
+                    sides);
+        }
+    }
+
+    /** Something that is held whole, as it is. */
+    public static HearOffer ofClip(String title, Clip clip) {
+        return new HearOffer(
+                title,
+                List.of(""),
+                false,
+                () -> Optional.of(new Made(() -> clip::material, List.of(Listening.asItIs()))),
+                HearOffer::unchanged);
     }
 
     /** The run that is looked at, and with its controls as advised where they stand elsewhere. */
@@ -79,10 +110,11 @@ public record HearOffer(
         Function<LevelPlan, List<Listening>> heard = plan -> compared.apply(plan).stream()
                 .map(each -> Listening.to(studio.levels().rig(), each))
                 .toList();
-        Made first = new Made(MadeUpPlayer.of(studio.levels().rig(), now), heard.apply(now));
+        Made first = Made.of(MadeUpPlayer.of(studio.levels().rig(), now), heard.apply(now));
         return new HearOffer(
                 now.name(),
                 sides,
+                true,
                 () -> Optional.of(first),
                 before -> studio.reading()
                         .map(RunLevels::plan)
@@ -104,7 +136,8 @@ public record HearOffer(
                                         joint.title() + ", what becomes of "
                                                 + plan.trace().name(),
                                         List.of("Before it", "After it"),
-                                        () -> Optional.of(new Made(
+                                        true,
+                                        () -> Optional.of(Made.of(
                                                 MadeUpPlayer.of(levels.rig(), plan),
                                                 Listening.around(levels.rig(), plan, station))),
                                         HearOffer::unchanged)))
@@ -121,10 +154,11 @@ public record HearOffer(
                 .map(plan -> new HearOffer(
                         plan.name(),
                         List.of(AS_PLUGGED, words),
+                        true,
                         () -> {
                             SetupLevels levels = new PluggedLevels().of(all, changed);
                             return like(plan, levels)
-                                    .map(other -> new Made(
+                                    .map(other -> Made.of(
                                             MadeUpPlayer.of(present.rig(), plan),
                                             List.of(
                                                     Listening.to(present.rig(), plan),
@@ -152,6 +186,7 @@ public record HearOffer(
         return new HearOffer(
                 ways.size() == 1 ? "This way" : "Two ways",
                 ways.stream().map(Way::title).toList(),
+                true,
                 () -> {
                     List<Listening> sides = new ArrayList<>();
                     Optional<MadeUpPlayer> player = Optional.empty();
@@ -166,7 +201,7 @@ public record HearOffer(
                             player = player.or(() -> Optional.of(MadeUpPlayer.of(levels.rig(), plan)));
                         }
                     }
-                    return player.filter(there -> sides.size() == ways.size()).map(there -> new Made(there, sides));
+                    return player.filter(there -> sides.size() == ways.size()).map(there -> Made.of(there, sides));
                 },
                 HearOffer::unchanged);
     }

@@ -32,6 +32,7 @@ public final class Appearance {
         "takes/takes.css",
         "lineup/lineup.css",
         "log/log.css",
+        "practise/practise.css",
         "convert/convert.css"
     };
 

@@ -32,6 +32,7 @@ import kalodyne.desktop.control.DownScroll;
 import kalodyne.desktop.control.FileDrop;
 import kalodyne.desktop.control.RecordingDialog;
 import kalodyne.desktop.control.RoomHeader;
+import kalodyne.desktop.control.SpectrumView;
 import kalodyne.desktop.control.Styled;
 import kalodyne.desktop.model.ShownTake;
 import kalodyne.desktop.model.TakesModel;

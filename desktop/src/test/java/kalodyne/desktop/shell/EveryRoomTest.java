@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What holds in every room: words are whole and apart from each other in any size of window and text, and everything has a name. */
 class EveryRoomTest {
     private static final List<String> ROOMS =
-            List.of("shelf", "hookup", "levels", "runsheet", "takes", "lineup", "log", "convert");
+            List.of("shelf", "hookup", "levels", "runsheet", "takes", "lineup", "log", "practise", "convert");
 
     /** Of letters that touch: lines of a text overlap by as much without being illegible. */
     private static final double TOUCHING = 3;

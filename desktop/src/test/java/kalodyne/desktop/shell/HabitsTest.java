@@ -91,7 +91,7 @@ class HabitsTest {
 
     /** Tab comes to everything once and back to where it began: nothing holds it. */
     @ParameterizedTest
-    @CsvSource({"shelf", "hookup", "levels", "runsheet", "takes", "lineup", "log", "convert"})
+    @CsvSource({"shelf", "hookup", "levels", "runsheet", "takes", "lineup", "log", "practise", "convert"})
     void tab_goes_round_every_room(String room) throws IOException {
         try (Desk desk = Desk.demo(folder)) {
             enter(desk, room);

@@ -14,8 +14,8 @@ import java.util.Random;
  * later and less plain; what was missed goes back to the first box, and comes again at once.
  */
 public final class Repetition {
-    /** From here on one is sure of it. */
-    public static final int SURE = 4;
+    /** From this box on one is sure of it. */
+    private static final int SURE = 4;
 
     /** How long something rests in each box, the first counted as 1. */
     private static final List<Duration> RESTS =
@@ -41,6 +41,11 @@ public final class Repetition {
     /** The box of something, from 1; empty where it was never asked. */
     public Optional<Integer> box(String topic) {
         return Optional.ofNullable(boxes.get(topic));
+    }
+
+    /** Whether one is sure of it. */
+    public boolean isSure(String topic) {
+        return strength(topic) >= SURE;
     }
 
     /** How plain it is asked next: as the number of its box. */

@@ -1,4 +1,4 @@
-package kalodyne.desktop.takes;
+package kalodyne.desktop.control;
 
 import java.util.Optional;
 import javafx.geometry.VPos;
@@ -12,13 +12,12 @@ import kalodyne.core.sound.measure.Spectrum;
 import kalodyne.core.takes.TakeReport;
 import kalodyne.core.units.DigitalLevel;
 import kalodyne.core.units.Print;
-import kalodyne.desktop.control.PaintedRegion;
 
 /**
  * What a take sounds like by frequency: all of it, its pauses, another take where one is compared, and the family of the hum. Power in bands
  * of a sixth of an octave.
  */
-final class SpectrumView extends PaintedRegion {
+public final class SpectrumView extends PaintedRegion {
     private static final double LOWEST_HZ = 20;
     private static final double HIGHEST_HZ = 20_000;
     private static final double TOP_DB = 0;
@@ -31,13 +30,19 @@ final class SpectrumView extends PaintedRegion {
     private TakeReport take;
     private Optional<TakeReport> other = Optional.empty();
 
-    SpectrumView() {
+    /** Shows nothing yet. */
+    public SpectrumView() {
         setId("spectrum");
         getStyleClass().add("spectrum");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     }
 
-    void show(TakeReport shown, Optional<TakeReport> compared) {
+    /**
+     * Shows a take.
+     *
+     * @param compared another one, drawn beside it
+     */
+    public void show(TakeReport shown, Optional<TakeReport> compared) {
         take = shown;
         other = compared;
         setAccessibleText("Spectrum of " + shown.file().getFileName() + ", "
