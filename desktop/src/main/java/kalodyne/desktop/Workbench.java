@@ -113,7 +113,7 @@ public final class Workbench implements AutoCloseable {
                         new SheetRoom(studio, sheet, plan, paper),
                         new TakesRoom(studio, takes, recording, playback, () -> new TimingModel(takes, plan, jobs)),
                         new LineupRoom(lineup, tidy, () -> window().enter("lineup")),
-                        new LogRoom(log, paper, this::showTake, () -> window().enter("log")),
+                        new LogRoom(log, paper, this::showTake, this::practise, () -> window().enter("log")),
                         new PractiseRoom(practise),
                         new ConvertRoom(new ConvertModel(), () -> window().enter("convert"))),
                 opener);
@@ -155,6 +155,11 @@ public final class Workbench implements AutoCloseable {
         studio.showSetup(there.setup().id());
         Spot socket = there.row().from().spot();
         window().show("hookup", new Place.Plugged(socket.item(), socket.part()));
+    }
+
+    private void practise(String topic) {
+        window().enter("practise");
+        practise.begin(topic);
     }
 
     private void showTake(Entry entry) {

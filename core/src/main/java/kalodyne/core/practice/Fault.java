@@ -48,7 +48,12 @@ public enum Fault {
 
     /** Under which practising it is kept: "fault.hiss". */
     public String topic() {
-        return "fault." + code.map(FindingCode::mark).orElse("none");
+        return topic(code.map(FindingCode::mark).orElse("none"));
+    }
+
+    /** Under which practising to hear a finding would be kept, by its code. */
+    public static String topic(String finding) {
+        return "fault." + finding;
     }
 
     static List<Fault> all() {

@@ -1,8 +1,12 @@
 package kalodyne.desktop.log;
 
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import kalodyne.core.practice.Exercises;
+import kalodyne.core.practice.Fault;
 import kalodyne.core.studio.log.Habits;
 import kalodyne.core.studio.log.Recurring;
 import kalodyne.core.units.Print;
@@ -18,10 +22,17 @@ final class LogAside extends Paragraphs {
     private static final int MOST_REMARKS = 5;
 
     private final LogModel log;
+    private final Consumer<String> practise;
 
-    LogAside(LogModel log) {
+    /**
+     * What stands beside the log.
+     *
+     * @param practise is given the topic of a fault that can be practised
+     */
+    LogAside(LogModel log, Consumer<String> practise) {
         super(5);
         this.log = log;
+        this.practise = practise;
         setId("log-habits");
         log.stateProperty().addListener(change -> show());
         show();
@@ -55,6 +66,15 @@ final class LogAside extends Paragraphs {
         HBox.setHgrow(title, Priority.ALWAYS);
         getChildren().add(new HBox(8, new SeverityMark(fault.severity()), title));
         line(Print.startingSentence(fault.words()), TEXT);
+        String topic = Fault.topic(fault.code());
+        if (Exercises.topics().contains(topic)) {
+            Button learn = new Button("Practise hearing it");
+            Styled.of(learn)
+                    .as("action-link")
+                    .id("practise-" + fault.code().replace('.', '-'))
+                    .action(() -> practise.accept(topic));
+            getChildren().add(learn);
+        }
     }
 
     private void run(Habits.RunHabit run) {

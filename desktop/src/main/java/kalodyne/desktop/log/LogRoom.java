@@ -20,6 +20,7 @@ public final class LogRoom implements Room {
     private final LogModel log;
     private final PaperModel paper;
     private final Consumer<Entry> showTake;
+    private final Consumer<String> practise;
     private final Runnable enter;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(this, "report");
     private LogView view;
@@ -29,12 +30,15 @@ public final class LogRoom implements Room {
      * A room.
      *
      * @param showTake looks at a take where it is heard and seen
+     * @param practise is given the topic of a fault that keeps coming back
      * @param enter goes there
      */
-    public LogRoom(LogModel log, PaperModel paper, Consumer<Entry> showTake, Runnable enter) {
+    public LogRoom(
+            LogModel log, PaperModel paper, Consumer<Entry> showTake, Consumer<String> practise, Runnable enter) {
         this.log = log;
         this.paper = paper;
         this.showTake = showTake;
+        this.practise = practise;
         this.enter = enter;
         log.stateProperty().addListener(change -> report.set(report()));
         report.set(report());
@@ -62,7 +66,7 @@ public final class LogRoom implements Room {
     @Override
     public Optional<Node> aside() {
         if (aside == null) {
-            aside = new LogAside(log);
+            aside = new LogAside(log, practise);
         }
         return Optional.of(aside);
     }

@@ -114,8 +114,17 @@ public final class PractiseModel {
         return clock;
     }
 
+    /** Begins a sitting with something that keeps going wrong. */
+    public void begin(String topic) {
+        begin(Optional.of(topic));
+    }
+
     /** Begins a sitting in the setup that is looked at. */
     void begin() {
+        begin(Optional.empty());
+    }
+
+    private void begin(Optional<String> first) {
         sitting = new Object();
         exercises = Optional.empty();
         state.set(new State(
@@ -125,7 +134,7 @@ public final class PractiseModel {
                 0,
                 0,
                 clock.instant().plus(SITTING)));
-        ask();
+        ask(first);
     }
 
     /** Goes on with the next one, or ends the sitting where its time is over. */
@@ -133,18 +142,18 @@ public final class PractiseModel {
         hear.stop();
         if (clock.instant().isBefore(state().over())) {
             state.set(state().asking(Optional.empty()));
-            ask();
+            ask(Optional.empty());
         } else {
             leave();
         }
     }
 
-    private void ask() {
+    private void ask(Optional<String> wanted) {
         int asking = ++asked;
         SetupLevels levels = studio.levels();
         Repetition repetition = new Repetition(answers());
         Random random = new Random(seeds.getAsLong());
-        String topic = repetition.next(Exercises.topics(), clock.instant(), random);
+        String topic = wanted.orElseGet(() -> repetition.next(Exercises.topics(), clock.instant(), random));
         int strength = repetition.strength(topic);
         int number = random.nextInt(Integer.MAX_VALUE);
         Optional<Exercises> known = exercises;

@@ -73,11 +73,6 @@ public final class PractiseRoom implements Room {
     }
 
     @Override
-    public Optional<String> ownKeys() {
-        return Optional.of("Shortcut+Shift+E");
-    }
-
-    @Override
     public String helpResource() {
         return "practise.txt";
     }

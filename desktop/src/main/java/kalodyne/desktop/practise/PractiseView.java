@@ -105,6 +105,8 @@ final class PractiseView extends VBox {
         Label over = Styled.of(new Label("Sure of (full) and met (outlined), from day to day"))
                 .as("section")
                 .node();
+        over.visibleProperty().bind(sureness.visibleProperty());
+        over.managedProperty().bind(sureness.managedProperty());
         return new VBox(12, topics, over, sureness);
     }
 
@@ -166,6 +168,9 @@ final class PractiseView extends VBox {
             next.requestFocus();
         } else if (isHeard) {
             play.requestFocus();
+        } else {
+            // What had the focus is gone, and no answer gets it: Enter once more would choose it.
+            requestFocus();
         }
     }
 
@@ -215,6 +220,7 @@ final class PractiseView extends VBox {
                             .as("second", "small")
                             .node());
         }
+        Styled.of(sureness).shown(!model.answers().isEmpty());
         sureness.show(Sureness.of(model.answers(), ZoneId.systemDefault()));
     }
 
