@@ -16,6 +16,8 @@ import javafx.stage.StageStyle;
 import javax.imageio.ImageIO;
 import kalodyne.command.Output;
 import kalodyne.core.files.WholeFile;
+import kalodyne.core.recording.Speakers;
+import kalodyne.desktop.model.Preferences;
 import kalodyne.desktop.shell.Appearance.Look;
 
 /** Shows the window, waits until it has come to rest, and writes what it shows. */
@@ -55,6 +57,9 @@ public final class PictureApp extends Application {
     public void start(Stage stage) {
         Workbench workbench = new Workbench(order.dataFolder(), order.studio());
         workbench.appearance().lookProperty().set(order.look());
+        // Whether this computer has an output says nothing about what is pictured.
+        Preferences preferences = workbench.studio().preferences();
+        workbench.studio().preferencesProperty().set(preferences.heardThrough(Speakers.SIMULATED));
         workbench.window().enter(order.room());
         stage.initStyle(StageStyle.UNDECORATED);
         stage.setScene(workbench.window().scene());

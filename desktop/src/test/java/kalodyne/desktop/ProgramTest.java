@@ -90,7 +90,7 @@ class ProgramTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            picture kitchen x.png                   | There is no room “kitchen”; choose shelf, hookup, levels, runsheet, takes, lineup, log or convert.
+            picture kitchen x.png                   | There is no room “kitchen”; choose shelf, hookup, levels, runsheet, takes, lineup, log, practise or convert.
             picture levels x.png --size wide        | “wide” is not a size; write for example 1280x800.
             picture levels x.png --text 9           | 0.8 to 2 times its usual size
             picture levels x.png --studio gone.kalodyne | gone.kalodyne, the whole of it: There is no such file.

@@ -26,6 +26,11 @@ public record Preferences(
         return setup.withSettings(setup.settings().with(aim));
     }
 
+    /** With another output. */
+    public Preferences heardThrough(String output) {
+        return new Preferences(levels, aim, takes, papers, Optional.of(output));
+    }
+
     /** Where recordings are put; a folder that is no longer there, on a disk that was unplugged, does not count. */
     public Path takesOf(Path studioFolder) {
         return takes.filter(Files::isDirectory).orElse(studioFolder.resolve("takes"));
