@@ -45,7 +45,7 @@ import org.testfx.util.WaitForAsyncUtils;
  * the desk is closed.
  */
 public final class Desk implements AutoCloseable {
-    private static final int LONGEST_WAIT_SECONDS = 20;
+    private static final int LONGEST_WAIT_SECONDS = 45;
     private static final int LONGEST_EVENT_SECONDS = 2;
 
     private final FxRobot robot = new FxRobot();
